@@ -1,0 +1,77 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+/** Stations inside the core know each other only through plan/. */
+const stations = ['fit', 'plugs', 'watts', 'links', 'order', 'heat', 'startup', 'donors'];
+
+const stationRules = stations.map((station) => ({
+  files: [`src/core/${station}/**`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...coreOutside(),
+          {
+            group: stations.filter((other) => other !== station).map((other) => `**/${other}/**`),
+            message: 'Stations do not know each other; what joins them is plan/.',
+          },
+          { group: ['**/plan/checks*', '**/plan/run*'], message: 'Checks do not know the runner.' },
+        ],
+      },
+    ],
+  },
+}));
+
+function coreOutside() {
+  return [
+    {
+      group: ['$app/*', '$lib/*', 'svelte', 'svelte/*', '**/lib/**', '**/routes/**', 'node:*'],
+      message: 'The core knows no interface, no storage, no network.',
+    },
+    { group: ['papaparse', 'idb', 'd3', 'd3-*'], message: 'Wrap this outside the core.' },
+  ];
+}
+
+export default ts.config(
+  { ignores: ['build/', '.svelte-kit/', 'node_modules/', 'tests/fixtures/'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  prettier,
+  ...svelte.configs.prettier,
+  {
+    languageOptions: { globals: { ...globals.browser, ...globals.node } },
+    rules: {
+      'no-undef': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'svelte/require-each-key': 'error',
+    },
+  },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { parser: ts.parser, svelteConfig } },
+  },
+  {
+    files: ['src/core/**'],
+    languageOptions: { globals: {} },
+    rules: {
+      'no-restricted-imports': ['error', { patterns: coreOutside() }],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core has no clock: pass the time in.' },
+        { object: 'Math', property: 'random', message: 'Pass a seeded generator in.' },
+      ],
+    },
+  },
+  ...stationRules,
+  {
+    files: ['tests/**'],
+    rules: { '@typescript-eslint/no-unused-expressions': 'off' },
+  },
+);

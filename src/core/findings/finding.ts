@@ -1,0 +1,101 @@
+import type { How } from '../model/fact.ts';
+import type { SeatId } from '../model/types.ts';
+import type { Source } from '../standards/source.ts';
+import type { Money } from '../units/money.ts';
+import type { Range } from '../units/range.ts';
+
+/** Stop: would not work or would do harm. Mend: a way exists. Watch: thin or not measured. Clear. */
+export const marks = ['stop', 'mend', 'watch', 'clear'] as const;
+export type Mark = (typeof marks)[number];
+
+export const stationIds = [
+  'take-in',
+  'fit',
+  'plugs',
+  'watts',
+  'links',
+  'donors',
+  'order',
+  'power-up',
+  'heat',
+  'hand-over',
+] as const;
+export type StationId = (typeof stationIds)[number];
+
+/** The fact a term rests on: whose, and which. */
+export interface InputRef {
+  partId: string;
+  key: string;
+  seat: SeatId;
+}
+
+/** A line of a sum. `sign` 1 adds room, -1 takes room, 0 is a word to compare. */
+export interface Term {
+  label: string;
+  value: Range | string;
+  sign: 1 | -1 | 0;
+  how?: How | undefined;
+  source?: string | undefined;
+  input?: InputRef | undefined;
+}
+
+/** What a remedy does when it is taken. */
+export type Action =
+  | { do: 'take' }
+  | { do: 'put'; seat: SeatId; partId: string | null }
+  | { do: 'want'; what: string; count: number };
+
+/** A way out, worked out to what it leaves. */
+export interface Remedy {
+  id: string;
+  title: string;
+  /** The pencilled line it adds to the sum. */
+  term?: Term | undefined;
+  /** What is left once it is taken, in the finding's unit. */
+  rest?: Range | undefined;
+  mark: Mark;
+  minutes: number;
+  /** Undefined: not priced yet. Zero minor units: costs nothing. */
+  money?: Money | undefined;
+  undoable: boolean;
+  /** What it gives up of the job's goal or of safety, in words. */
+  givesUp?: string | undefined;
+  action: Action;
+}
+
+/** A sum with its verdict: the same object on the tape, in the picture, on paper and over HTTP. */
+export interface Finding {
+  id: string;
+  station: StationId;
+  mark: Mark;
+  title: string;
+  seats: SeatId[];
+  /** mm, W, A, GB, MT/s; empty for counts and words. */
+  unit: string;
+  terms: Term[];
+  /** Room less need; undefined where words are compared. */
+  rest?: Range | undefined;
+  restLabel: string;
+  /** The figure and the reason, one or two short sentences. */
+  say: string;
+  source: Source;
+  remedies: Remedy[];
+  /** Minutes lost if this turns out wrong half way (common practice, no source). */
+  undoMinutes: number;
+}
+
+const rank: Record<Mark, number> = { stop: 0, mend: 1, watch: 2, clear: 3 };
+
+/** Worst first. */
+export function byMark(a: { mark: Mark }, b: { mark: Mark }): number {
+  return rank[a.mark] - rank[b.mark];
+}
+
+export function worst(found: readonly { mark: Mark }[]): Mark {
+  return found.reduce<Mark>(
+    (mark, one) => (rank[one.mark] < rank[mark] ? one.mark : mark),
+    'clear',
+  );
+}
+
+export type Check = (plan: import('../model/plan.ts').Plan) => Finding[];

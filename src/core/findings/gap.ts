@@ -1,0 +1,94 @@
+import type { Source } from '../standards/source.ts';
+import { add, isExact, scale, total, zero, type Range } from '../units/range.ts';
+import { trim } from '../units/length.ts';
+import type { Finding, Mark, Remedy, StationId, Term } from './finding.ts';
+
+/**
+ * The sum every figure is judged by: room less need leaves a rest.
+ *
+ *   |<------------- room ------------->|
+ *   |######## need ########|<-- rest ->|
+ *
+ * The whole range decides: Clear when even the least rest keeps the margin, Stop when
+ * even the most is below nothing, Watch between.
+ */
+export interface GapSpec {
+  id: string;
+  station: StationId;
+  title: string;
+  seats: string[];
+  unit: string;
+  terms: Term[];
+  /** Rest below which it works but is thin, in the unit. */
+  margin: number;
+  /** Names of the rest when it is there and when it lacks. */
+  spare?: string;
+  short?: string;
+  source: Source;
+  undoMinutes: number;
+  /** What a lack is: Stop, unless a way to join is the rule (Mend). */
+  lack?: Mark;
+  say: (rest: Range, mark: Mark) => string;
+  remedies?: (rest: Range) => Remedy[];
+}
+
+export function restOf(terms: readonly Term[]): Range {
+  return total(
+    terms.map((term) => (typeof term.value === 'string' ? zero : scale(term.value, term.sign))),
+  );
+}
+
+export function markOf(rest: Range, margin: number, lack: Mark = 'stop'): Mark {
+  if (rest.hi < 0) return lack;
+  return rest.lo >= margin ? 'clear' : 'watch';
+}
+
+export function gap(spec: GapSpec): Finding {
+  const rest = restOf(spec.terms);
+  const mark = markOf(rest, spec.margin, spec.lack);
+  return {
+    id: spec.id,
+    station: spec.station,
+    mark,
+    title: spec.title,
+    seats: spec.seats,
+    unit: spec.unit,
+    terms: spec.terms,
+    rest,
+    restLabel: restLabel(rest, spec.spare ?? 'spare', spec.short ?? 'over'),
+    say: spec.say(rest, mark),
+    source: spec.source,
+    remedies: mark === 'clear' ? [] : (spec.remedies?.(rest) ?? []),
+    undoMinutes: spec.undoMinutes,
+  };
+}
+
+function restLabel(rest: Range, spare: string, short: string): string {
+  if (rest.hi < 0) return short;
+  return rest.lo < 0 ? 'between' : spare;
+}
+
+/** A remedy that adds one line to the sum, with what it leaves. */
+export function adding(
+  rest: Range,
+  margin: number,
+  remedy: Omit<Remedy, 'rest' | 'mark' | 'term' | 'action'> & {
+    term: Term & { value: Range };
+    action?: Remedy['action'];
+  },
+): Remedy {
+  const left = add(rest, scale(remedy.term.value, remedy.term.sign));
+  const mark = markOf(left, margin);
+  return {
+    action: { do: 'take' },
+    ...remedy,
+    rest: left,
+    mark: mark === 'clear' && remedy.givesUp ? 'watch' : mark,
+  };
+}
+
+/** `38`, `-20`, `250–400`, with a true minus sign. */
+export function figure(value: Range, digits = 1): string {
+  const one = (n: number) => trim(n, digits).replace('-', '−');
+  return isExact(value) ? one(value.lo) : `${one(value.lo)} to ${one(value.hi)}`;
+}

@@ -1,0 +1,48 @@
+import type { NumberTold, TextTold } from '../model/lookup.ts';
+import type { Placed } from '../model/plan.ts';
+import { isExact, type Range } from '../units/range.ts';
+import type { Term } from './finding.ts';
+
+/** A line of a sum that rests on one number of one part. */
+export function termOf(
+  placed: Placed,
+  key: string,
+  label: string,
+  sign: 1 | -1,
+  told: NumberTold,
+): Term & { value: Range } {
+  return {
+    label,
+    value: { lo: told.lo, hi: told.hi },
+    sign,
+    how: told.how,
+    source: told.source,
+    input: { partId: placed.part.id, key, seat: placed.seat },
+  };
+}
+
+/** A word of a part as one side of a match. */
+export function wordOf(placed: Placed, key: string, label: string, told: TextTold | undefined) {
+  return {
+    label,
+    value: told?.text,
+    how: told?.how,
+    source: told?.source,
+    input: { partId: placed.part.id, key, seat: placed.seat },
+  };
+}
+
+/** A plain line with no fact behind it. */
+export function plain<V extends Range | string>(
+  label: string,
+  value: V,
+  sign: 1 | -1 | 0,
+): Term & { value: V } {
+  return { label, value, sign };
+}
+
+/** Open because nobody measured it: a class's range that still has width, or a word nobody said. */
+export const isOpen = (term: Term): boolean =>
+  typeof term.value === 'string'
+    ? term.value === '?'
+    : term.how === 'class' && !isExact(term.value);

@@ -1,0 +1,84 @@
+import { gap } from '../findings/gap.ts';
+import { match } from '../findings/match.ts';
+import type { Finding, Term } from '../findings/finding.ts';
+import { plain, termOf, wordOf } from '../findings/terms.ts';
+import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { card, CARD_PLUG_BEND_MM } from '../standards/room.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+
+/** A card's height over the slot, with the bend of its power leads, and its bracket against the openings. */
+export function cardHeight(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  if (!shell) return [];
+  return all(plan, 'card').flatMap((placed) => {
+    const found: Finding[] = [];
+    const room = numberAt(plan, shell, 'cardHeightRoom');
+    const height = numberAt(plan, placed, 'height');
+    if (room && height) {
+      const terms: Term[] = [
+        termOf(shell, 'cardHeightRoom', 'room over the slot', 1, room),
+        termOf(placed, 'height', 'card over the slot', -1, height),
+      ];
+      const plugged = (listAt(plan, placed, 'plugs')?.items.length ?? 0) > 0;
+      if (plugged) terms.push(plain('plug and bend', range(0, CARD_PLUG_BEND_MM), -1));
+      found.push(
+        gap({
+          id: `card-height:${placed.seat}`,
+          station: 'fit',
+          title: 'card under the lid',
+          seats: [placed.seat, 'case'],
+          unit: 'mm',
+          terms,
+          margin: 1,
+          source: plugged ? practice : card.source,
+          undoMinutes: 30,
+          say: (rest, mark) =>
+            mark === 'stop'
+              ? `The card stands ${Math.ceil(-rest.hi)} mm above the lid.`
+              : mark === 'clear'
+                ? 'The lid closes over the card.'
+                : plugged
+                  ? 'The card fits, but its power leads may meet the lid: where do its plugs sit?'
+                  : 'Whether the lid closes over the card hangs on what is not measured yet.',
+        }),
+      );
+    }
+    const opening = textAt(plan, shell, 'bracket');
+    const bracket = textAt(plan, placed, 'bracket');
+    if (opening || bracket) {
+      found.push(
+        match({
+          id: `card-bracket:${placed.seat}`,
+          station: 'fit',
+          title: 'card bracket',
+          seats: [placed.seat, 'case'],
+          have: wordOf(shell, 'bracket', 'openings', opening),
+          want: wordOf(placed, 'bracket', 'bracket', bracket),
+          verdict: (have, want) =>
+            have === want || want === 'both'
+              ? { mark: 'clear', rest: 'same', say: 'The bracket meets the opening.' }
+              : {
+                  mark: 'mend',
+                  rest: 'differs',
+                  say: `The openings are ${have}, the bracket is ${want}: change the bracket before it goes in.`,
+                },
+          unknownSay: 'Nobody said which bracket this is.',
+          source: card.source,
+          undoMinutes: 15,
+          remedies: () => [
+            {
+              id: `bracket:${placed.seat}`,
+              title: 'Fit the other bracket',
+              mark: 'watch',
+              minutes: 10,
+              undoable: true,
+              action: { do: 'want', what: `bracket for ${placed.part.name}`, count: 1 },
+            },
+          ],
+        }),
+      );
+    }
+    return found;
+  });
+}

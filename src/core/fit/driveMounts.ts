@@ -1,0 +1,54 @@
+import { gap } from '../findings/gap.ts';
+import type { Finding, Term } from '../findings/finding.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+
+const CAGE_HOLDS = 2;
+
+/** Every drive a place where it is screwed down; a 2.5 in drive may use a 3.5 in place with a bracket. */
+export function driveMounts(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  if (!shell) return [];
+  return (['3.5', '2.5'] as const).flatMap((form) => {
+    const drives = all(plan, 'drive').filter((drive) => textAt(plan, drive, 'form')?.text === form);
+    const key = form === '3.5' ? 'bays35' : 'bays25';
+    const mounts = numberAt(plan, shell, key);
+    if (!mounts || drives.length === 0) return [];
+    const terms: Term[] = [termOf(shell, key, `${form} in mounts`, 1, mounts)];
+    if (form === '3.5' && plan.taken.has('cage-out')) {
+      terms.push(plain('cage out', range(Math.min(CAGE_HOLDS, mounts.lo)), -1));
+    }
+    terms.push(plain(`${form} in drives`, range(drives.length), -1));
+    return gap({
+      id: `drive-mounts-${key}`,
+      station: 'fit',
+      title: `mounts for ${form} in drives`,
+      seats: [...drives.map((drive) => drive.seat), 'case'],
+      unit: '',
+      terms,
+      margin: 0,
+      short: 'short',
+      lack: 'mend',
+      source: practice,
+      undoMinutes: 15,
+      say: (rest, mark) =>
+        mark === 'mend'
+          ? `${-rest.hi} drive would hang loose. Look for mounts under the front, on the supply bay and behind the tray.`
+          : mark === 'clear'
+            ? 'Every drive can be screwed down.'
+            : 'Count the mounts: people overlook one.',
+      remedies: () => [
+        {
+          id: `drive-bracket:${form}`,
+          title: `Bracket for a ${form} in drive`,
+          mark: 'watch',
+          minutes: 15,
+          undoable: true,
+          action: { do: 'want', what: `bracket for a ${form} in drive`, count: 1 },
+        },
+      ],
+    });
+  });
+}

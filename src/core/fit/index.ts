@@ -1,0 +1,23 @@
+import type { Check } from '../findings/finding.ts';
+import { boardHoles } from './boardHoles.ts';
+import { boardOutline } from './boardOutline.ts';
+import { cardHeight } from './cardHeight.ts';
+import { cardLength } from './cardLength.ts';
+import { cardSlots } from './cardSlots.ts';
+import { coolerHeight } from './coolerHeight.ts';
+import { coolerMount } from './coolerMount.ts';
+import { driveMounts } from './driveMounts.ts';
+import { supplyBay } from './supplyBay.ts';
+
+/** Will it go in? */
+export const fitChecks: readonly Check[] = [
+  boardOutline,
+  boardHoles,
+  coolerHeight,
+  coolerMount,
+  cardLength,
+  cardHeight,
+  cardSlots,
+  supplyBay,
+  driveMounts,
+];

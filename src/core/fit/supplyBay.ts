@@ -1,0 +1,92 @@
+import { gap } from '../findings/gap.ts';
+import { match } from '../findings/match.ts';
+import type { Finding } from '../findings/finding.ts';
+import { termOf, wordOf } from '../findings/terms.ts';
+import { numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { supplyFormat } from '../standards/room.ts';
+
+/** The supply's format against the bay, and its depth with plugs in. */
+export function supplyBay(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  const supply = one(plan, 'supply');
+  if (!shell || !supply) return [];
+  const found: Finding[] = [];
+  const bay = textAt(plan, shell, 'supplyFormat');
+  const format = textAt(plan, supply, 'format');
+  if (bay || format) {
+    found.push(
+      match({
+        id: 'supply-format',
+        station: 'fit',
+        title: 'supply in its bay',
+        seats: ['supply', 'case'],
+        have: wordOf(shell, 'supplyFormat', 'bay', bay),
+        want: wordOf(supply, 'format', 'supply', format),
+        verdict: (have, want) => bayVerdict(have, want),
+        unknownSay: 'Nobody said which format the bay or the supply is.',
+        source: supplyFormat(bay?.text)?.source ?? supplyFormat('ATX')!.source,
+        undoMinutes: 30,
+        remedies: (mark) =>
+          mark === 'mend'
+            ? [
+                {
+                  id: 'supply-plate',
+                  title: 'Adapter plate for the smaller supply',
+                  mark: 'watch',
+                  minutes: 15,
+                  undoable: true,
+                  action: { do: 'want', what: 'adapter plate SFX to ATX', count: 1 },
+                },
+              ]
+            : [],
+      }),
+    );
+  }
+  const room = numberAt(plan, shell, 'supplyRoom');
+  const depth = numberAt(plan, supply, 'depth');
+  if (room && depth) {
+    found.push(
+      gap({
+        id: 'supply-depth',
+        station: 'fit',
+        title: 'supply, plugs in',
+        seats: ['supply', 'case'],
+        unit: 'mm',
+        terms: [
+          termOf(shell, 'supplyRoom', 'depth of the bay', 1, room),
+          termOf(supply, 'depth', 'supply', -1, depth),
+        ],
+        margin: 0,
+        source: supplyFormat(format?.text ?? 'ATX')?.source ?? supplyFormat('ATX')!.source,
+        undoMinutes: 30,
+        say: (rest, mark) =>
+          mark === 'stop'
+            ? `The supply is ${Math.ceil(-rest.hi)} mm too deep for the bay.`
+            : mark === 'clear'
+              ? 'The supply goes in with its plugs.'
+              : 'Measure the bay with the plugs in mind.',
+      }),
+    );
+  }
+  return found;
+}
+
+function bayVerdict(bay: string, supply: string) {
+  if (bay === supply || (bay === 'SFX-L' && supply === 'SFX')) {
+    return { mark: 'clear' as const, rest: 'same', say: 'The supply meets the bay.' };
+  }
+  const [outer, inner] = [supplyFormat(bay), supplyFormat(supply)];
+  const smaller =
+    outer && inner && inner.widthMm <= outer.widthMm && inner.heightMm <= outer.heightMm;
+  return smaller
+    ? {
+        mark: 'mend' as const,
+        rest: 'smaller',
+        say: `A ${supply} supply is smaller than the ${bay} bay: it needs a plate.`,
+      }
+    : {
+        mark: 'stop' as const,
+        rest: 'differs',
+        say: `A ${supply} supply does not go into a ${bay} bay.`,
+      };
+}

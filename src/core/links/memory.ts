@@ -1,0 +1,139 @@
+import type { Finding } from '../findings/finding.ts';
+import { gap } from '../findings/gap.ts';
+import { match } from '../findings/match.ts';
+import { plain, termOf, wordOf } from '../findings/terms.ts';
+import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { memorySource } from '../standards/memory.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+
+/** Memory against the board: kind and form of every module, slots, limit, speed. */
+export function memory(plan: Plan): Finding[] {
+  const board = one(plan, 'board');
+  const modules = all(plan, 'memory');
+  if (!board || modules.length === 0) return [];
+  return [
+    ...modules.map((module) => kind(plan, board, module)),
+    ...slots(plan, board, modules),
+    ...limit(plan, board, modules),
+    ...speed(plan, board, modules),
+  ];
+}
+
+function kind(plan: Plan, board: Placed, module: Placed): Finding {
+  const word = (placed: Placed) => {
+    const kindTold = textAt(plan, placed, 'memoryKind');
+    const form = textAt(plan, placed, 'memoryForm');
+    return kindTold && { ...kindTold, text: [kindTold.text, form?.text].filter(Boolean).join(' ') };
+  };
+  return match({
+    id: `memory-kind:${module.seat}`,
+    station: 'links',
+    title: 'memory kind',
+    seats: [module.seat, 'board'],
+    have: wordOf(board, 'memoryKind', 'board', word(board)),
+    want: wordOf(module, 'memoryKind', module.part.name, word(module)),
+    verdict: (have, want) => {
+      const [haveKind, haveForm] = have.split(' ');
+      const [wantKind, wantForm] = want.split(' ');
+      const differs = haveKind !== wantKind || (haveForm && wantForm && haveForm !== wantForm);
+      return differs
+        ? {
+            mark: 'stop',
+            rest: 'differs',
+            say: `${want} does not go into a ${have} slot; the key sits elsewhere.`,
+          }
+        : { mark: 'clear', rest: 'same', say: 'The module goes into the slot.' };
+    },
+    unknownSay: "Read the kind off the module's label.",
+    source: memorySource,
+    undoMinutes: 10,
+  });
+}
+
+function slots(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+  const have = numberAt(plan, board, 'memorySlots');
+  if (!have) return [];
+  return [
+    gap({
+      id: 'memory-slots',
+      station: 'links',
+      title: 'memory slots',
+      seats: ['board', ...modules.map((module) => module.seat)],
+      unit: '',
+      terms: [
+        termOf(board, 'memorySlots', 'slots', 1, have),
+        plain('modules', range(modules.length), -1),
+      ],
+      margin: 0,
+      short: 'short',
+      source: practice,
+      undoMinutes: 10,
+      say: (_, mark) =>
+        mark === 'stop'
+          ? 'More modules than slots: leave the smallest out.'
+          : 'Every module has a slot.',
+    }),
+  ];
+}
+
+function limit(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+  const most = numberAt(plan, board, 'memoryMax');
+  const sizes = modules.flatMap((module) => {
+    const size = numberAt(plan, module, 'size');
+    return size ? [termOf(module, 'size', module.part.name, -1, size)] : [];
+  });
+  if (!most || sizes.length === 0) return [];
+  return [
+    gap({
+      id: 'memory-limit',
+      station: 'links',
+      title: 'memory limit',
+      seats: ['board', ...modules.map((module) => module.seat)],
+      unit: 'GB',
+      terms: [termOf(board, 'memoryMax', 'board takes', 1, most), ...sizes],
+      margin: 0,
+      source: practice,
+      undoMinutes: 10,
+      say: (_, mark) =>
+        mark === 'stop'
+          ? 'More than the board takes: it may not start, or count less.'
+          : 'All of it counts, unequal modules too; only the matched part is interleaved.',
+    }),
+  ];
+}
+
+function speed(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+  const top = numberAt(plan, board, 'memorySpeed');
+  const speeds = modules.flatMap((module) => {
+    const told = numberAt(plan, module, 'speed');
+    return told ? [{ module, told }] : [];
+  });
+  const slowest = speeds.reduce<(typeof speeds)[number] | undefined>(
+    (least, each) => (!least || each.told.hi < least.told.hi ? each : least),
+    undefined,
+  );
+  if (!top || !slowest) return [];
+  const over = slowest.told.lo > top.hi;
+  return [
+    {
+      id: 'memory-speed',
+      station: 'links',
+      mark: 'clear',
+      title: 'memory speed',
+      seats: ['board', ...modules.map((module) => module.seat)],
+      unit: 'MT/s',
+      terms: [
+        termOf(board, 'memorySpeed', 'platform', 1, top),
+        { ...termOf(slowest.module, 'speed', 'slowest module', -1, slowest.told) },
+      ],
+      restLabel: `runs at ${Math.min(top.hi, slowest.told.hi)}`,
+      say: over
+        ? "Memory faster than the platform runs at the platform's speed."
+        : 'All modules run at the slowest common speed.',
+      source: practice,
+      remedies: [],
+      undoMinutes: 10,
+    },
+  ];
+}

@@ -1,0 +1,55 @@
+import type { Finding } from '../findings/finding.ts';
+import { match } from '../findings/match.ts';
+import { wordOf } from '../findings/terms.ts';
+import { all, one, textAt, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+
+/** Processor against socket, and a picture from somewhere. */
+export function socket(plan: Plan): Finding[] {
+  const board = one(plan, 'board');
+  const processor = one(plan, 'processor');
+  if (!board || !processor) return [];
+  const found = [
+    match({
+      id: 'socket',
+      station: 'links',
+      title: 'processor socket',
+      seats: ['processor', 'board'],
+      have: wordOf(board, 'socket', 'board', textAt(plan, board, 'socket')),
+      want: wordOf(processor, 'socket', 'processor', textAt(plan, processor, 'socket')),
+      verdict: (have, want) =>
+        have === want
+          ? {
+              mark: 'clear',
+              rest: 'same',
+              say: 'The processor goes into the socket. Whether the firmware knows it is another matter.',
+            }
+          : { mark: 'stop', rest: 'differs', say: `A ${want} processor does not go into ${have}.` },
+      unknownSay: 'Read the socket off the frame round the processor.',
+      source: practice,
+      undoMinutes: 60,
+    }),
+  ];
+  const graphics = textAt(plan, processor, 'graphics');
+  if (graphics?.text === 'no' && all(plan, 'card').length === 0) {
+    found.push(
+      match({
+        id: 'picture',
+        station: 'links',
+        title: 'a picture from somewhere',
+        seats: ['processor'],
+        have: wordOf(processor, 'graphics', 'own graphics', graphics),
+        want: { label: 'card', value: 'none' },
+        verdict: () => ({
+          mark: 'stop',
+          rest: 'no picture',
+          say: 'The processor has no graphics of its own and no card is planned: the screen stays dark.',
+        }),
+        unknownSay: '',
+        source: practice,
+        undoMinutes: 30,
+      }),
+    );
+  }
+  return found;
+}

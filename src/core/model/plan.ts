@@ -1,0 +1,42 @@
+import {
+  listOf,
+  numberOf,
+  textOf,
+  type ListTold,
+  type NumberTold,
+  type TextTold,
+} from './lookup.ts';
+import type { Job, Kind, Machine, Part, SeatId, Shop } from './types.ts';
+
+/** A machine as it shall be (or as found): what sits in which seat. */
+export interface Placed {
+  seat: SeatId;
+  kind: Kind;
+  part: Part;
+  state: 'stays' | 'comes';
+}
+
+export interface Plan {
+  shop: Shop;
+  job?: Job | undefined;
+  machine?: Machine | undefined;
+  seats: Placed[];
+  /** What was in a seat and leaves it. */
+  goes: { seat: SeatId; kind: Kind; part: Part }[];
+  taken: ReadonlySet<string>;
+}
+
+export function one(plan: Plan, kind: Kind): Placed | undefined {
+  return plan.seats.find((placed) => placed.kind === kind);
+}
+
+export function all(plan: Plan, kind: Kind): Placed[] {
+  return plan.seats.filter((placed) => placed.kind === kind);
+}
+
+export const numberAt = (plan: Plan, placed: Placed, key: string): NumberTold | undefined =>
+  numberOf(plan.shop, placed.part, key);
+export const textAt = (plan: Plan, placed: Placed, key: string): TextTold | undefined =>
+  textOf(plan.shop, placed.part, key);
+export const listAt = (plan: Plan, placed: Placed, key: string): ListTold | undefined =>
+  listOf(plan.shop, placed.part, key);

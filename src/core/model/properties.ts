@@ -1,0 +1,257 @@
+import { boardFormats } from '../standards/boards.ts';
+import { memoryKinds } from '../standards/memory.ts';
+import { mainPlugIds, plugs } from '../standards/plugs.ts';
+import { supplyFormats } from '../standards/room.ts';
+import { socketNames } from '../standards/sockets.ts';
+import type { Kind } from './types.ts';
+
+/** What can be known of a part: every figure the checks use, with its unit and where it is measured from. */
+
+export type Measure = 'mm' | 'W' | 'A' | 'GB' | 'MT/s' | 'count' | 'h' | 'text' | 'list';
+
+export interface Property {
+  key: string;
+  label: string;
+  measure: Measure;
+  /** The question put to the technician; names the datum. */
+  ask: string;
+  /** Seconds it takes to find out at the bench (common practice, no source). */
+  seconds: number;
+  options?: readonly string[];
+  /** Largest figure that can be meant, in its unit. */
+  most?: number;
+}
+
+const mm = (key: string, label: string, ask: string, seconds = 20): Property => ({
+  key,
+  label,
+  measure: 'mm',
+  ask,
+  seconds,
+  most: 1000,
+});
+const text = (key: string, label: string, ask: string, options?: readonly string[]): Property => ({
+  key,
+  label,
+  measure: 'text',
+  ask,
+  seconds: 10,
+  ...(options ? { options } : {}),
+});
+const list = (key: string, label: string, ask: string, options?: readonly string[]): Property => ({
+  key,
+  label,
+  measure: 'list',
+  ask,
+  seconds: 30,
+  ...(options ? { options } : {}),
+});
+const num = (
+  key: string,
+  label: string,
+  measure: Measure,
+  ask: string,
+  most: number,
+  seconds = 10,
+): Property => ({ key, label, measure, ask, seconds, most });
+
+const formats = [...boardFormats.map((format) => format.name), "maker's own"];
+const powerPlugs = ['card6', 'card8', 'cpu4', 'cpu8', 'sata', 'drive4'];
+
+export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
+export const driveForms = ['3.5', '2.5', 'M.2'] as const;
+
+export const properties: Record<Kind, readonly Property[]> = {
+  case: [
+    text('class', 'class', 'What sort of case is it?', caseClasses),
+    mm('outerWidth', 'width outside', 'How wide is it outside, side to side?'),
+    mm('outerHeight', 'height outside', 'How high is it outside, without feet?'),
+    mm('outerDepth', 'depth outside', 'How deep is it outside, front to back?'),
+    list('boards', 'boards it is made for', 'Which board sizes does it name?', formats),
+    list('standoffs', 'standoffs', 'Which standoff places are there, by letter?'),
+    mm(
+      'boardWidth',
+      'room for the board, along the rear',
+      'How wide may a board be, along the rear wall?',
+      40,
+    ),
+    mm(
+      'boardDepth',
+      'room for the board, from the rear',
+      'How deep may a board be, from the rear wall to the first obstruction?',
+      40,
+    ),
+    mm(
+      'coolerRoom',
+      'room over the processor',
+      "How far is it from the processor's top to the closed lid?",
+      40,
+    ),
+    mm(
+      'cardRoom',
+      'room for the card',
+      'How far is it from inside the rear wall, at the upper slot, to the first obstruction?',
+      30,
+    ),
+    mm(
+      'cardHeightRoom',
+      'room over the slot',
+      'How far is it from the slot seat to the closed lid, less the plug?',
+      40,
+    ),
+    num('slots', 'card openings', 'count', 'How many card openings are in the rear wall?', 10, 5),
+    text('bracket', 'card bracket', 'Full height or low card brackets?', ['full', 'low']),
+    text(
+      'supplyFormat',
+      'supply bay',
+      'Which supply format does the bay take?',
+      supplyFormats.map((f) => f.name),
+    ),
+    mm(
+      'supplyRoom',
+      'depth for the supply, plugs in',
+      'How deep may the supply be, with its plugs in?',
+      30,
+    ),
+    num(
+      'bays35',
+      'mounts for 3.5 in drives',
+      'count',
+      'How many 3.5 in drives can be screwed down?',
+      30,
+      15,
+    ),
+    num(
+      'bays25',
+      'mounts for 2.5 in drives',
+      'count',
+      'How many 2.5 in drives can be screwed down?',
+      30,
+      15,
+    ),
+    mm(
+      'cageGain',
+      'room the drive cage gives when out',
+      'How far back is the next obstruction once the drive cage is out?',
+      40,
+    ),
+    list('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?'),
+  ],
+  board: [
+    text('format', 'format', 'Which format is the board?', formats),
+    mm('width', 'width along the rear', 'How wide is the board along its rear edge?'),
+    mm('depth', 'depth from the rear edge', 'How deep is the board from the rear edge?'),
+    list('holes', 'holes', 'Which holes has the board, by letter?'),
+    text('socket', 'socket', 'Which processor socket is it?', socketNames),
+    text('memoryKind', 'memory kind', 'Which memory does it take?', Object.keys(memoryKinds)),
+    text('memoryForm', 'memory form', 'Long modules or short ones?', ['DIMM', 'SO-DIMM']),
+    num('memorySlots', 'memory slots', 'count', 'How many memory slots has it?', 32, 5),
+    num('memoryMax', 'memory limit', 'GB', "What is the board's memory limit?", 4096, 60),
+    num('memorySpeed', 'fastest memory', 'MT/s', 'How fast may its memory be?', 12000, 60),
+    text('mainPlug', 'main plug', 'Which main plug does the board take?', mainPlugIds),
+    text('processorPlug', 'processor plug', 'Which processor plug does the board take?', [
+      'none',
+      'cpu4',
+      'cpu8',
+    ]),
+    num('x16', 'x16 slots', 'count', 'How many x16 slots has it?', 10, 5),
+    num('m2', 'M.2 sockets', 'count', 'How many M.2 sockets for drives has it?', 10, 10),
+    num('sata', 'SATA ports', 'count', 'How many SATA ports has it?', 20, 5),
+    num('screens', 'screen outputs', 'count', 'How many screen outputs has the board?', 8, 5),
+    num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
+  ],
+  processor: [
+    text('socket', 'socket', 'Which socket does the processor fit?', socketNames),
+    num(
+      'watts',
+      'draw at full load',
+      'W',
+      'What does the processor draw at its boost limit?',
+      600,
+      60,
+    ),
+    text('graphics', 'own graphics', 'Has the processor its own graphics?', ['yes', 'no']),
+  ],
+  cooler: [
+    text('class', 'class', 'Low cooler or tower?', ['low', 'tower']),
+    mm('height', 'height', "How high is the cooler above the processor's top?"),
+    mm('width', 'width', 'How wide is the cooler across the memory slots?'),
+    list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
+  ],
+  memory: [
+    text('memoryKind', 'kind', 'Which memory kind is it?', Object.keys(memoryKinds)),
+    text('memoryForm', 'form', 'A long module or a short one?', ['DIMM', 'SO-DIMM']),
+    num('size', 'size', 'GB', 'How large is the module?', 1024, 5),
+    num('speed', 'speed', 'MT/s', 'How fast is the module?', 12000, 5),
+    mm('height', 'height', 'How high is the module above its slot?'),
+  ],
+  card: [
+    mm('length', 'length from the bracket', 'How long is the card from the inside of its bracket?'),
+    mm('height', 'height above the slot', 'How high is the card above the slot seat?'),
+    num('slotsWide', 'slots taken', 'count', 'How many slots does it take?', 5, 5),
+    text('bracket', 'bracket', 'Full height or low bracket?', ['full', 'low', 'both']),
+    list('plugs', 'power plugs', 'Which power plugs does the card want?', ['card6', 'card8']),
+    num('watts', 'draw at full load', 'W', 'What does the card draw?', 1000, 60),
+    num(
+      'makerTotal',
+      "card maker's figure for the whole machine",
+      'W',
+      'Which supply does the card maker ask for?',
+      2000,
+      60,
+    ),
+    num('screens', 'screen outputs', 'count', 'How many screen outputs has the card?', 8, 5),
+  ],
+  drive: [
+    text('form', 'form', 'Which form is the drive?', driveForms),
+    num('size', 'size', 'GB', 'How large is the drive?', 100000, 5),
+    num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
+    num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
+  ],
+  supply: [
+    text(
+      'format',
+      'format',
+      'Which format is the supply?',
+      supplyFormats.map((f) => f.name),
+    ),
+    mm('depth', 'depth without plugs', 'How deep is the supply, plug side to inlet?'),
+    num('watts', 'watts on the label', 'W', 'How many watts in all does the label allow?', 3000),
+    num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
+    text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
+    list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
+  ],
+  fan: [
+    mm('size', 'size', 'How wide is the fan?', 5),
+    mm('thickness', 'thickness', 'How thick is the fan?', 10),
+    num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
+  ],
+  leads: [
+    text('block', 'front block', "Single leads, the standard block, or a maker's block?", [
+      'single',
+      'standard 2x5',
+      "maker's block",
+    ]),
+    mm('length', 'length', 'How long are the front leads?'),
+  ],
+  small: [
+    text('what', 'what', 'What is it?'),
+    num('count', 'count', 'count', 'How many are there?', 10000, 20),
+  ],
+};
+
+/** Facts a machine carries itself (firmware, what the machine was). */
+export const machineKeys = ['model', 'serial', 'firmware', 'chassis', 'biosDate'] as const;
+
+export function property(kind: Kind, key: string): Property | undefined {
+  return properties[kind].find((one) => one.key === key);
+}
+
+export const allKeys: readonly string[] = [
+  ...new Set([
+    ...Object.values(properties).flatMap((list) => list.map((one) => one.key)),
+    ...machineKeys,
+  ]),
+].sort();
+
+export const knownPlugIds: readonly string[] = plugs.map((one) => one.id);

@@ -1,0 +1,52 @@
+import { kinds, manyKinds, type Kind, type SeatId } from './types.ts';
+
+const seatPattern = new RegExp(`^(${kinds.join('|')})(\\d{1,3})?$`);
+
+/** The kind of part a seat takes; undefined when the text names no seat. */
+export function kindOfSeat(seat: SeatId): Kind | undefined {
+  const match = seatPattern.exec(seat);
+  if (!match) return undefined;
+  const kind = match[1] as Kind;
+  const numbered = match[2] !== undefined;
+  return numbered === manyKinds.includes(kind) ? kind : undefined;
+}
+
+/** The next free seat of a kind, given those taken: `board`, or `memory3`. */
+export function freeSeat(kind: Kind, taken: Iterable<SeatId>): SeatId {
+  if (!manyKinds.includes(kind)) return kind;
+  const used = new Set(taken);
+  for (let n = 1; ; n += 1) if (!used.has(`${kind}${n}`)) return `${kind}${n}`;
+}
+
+const order = new Map(kinds.map((kind, index) => [kind, index]));
+
+/** Seats in the order of the kinds, numbered ones by number. */
+export function compareSeats(a: SeatId, b: SeatId): number {
+  const kindA = kindOfSeat(a);
+  const kindB = kindOfSeat(b);
+  const byKind = (order.get(kindA ?? 'small') ?? 0) - (order.get(kindB ?? 'small') ?? 0);
+  return byKind || Number(a.replace(/\D/g, '') || 0) - Number(b.replace(/\D/g, '') || 0);
+}
+
+const names: Record<Kind, string> = {
+  case: 'case',
+  board: 'board',
+  processor: 'processor',
+  cooler: 'cooler',
+  memory: 'memory',
+  card: 'card',
+  drive: 'drive',
+  supply: 'supply',
+  fan: 'fan',
+  leads: 'front leads',
+  small: 'small part',
+};
+
+export function seatName(seat: SeatId): string {
+  const kind = kindOfSeat(seat);
+  if (!kind) return seat;
+  const number = seat.replace(/\D/g, '');
+  return number ? `${names[kind]} ${number}` : names[kind];
+}
+
+export const kindName = (kind: Kind): string => names[kind];

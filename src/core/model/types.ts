@@ -1,0 +1,197 @@
+import type { Money } from '../units/money.ts';
+import type { Facts } from './fact.ts';
+
+/** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
+
+export const FORMAT = 'nutshell-swap';
+export const VERSION = 2;
+
+export const kinds = [
+  'case',
+  'board',
+  'processor',
+  'cooler',
+  'memory',
+  'card',
+  'drive',
+  'supply',
+  'fan',
+  'leads',
+  'small',
+] as const;
+export type Kind = (typeof kinds)[number];
+
+/** Kinds of which a machine may have several; the others have one seat each. */
+export const manyKinds: readonly Kind[] = ['memory', 'card', 'drive', 'fan', 'small'];
+
+/** `board`, or `memory1`, `memory2` for kinds of which there are several. */
+export type SeatId = string;
+
+export type Condition = 'good' | 'worn' | 'damaged' | 'mended' | 'dead' | 'unknown';
+export const conditions: readonly Condition[] = [
+  'good',
+  'worn',
+  'damaged',
+  'mended',
+  'dead',
+  'unknown',
+];
+
+/** What is true of every piece of its kind: measured once, inherited by each. */
+export interface Model {
+  id: string;
+  kind: Kind | 'machine';
+  name: string;
+  facts: Facts;
+}
+
+export type PlaceOfPart = 'shelf' | 'machine' | 'buy' | 'gone';
+
+export interface Part {
+  id: string;
+  kind: Kind;
+  name: string;
+  modelId?: string | undefined;
+  /** What differs on this piece, or is known of it alone. */
+  facts: Facts;
+  place: PlaceOfPart;
+  /** Shelf, box or drawer. */
+  where?: string | undefined;
+  /** ISO date a bought part is expected. */
+  due?: string | undefined;
+  /** Own condition, origin and price; while a part sits in a machine these fall back to the machine's. */
+  condition?: Condition | undefined;
+  origin?: string | undefined;
+  price?: Money | undefined;
+  note?: string | undefined;
+}
+
+export interface Seat {
+  seat: SeatId;
+  partId: string;
+}
+
+export type MachineState = 'here' | 'donor' | 'in use' | 'gone';
+export const machineStates: readonly MachineState[] = ['here', 'donor', 'in use', 'gone'];
+
+export interface Machine {
+  id: string;
+  name: string;
+  modelId?: string | undefined;
+  state: MachineState;
+  /** Does it still start? Undefined: nobody tried. */
+  starts?: boolean | undefined;
+  condition?: Condition | undefined;
+  origin?: string | undefined;
+  price?: Money | undefined;
+  facts: Facts;
+  seats: Seat[];
+  note?: string | undefined;
+}
+
+/** Another part for a seat; `partId` null leaves the seat empty. */
+export interface Change {
+  seat: SeatId;
+  partId: string | null;
+}
+
+/** Something the job asked for that a remedy may give up. */
+export interface Ask {
+  what: 'screens' | 'drives' | 'memoryGb';
+  count: number;
+}
+
+export interface Tick {
+  stepId: string;
+  /** ISO time of the stamp. */
+  at: string;
+  note?: string | undefined;
+  /** A gate may fail. */
+  failed?: boolean | undefined;
+}
+
+/** Hands are not needed before `until`; without a date the wait has no end yet. */
+export interface Wait {
+  why: string;
+  until?: string | undefined;
+}
+
+export type ReadingKind = 'temperatureC' | 'wallW' | 'clockMhz';
+
+export interface Reading {
+  kind: ReadingKind;
+  value: number;
+  when: 'before' | 'after';
+  at: string;
+  load: 'flat out' | 'until settled' | 'real use' | 'idle';
+  note?: string | undefined;
+}
+
+/** How other people's data on a drive was dealt with (NIST SP 800-88: clear, purge, destroy). */
+export interface Clearing {
+  partId: string;
+  how: 'clear' | 'purge' | 'destroy' | 'none found';
+  at: string;
+  note?: string | undefined;
+}
+
+export interface Want {
+  what: string;
+  count: number;
+  price?: Money | undefined;
+  bought?: boolean | undefined;
+}
+
+/** A quick sum kept with the job, as it was typed. */
+export interface KeptSum {
+  text: string;
+  at: string;
+}
+
+export interface Schools {
+  /** Start the board on the bench first, or build straight in. */
+  start: 'bench' | 'straight';
+  /** Supply first hides cables; last leaves room. */
+  supply: 'first' | 'last';
+}
+
+export interface Job {
+  id: string;
+  name: string;
+  becomes: string;
+  asks: Ask[];
+  machineId?: string | undefined;
+  budget?: Money | undefined;
+  changes: Change[];
+  /** Ids of remedies taken. */
+  taken: string[];
+  schools: Schools;
+  ticks: Tick[];
+  waits: Wait[];
+  readings: Reading[];
+  clearings: Clearing[];
+  wants: Want[];
+  sums: KeptSum[];
+  note?: string | undefined;
+  /** ISO time of hand-over. */
+  handedOver?: string | undefined;
+}
+
+export interface Settings {
+  unit: 'mm' | 'in';
+  currency: string;
+  /** Share of a supply's watts kept free at full load; a default, the user's own choice. */
+  headroom: number;
+  theme: 'light' | 'dark' | 'auto';
+}
+
+export interface Shop {
+  format: typeof FORMAT;
+  version: typeof VERSION;
+  name: string;
+  settings: Settings;
+  models: Model[];
+  machines: Machine[];
+  parts: Part[];
+  jobs: Job[];
+}

@@ -1,0 +1,15 @@
+import type { Check } from '../findings/finding.ts';
+import { fitChecks } from '../fit/index.ts';
+import { linkChecks } from '../links/index.ts';
+import { plugChecks } from '../plugs/index.ts';
+import { wattChecks } from '../watts/index.ts';
+import { promised } from './promised.ts';
+
+/** Every check of the house. Adding one is adding a file and a line in its station's list. */
+export const checks: readonly Check[] = [
+  ...fitChecks,
+  ...plugChecks,
+  ...wattChecks,
+  ...linkChecks,
+  promised,
+];

@@ -1,0 +1,80 @@
+import { byMark, worst, type Finding, type Remedy } from '../findings/finding.ts';
+import { indexOf, standingOf } from '../model/lookup.ts';
+import { kindOfSeat, seatName } from '../model/seats.ts';
+import type { Job, Part, Shop } from '../model/types.ts';
+import { planOf } from './planOf.ts';
+import { runChecks } from './run.ts';
+
+const MINUTES_TO_SWAP = 15;
+
+/**
+ * Ways out of one finding: its own, and every other part of the shelf and of donors that
+ * would settle it, each run through all checks. Cheapest first; what brings a new Stop is left out.
+ */
+export function remediesFor(shop: Shop, job: Job, finding: Finding, most = 5): Remedy[] {
+  if (finding.mark === 'clear') return [];
+  const before = runChecks(planOf(shop, job));
+  const stopsBefore = new Set(before.filter((each) => each.mark === 'stop').map((each) => each.id));
+  const swaps = finding.seats
+    .filter((seat) => seat !== 'case' && kindOfSeat(seat) !== 'board')
+    .flatMap((seat) =>
+      candidates(shop, job, seat).flatMap((part) =>
+        swap(shop, job, finding, seat, part, stopsBefore),
+      ),
+    );
+  const all = [...finding.remedies, ...swaps];
+  return all.sort((a, b) => byMark(a, b) || cost(a) - cost(b)).slice(0, most);
+}
+
+const cost = (remedy: Remedy) =>
+  remedy.minutes +
+  (remedy.money?.minor ?? 1000) / 50 +
+  (remedy.undoable ? 0 : 30) +
+  (remedy.givesUp ? 30 : 0);
+
+/** Parts of the seat's kind that are free: on the shelf, in a donor, or already ordered. */
+export function candidates(shop: Shop, job: Job, seat: string): Part[] {
+  const index = indexOf(shop);
+  const kind = kindOfSeat(seat);
+  const planned = new Set(planOf(shop, job).seats.map((placed) => placed.part.id));
+  return shop.parts.filter((part) => {
+    if (part.kind !== kind || planned.has(part.id) || part.place === 'gone') return false;
+    const home = index.homeOf.get(part.id);
+    const dead = standingOf(shop, part).condition === 'dead';
+    return !dead && (!home || home.state === 'donor');
+  });
+}
+
+function swap(
+  shop: Shop,
+  job: Job,
+  finding: Finding,
+  seat: string,
+  part: Part,
+  stopsBefore: ReadonlySet<string>,
+): Remedy[] {
+  const changes = [
+    ...job.changes.filter((change) => change.seat !== seat),
+    { seat, partId: part.id },
+  ];
+  const after = runChecks(planOf(shop, { ...job, changes }));
+  const same = after.find((each) => each.id === finding.id);
+  const better = !same || byMark(same, finding) > 0;
+  const newStop = after.some((each) => each.mark === 'stop' && !stopsBefore.has(each.id));
+  if (!better || newStop) return [];
+  const lost = after.filter((each) => each.id.startsWith('asks-') && each.mark === 'mend');
+  const home = indexOf(shop).homeOf.get(part.id);
+  return [
+    {
+      id: `put:${seat}:${part.id}`,
+      title: `${part.name} (${part.id}${home ? `, donor ${home.id}` : ''}) as ${seatName(seat)}`,
+      rest: same?.rest,
+      mark: lost.length > 0 ? 'mend' : worst(same ? [same] : []),
+      minutes: MINUTES_TO_SWAP + (home ? 10 : 0),
+      money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },
+      undoable: true,
+      givesUp: lost.length > 0 ? lost.map((each) => each.title).join(', ') : undefined,
+      action: { do: 'put', seat, partId: part.id },
+    },
+  ];
+}

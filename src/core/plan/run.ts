@@ -1,0 +1,34 @@
+import { byMark, type Finding, type StationId } from '../findings/finding.ts';
+import type { Plan } from '../model/plan.ts';
+import { checks } from './checks.ts';
+
+/** All sums of a plan, worst first within each station. */
+export function runChecks(plan: Plan): Finding[] {
+  return checks.flatMap((check) => check(plan)).sort(byMark);
+}
+
+/** The finding nearest to trouble: the worst mark, then the least rest for its need. */
+export function tightest(found: readonly Finding[]): Finding | undefined {
+  const slack = (finding: Finding) => {
+    if (!finding.rest) return finding.mark === 'clear' ? Infinity : 0.5;
+    const need = finding.terms.reduce(
+      (sum, term) =>
+        typeof term.value === 'string' || term.sign !== -1 ? sum : sum + term.value.hi,
+      0,
+    );
+    return finding.rest.lo / Math.max(need, 1);
+  };
+  return [...found].sort((a, b) => byMark(a, b) || slack(a) - slack(b))[0];
+}
+
+export type Counts = Record<'stop' | 'mend' | 'watch', number>;
+
+/** Open findings by station, for the rail. */
+export function countByStation(found: readonly Finding[]): Partial<Record<StationId, Counts>> {
+  const counts: Partial<Record<StationId, Counts>> = {};
+  for (const finding of found) {
+    const here = (counts[finding.station] ??= { stop: 0, mend: 0, watch: 0 });
+    if (finding.mark !== 'clear') here[finding.mark] += 1;
+  }
+  return counts;
+}

@@ -1,0 +1,77 @@
+import type { Finding, Mark } from '../findings/finding.ts';
+import { match } from '../findings/match.ts';
+import { wordOf } from '../findings/terms.ts';
+import { listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { plug, plugName } from '../standards/plugs.ts';
+import { practice } from '../standards/source.ts';
+
+/** The board's processor header against what the supply brings. A card's six-way is reversed there: a Stop. */
+export function processorPlug(plan: Plan): Finding[] {
+  const board = one(plan, 'board');
+  const supply = one(plan, 'supply');
+  if (!board || !supply) return [];
+  const take = textAt(plan, board, 'processorPlug');
+  const gives = listAt(plan, supply, 'plugs');
+  const mine = gives?.items.filter((id) => id.startsWith('cpu'));
+  return [
+    match({
+      id: 'processor-plug',
+      station: 'plugs',
+      title: 'processor plug',
+      seats: ['supply', 'board'],
+      have: {
+        ...wordOf(supply, 'plugs', 'supply', undefined),
+        value: mine && (mine.map(plugName).join(', ') || 'none'),
+        how: gives?.how,
+      },
+      want: {
+        ...wordOf(board, 'processorPlug', 'board', take),
+        value: take && plugName(take.text),
+      },
+      verdict: () => verdict(mine ?? [], take?.text ?? ''),
+      unknownSay: 'Which processor plug is wanted, or brought, has not been said.',
+      source: plug(take?.text ?? '')?.source ?? practice,
+      undoMinutes: 30,
+      remedies: (mark) =>
+        mark === 'mend'
+          ? [
+              {
+                id: 'processor-adapter',
+                title: 'Adapter to the processor header, from two drive plugs of two leads at most',
+                mark: 'watch',
+                minutes: 10,
+                undoable: true,
+                givesUp: 'headroom on the drive leads',
+                action: { do: 'want', what: `adapter to ${plugName(take?.text ?? '')}`, count: 1 },
+              },
+            ]
+          : [],
+    }),
+  ];
+}
+
+function verdict(mine: readonly string[], take: string): { mark: Mark; rest: string; say: string } {
+  if (take === 'none' || take === '')
+    return { mark: 'clear', rest: 'none wanted', say: 'The board has no processor header.' };
+  if (mine.includes(take))
+    return { mark: 'clear', rest: 'same', say: 'The processor plug meets its header.' };
+  if (take === 'cpu4' && mine.includes('cpu8')) {
+    return {
+      mark: 'watch',
+      rest: 'if it splits',
+      say: 'An 8-way that splits in two goes on a 4-way header; one that does not, overhangs.',
+    };
+  }
+  if (take === 'cpu8' && mine.includes('cpu4')) {
+    return {
+      mark: 'watch',
+      rest: '4 of 8',
+      say: 'A 4-way in the latch half of an 8-way header starts most boards, with half the contacts.',
+    };
+  }
+  return {
+    mark: 'mend',
+    rest: 'missing',
+    say: "The supply brings no processor plug. A card's six-way in its place is reversed: never.",
+  };
+}

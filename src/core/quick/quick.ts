@@ -1,0 +1,17 @@
+import type { Finding } from '../findings/finding.ts';
+import type { Part } from '../model/types.ts';
+
+/** What the entry line understood, said before anything is done. */
+export type Understood =
+  | { kind: 'sum'; text: string; say: string; finding: Finding }
+  | { kind: 'find'; text: string; say: string; parts: Part[] }
+  | { kind: 'part'; text: string; say: string; partId: string }
+  | { kind: 'job'; text: string; say: string; jobId: string }
+  | { kind: 'newJob'; text: string; say: string; name: string; becomes: string }
+  | { kind: 'measure'; text: string; say: string; mm: number }
+  | { kind: 'word'; text: string; say: string; word: Word }
+  | { kind: 'nothing'; text: string; say: string };
+
+/** The words of the printed scan sheet. */
+export const scanWords = ['yes', 'no', 'next', 'undo', 'redo', 'done', 'not measured'] as const;
+export type Word = (typeof scanWords)[number];

@@ -1,0 +1,101 @@
+import { indexOf } from '../model/lookup.ts';
+import { kindName } from '../model/seats.ts';
+import { kinds, type Part, type Shop } from '../model/types.ts';
+import { isNumber, isText } from '../model/fact.ts';
+import { factOf } from '../model/lookup.ts';
+import { formatLength, parseLength } from '../units/length.ts';
+import { quickSum } from './sums.ts';
+import { scanWords, type Understood, type Word } from './quick.ts';
+
+/**
+ * What the entry line makes of a text: a word of the scan sheet, a tag that was scanned,
+ * a sum, a search on the shelf, a new job, or (while something waits to be measured) a length.
+ */
+export function understand(shop: Shop, typed: string, measuring = false): Understood {
+  const text = typed.trim().replace(/\s+/g, ' ');
+  if (text === '') return { kind: 'nothing', text, say: '' };
+  const lower = text.toLowerCase();
+  if ((scanWords as readonly string[]).includes(lower)) {
+    return { kind: 'word', text, say: lower, word: lower as Word };
+  }
+  return (
+    (measuring ? asMeasure(text, shop) : undefined) ??
+    asTag(shop, text) ??
+    asNewJob(text) ??
+    asSum(text, shop) ??
+    asFind(shop, lower) ?? {
+      kind: 'nothing',
+      text,
+      say: 'Not understood. Try 267 in 247, 12 V 20 A, fan 92, or scan a tag.',
+    }
+  );
+}
+
+function asMeasure(text: string, shop: Shop): Understood | undefined {
+  const parsed = parseLength(text, shop.settings.unit);
+  if (!parsed) return undefined;
+  return { kind: 'measure', text, say: `measured ${formatLength(parsed.mm)} mm`, mm: parsed.mm };
+}
+
+function asTag(shop: Shop, text: string): Understood | undefined {
+  const index = indexOf(shop);
+  const part = index.parts.get(text) ?? index.parts.get(text.toUpperCase());
+  if (part) return { kind: 'part', text, say: `${part.id}: ${part.name}`, partId: part.id };
+  const number = /^(?:job )?(\d{1,6})$/i.exec(text)?.[1];
+  const job = number ? index.jobs.get(number) : undefined;
+  if (job) return { kind: 'job', text, say: `Open ${job.id}, ${job.name}`, jobId: job.id };
+  return undefined;
+}
+
+function asNewJob(text: string): Understood | undefined {
+  const match = /^(?:new )?job:? (.+?)(?: becomes (.+))?$/i.exec(text);
+  if (!match?.[1]) return undefined;
+  const [name, becomes = ''] = [match[1].trim(), match[2]?.trim()];
+  return {
+    kind: 'newJob',
+    text,
+    say: `New job: ${name}${becomes ? `, becomes ${becomes}` : ''}`,
+    name,
+    becomes,
+  };
+}
+
+function asSum(text: string, shop: Shop): Understood | undefined {
+  const sum = quickSum(text, shop.settings.unit);
+  return sum && { kind: 'sum', text, say: sum.say, finding: sum.finding };
+}
+
+/** `fan 92`, `ddr4 8`, `sfx`: every word must be found in the part's tag, kind, name or facts. */
+function asFind(shop: Shop, lower: string): Understood | undefined {
+  const words = lower.split(' ').filter(Boolean);
+  const parts = shop.parts.filter(
+    (part) => part.place !== 'gone' && words.every((word) => haystack(shop, part).includes(word)),
+  );
+  const asked = (kinds as readonly string[]).includes(words[0] ?? '') || parts.length > 0;
+  if (!asked) return undefined;
+  const where = parts.slice(0, 3).map((part) => part.id);
+  const more = parts.length > 3 ? ` and ${parts.length - 3} more` : '';
+  const say =
+    parts.length === 0 ? 'none on the shelf' : `${parts.length} found: ${where.join(', ')}${more}`;
+  return { kind: 'find', text: lower, say, parts };
+}
+
+const haystacks = new WeakMap<Part, string>();
+
+function haystack(shop: Shop, part: Part): string {
+  let text = haystacks.get(part);
+  if (text === undefined) {
+    const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
+    const keys = [...Object.keys(part.facts), ...Object.keys(model?.facts ?? {})];
+    const words = keys.flatMap((key) => {
+      const fact = factOf(shop, part, key)?.fact;
+      if (isText(fact)) return [fact.text];
+      return isNumber(fact) && fact.lo === fact.hi ? [String(fact.lo)] : [];
+    });
+    text = [part.id, kindName(part.kind), part.name, part.where ?? '', ...words]
+      .join(' ')
+      .toLowerCase();
+    haystacks.set(part, text);
+  }
+  return text;
+}

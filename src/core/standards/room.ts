@@ -1,0 +1,61 @@
+import { range, type Range } from '../units/range.ts';
+import { practice, type Source } from './source.ts';
+
+/** Sizes of supplies, cards, coolers, drives and fans: what a class of part measures. */
+
+export interface SupplyFormat {
+  name: string;
+  widthMm: number;
+  heightMm: number;
+  depthMm: Range;
+  source: Source;
+}
+
+const supplyGuide: Source = {
+  title: 'ATX12V, SFX12V, TFX12V and Flex ATX design guides',
+  memory: true,
+};
+
+export const supplyFormats: readonly SupplyFormat[] = [
+  { name: 'ATX', widthMm: 150, heightMm: 86, depthMm: range(140, 200), source: supplyGuide },
+  { name: 'SFX', widthMm: 125, heightMm: 63.5, depthMm: range(100), source: supplyGuide },
+  { name: 'SFX-L', widthMm: 125, heightMm: 63.5, depthMm: range(130), source: practice },
+  { name: 'TFX', widthMm: 85, heightMm: 65, depthMm: range(175), source: supplyGuide },
+  { name: 'FlexATX', widthMm: 81.5, heightMm: 40.5, depthMm: range(150), source: supplyGuide },
+];
+
+export function supplyFormat(name: string | undefined): SupplyFormat | undefined {
+  return supplyFormats.find((format) => format.name.toLowerCase() === name?.toLowerCase());
+}
+
+/** PCI Express card electromechanical: heights above the slot's seat and lengths from the bracket, mm. */
+export const card = {
+  fullHeightMm: 111.15,
+  lowHeightMm: 68.9,
+  halfLengthMm: 167.65,
+  fullLengthMm: 312,
+  source: { title: 'PCI Express Card Electromechanical specification', memory: true } as Source,
+};
+
+/** A card's plug and the bend of its leads above the card, mm (common practice, no source). */
+export const CARD_PLUG_BEND_MM = 35;
+
+export const coolerHeights: Record<string, Range> = {
+  low: range(37, 70),
+  tower: range(150, 168),
+};
+
+export const drives = {
+  '3.5': { widthMm: 101.6, lengthMm: 147, heightMm: 26.1 },
+  '2.5': { widthMm: 69.85, lengthMm: 100.2, heightMm: 9.5 },
+} as const;
+
+/** Distance between fan screw holes by fan size, mm. */
+export const fanHoles: Record<number, number> = {
+  40: 32,
+  60: 50,
+  80: 71.5,
+  92: 82.5,
+  120: 105,
+  140: 124.5,
+};

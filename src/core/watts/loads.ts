@@ -1,0 +1,41 @@
+import type { Term } from '../findings/finding.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { moduleW } from '../model/classes.ts';
+import { all, numberAt, type Plan } from '../model/plan.ts';
+import { scale, type Range } from '../units/range.ts';
+
+const named = [
+  ['processor', 'processor'],
+  ['card', 'card'],
+  ['board', 'board'],
+] as const;
+
+/** What every part of the plan draws at full load, W, each as a line that takes from the room. */
+export function loads(plan: Plan): (Term & { value: Range })[] {
+  const lines: (Term & { value: Range })[] = [];
+  for (const [kind, label] of named) {
+    for (const placed of all(plan, kind)) {
+      const watts = numberAt(plan, placed, 'watts');
+      if (watts) lines.push(termOf(placed, 'watts', label, -1, watts));
+    }
+  }
+  for (const placed of all(plan, 'drive')) {
+    const watts = numberAt(plan, placed, 'watts');
+    if (watts) lines.push(termOf(placed, 'watts', 'drive', -1, watts));
+  }
+  const modules = all(plan, 'memory').length;
+  if (modules > 0) {
+    lines.push({
+      ...plain(`memory, ${modules}`, scale(moduleW, modules), -1),
+      how: 'class',
+      source: 'modules',
+    });
+  }
+  const fans = all(plan, 'fan').flatMap((placed) => numberAt(plan, placed, 'amps') ?? []);
+  if (fans.length > 0) {
+    const lo = fans.reduce((sum, fan) => sum + fan.lo * 12, 0);
+    const hi = fans.reduce((sum, fan) => sum + fan.hi * 12, 0);
+    lines.push({ ...plain(`fans, ${fans.length}`, { lo, hi }, -1), how: 'class', source: 'fans' });
+  }
+  return lines;
+}

@@ -1,0 +1,81 @@
+import type { Finding, Term } from '../findings/finding.ts';
+import { figure, gap } from '../findings/gap.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { all, numberAt, one, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { scale, total, type Range } from '../units/range.ts';
+import { loads } from './loads.ts';
+
+/**
+ * The supply's label against the sum of full-load draws with the user's headroom,
+ * and against the card maker's figure for the whole machine: two schools side by side.
+ */
+export function supplyTotal(plan: Plan): Finding[] {
+  const supply = one(plan, 'supply');
+  const label = supply && numberAt(plan, supply, 'watts');
+  if (!supply || !label) return [];
+  const terms: Term[] = loads(plan);
+  if (terms.length === 0) return [];
+  const sum = total(terms.map((term) => term.value as Range));
+  const headroom = plan.shop.settings.headroom;
+  return [
+    gap({
+      id: 'supply-total',
+      station: 'watts',
+      title: 'supply against the sum',
+      seats: ['supply', ...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],
+      unit: 'W',
+      terms: [
+        termOf(supply, 'watts', 'label', 1, label),
+        ...terms,
+        plain(`headroom ${Math.round(headroom * 100)} %`, scale(sum, headroom), -1),
+      ],
+      margin: 0,
+      short: 'short',
+      lack: label.hi < sum.lo ? 'stop' : 'watch',
+      source: practice,
+      undoMinutes: 30,
+      say: (rest, mark) => {
+        if (mark === 'clear') return 'The label covers the sum with the headroom you keep.';
+        if (mark === 'stop') {
+          return `The parts draw at least ${Math.ceil(sum.lo - label.hi)} W more than the label allows.`;
+        }
+        return rest.hi < 0
+          ? `It covers the sum (${figure(sum, 0)} W), but not the headroom you keep.`
+          : 'It may do: the draws are ranges. Read the labels of the largest loads.';
+      },
+    }),
+    ...makerSchool(plan, supply, label),
+  ];
+}
+
+function makerSchool(
+  plan: Plan,
+  supply: NonNullable<ReturnType<typeof one>>,
+  label: NonNullable<ReturnType<typeof numberAt>>,
+): Finding[] {
+  return all(plan, 'card').flatMap((placed) => {
+    const asks = numberAt(plan, placed, 'makerTotal');
+    if (!asks) return [];
+    return gap({
+      id: `maker-total:${placed.seat}`,
+      station: 'watts',
+      title: "supply against the card maker's figure",
+      seats: ['supply', placed.seat],
+      unit: 'W',
+      terms: [
+        termOf(supply, 'watts', 'label', 1, label),
+        termOf(placed, 'makerTotal', 'maker asks for', -1, asks),
+      ],
+      margin: 0,
+      short: 'below',
+      lack: 'watch',
+      source: practice,
+      undoMinutes: 30,
+      say: (rest, mark) =>
+        mark === 'clear'
+          ? "The label meets the card maker's figure."
+          : "Below the card maker's figure, which covers poor supplies and large processors: the sum governs, watch the peaks.",
+    });
+  });
+}

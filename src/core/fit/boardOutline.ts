@@ -56,7 +56,7 @@ function trayRoom(
     return format ? [side === 'width' ? format.widthMm : format.depthMm] : [];
   });
   if (sides.length > 0) {
-    const room = add(range(Math.max(...sides)), range(0, 40));
+    const room = add(range(Math.max(...sides)), range(0.5, 40));
     return { ...room, how: named?.how ?? 'said', source: `largest board it names`, level: 'own' };
   }
   const name = textAt(plan, shell, 'class')?.text;

@@ -1,10 +1,14 @@
 import { byMark, type Finding, type StationId } from '../findings/finding.ts';
 import type { Plan } from '../model/plan.ts';
 import { checks } from './checks.ts';
+import { foundTogether } from './foundTogether.ts';
 
 /** All sums of a plan, worst first within each station. */
 export function runChecks(plan: Plan): Finding[] {
-  return checks.flatMap((check) => check(plan)).sort(byMark);
+  return checks
+    .flatMap((check) => check(plan))
+    .map((finding) => foundTogether(plan, finding))
+    .sort(byMark);
 }
 
 /** The finding nearest to trouble: the worst mark, then the least rest for its need. */

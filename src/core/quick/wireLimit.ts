@@ -1,7 +1,7 @@
 /**
  * Amps one 4.2 mm contact on a wire of this gauge carries in a two-way housing.
- * AWG 18: maker's derating for the 4.2 mm family (from memory); thinner wire scaled with
- * its cross-section, thicker wire by the contact itself. Undefined beyond AWG 10 to 28.
+ * AWG 18: maker's derating for the 4.2 mm family (from memory); thinner wire at equal
+ * warming (current as diameter to the power 1.5), thicker wire from memory. Undefined beyond AWG 10 to 28.
  */
 export function currentLimitA(awg: number): number | undefined {
   if (awg < 10 || awg > 28) return undefined;

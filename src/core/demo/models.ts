@@ -1,0 +1,132 @@
+import type { Model } from '../model/types.ts';
+import { measured, said } from './write.ts';
+
+/** Measured once, true of each piece of its kind. */
+export const models: Model[] = [
+  {
+    id: 'desk40-case',
+    kind: 'case',
+    name: 'Ombrik Desk 40 shell',
+    facts: {
+      ...measured({
+        outerWidth: 92.6,
+        outerHeight: 290,
+        outerDepth: 292.8,
+        boardWidth: 200,
+        boardDepth: 248,
+        coolerRoom: 68,
+        cardRoom: 178,
+        cardHeightRoom: 72,
+        supplyRoom: 176,
+        slots: 2,
+        bays35: 1,
+        bays25: 1,
+      }),
+      ...said({ class: 'slim', bracket: 'low', supplyFormat: 'TFX' }),
+    },
+  },
+  {
+    id: 'desk40-board',
+    kind: 'board',
+    name: 'Ombrik Desk 40 board',
+    facts: {
+      ...measured({ width: 198, depth: 244, holes: ['C', 'F', 'H', 'J', 'L', 'M'] }),
+      ...said({
+        format: "maker's own",
+        socket: 'LGA1151',
+        memoryKind: 'DDR4',
+        memoryForm: 'DIMM',
+        memorySlots: 4,
+        memoryMax: 64,
+        memorySpeed: 2666,
+        mainPlug: 'maker10',
+        processorPlug: 'cpu4',
+        x16: 1,
+        m2: 1,
+        sata: 3,
+        screens: 2,
+      }),
+    },
+  },
+  {
+    id: 'desk40-supply',
+    kind: 'supply',
+    name: 'Ombrik 210 W, 12 V only',
+    facts: {
+      ...measured({ depth: 175 }),
+      ...said({
+        format: 'TFX',
+        watts: 210,
+        amps12: 17.5,
+        mainPlug: 'maker10',
+        plugs: ['cpu4'],
+      }),
+    },
+  },
+  {
+    id: 'low-tower-case',
+    kind: 'case',
+    name: 'grey low tower',
+    facts: {
+      ...measured({
+        outerWidth: 170,
+        outerHeight: 355,
+        outerDepth: 330,
+        coolerRoom: 162,
+        cardRoom: 247,
+        cageGain: 58,
+        slots: 4,
+        bays35: 2,
+        bays25: 1,
+        supplyRoom: 165,
+        standoffs: ['B', 'C', 'F', 'H', 'J', 'L', 'M', 'R', 'S'],
+      }),
+      ...said({
+        class: 'low tower',
+        boards: ['microATX', 'Mini-ITX'],
+        bracket: 'full',
+        supplyFormat: 'SFX-L',
+      }),
+    },
+  },
+  {
+    id: 'nook-case',
+    kind: 'case',
+    name: 'Ombrik Nook 12 shell',
+    facts: {
+      ...measured({
+        outerWidth: 178,
+        outerHeight: 36,
+        outerDepth: 182,
+        coolerRoom: 27,
+        cardRoom: 0,
+        slots: 0,
+        bays35: 0,
+        bays25: 1,
+      }),
+      ...said({ class: 'micro' }),
+    },
+  },
+  {
+    id: 'mast-case',
+    kind: 'case',
+    name: 'Ombrik Mast 70 shell',
+    facts: {
+      ...measured({
+        outerWidth: 176,
+        outerHeight: 417,
+        outerDepth: 436,
+        boardWidth: 300,
+        boardDepth: 270,
+        coolerRoom: 136,
+        cardRoom: 312,
+        cardHeightRoom: 148,
+        supplyRoom: 200,
+        slots: 6,
+        bays35: 3,
+        bays25: 2,
+      }),
+      ...said({ class: 'tower', bracket: 'full', supplyFormat: 'ATX' }),
+    },
+  },
+];

@@ -1,0 +1,230 @@
+import { create } from 'mutative';
+import type { Action } from '../findings/finding.ts';
+import type { Fact } from '../model/fact.ts';
+import { emptyJob } from '../model/empty.ts';
+import { standingOf } from '../model/lookup.ts';
+import { freeSeat } from '../model/seats.ts';
+import type { Job, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
+import type { Inventory } from '../intake/inventory.ts';
+import { mergeFacts, samePiece } from '../intake/merge.ts';
+
+/**
+ * Every change to a shop: a function from shop to shop, nothing mutated.
+ * An id that does not exist leaves the shop as it is.
+ */
+export type Edit = (shop: Shop) => Shop;
+
+const draft =
+  (change: (shop: Shop) => void): Edit =>
+  (shop) =>
+    create(shop, change);
+
+const job = (id: string, change: (job: Job, shop: Shop) => void): Edit =>
+  draft((shop) => {
+    const found = shop.jobs.find((each) => each.id === id);
+    if (found) change(found, shop);
+  });
+
+/** The next free tag number over all jobs and machines. */
+export function nextNumber(shop: Shop): string {
+  const used = [...shop.jobs, ...shop.machines].map(
+    (each) => Number(each.id.replace(/\D/g, '')) || 0,
+  );
+  return String(Math.max(0, ...used) + 1);
+}
+
+/** The next free part tag: a letter for the shelf, then a number. */
+export function nextPartId(shop: Shop, letter = 'P'): string {
+  let most = 0;
+  for (const part of shop.parts) {
+    if (part.id.startsWith(letter))
+      most = Math.max(most, Number(part.id.slice(letter.length)) || 0);
+  }
+  return `${letter}${String(most + 1).padStart(2, '0')}`;
+}
+
+export const addJob = (id: string, name: string, becomes: string): Edit =>
+  draft((shop) => {
+    if (!shop.jobs.some((each) => each.id === id)) shop.jobs.push(emptyJob(id, name, becomes));
+  });
+
+export const editJob = (id: string, fields: Partial<Omit<Job, 'id'>>): Edit =>
+  job(id, (found) => Object.assign(found, fields));
+
+export const editMachine = (id: string, fields: Partial<Omit<Machine, 'id' | 'seats'>>): Edit =>
+  draft((shop) => {
+    const found = shop.machines.find((each) => each.id === id);
+    if (found) Object.assign(found, fields);
+  });
+
+export const editPart = (id: string, fields: Partial<Omit<Part, 'id' | 'kind'>>): Edit =>
+  draft((shop) => {
+    const found = shop.parts.find((each) => each.id === id);
+    if (found) Object.assign(found, fields);
+  });
+
+export const editSettings = (fields: Partial<Shop['settings']>): Edit =>
+  draft((shop) => {
+    Object.assign(shop.settings, fields);
+  });
+
+/** A fact of a part, or of its model so that every piece of its kind has it. */
+export const setFact = (
+  partId: string,
+  key: string,
+  fact: Fact | undefined,
+  onModel = false,
+): Edit =>
+  draft((shop) => {
+    const part = shop.parts.find((each) => each.id === partId);
+    const model = onModel && shop.models.find((each) => each.id === part?.modelId);
+    const facts = (model || part)?.facts;
+    if (!facts) return;
+    if (fact) facts[key] = fact;
+    else delete facts[key];
+  });
+
+export const addPart = (part: Part): Edit =>
+  draft((shop) => {
+    if (!shop.parts.some((each) => each.id === part.id)) shop.parts.push(part);
+  });
+
+/** Puts a part into a seat of the plan; `null` leaves it empty; what the machine had there before goes. */
+export const putPart = (jobId: string, seat: SeatId, partId: string | null): Edit =>
+  job(jobId, (found, shop) => {
+    const machine = shop.machines.find((each) => each.id === found.machineId);
+    const was = machine?.seats.find((each) => each.seat === seat)?.partId ?? null;
+    found.changes = found.changes.filter((change) => change.seat !== seat);
+    if (was !== partId) found.changes.push({ seat, partId });
+  });
+
+/** Everything in this seat stays as found. */
+export const keepSeat = (jobId: string, seat: SeatId): Edit =>
+  job(jobId, (found) => {
+    found.changes = found.changes.filter((change) => change.seat !== seat);
+  });
+
+/** Takes or gives back a remedy. */
+export const takeRemedy = (jobId: string, remedyId: string, action: Action): Edit => {
+  switch (action.do) {
+    case 'put':
+      return putPart(jobId, action.seat, action.partId);
+    case 'want':
+      return job(jobId, (found) => {
+        found.wants.push({ what: action.what, count: action.count });
+        if (!found.taken.includes(remedyId)) found.taken.push(remedyId);
+      });
+    case 'take':
+      return job(jobId, (found) => {
+        if (!found.taken.includes(remedyId)) found.taken.push(remedyId);
+      });
+  }
+};
+
+export const dropRemedy = (jobId: string, remedyId: string): Edit =>
+  job(jobId, (found) => {
+    found.taken = found.taken.filter((id) => id !== remedyId);
+  });
+
+/** Stamps a step; `waitUntil` leaves the machine alone that long. */
+export const tickStep = (jobId: string, tick: Tick, wait?: { why: string; until: string }): Edit =>
+  job(jobId, (found) => {
+    found.ticks = found.ticks.filter((each) => each.stepId !== tick.stepId);
+    found.ticks.push(tick);
+    if (wait) found.waits.push(wait);
+  });
+
+export const untickStep = (jobId: string, stepId: string): Edit =>
+  job(jobId, (found) => {
+    found.ticks = found.ticks.filter((each) => each.stepId !== stepId);
+  });
+
+/** A machine taken in by its inventories, with its parts in their seats, hung on the job if one is given. */
+export const takeIn = (machineId: string, inventory: Inventory, at: string, jobId?: string): Edit =>
+  draft((shop) => {
+    let machine = shop.machines.find((each) => each.id === machineId);
+    if (!machine) {
+      machine = {
+        id: machineId,
+        name: inventory.name ?? `Machine ${machineId}`,
+        state: 'here',
+        starts: true,
+        facts: {},
+        seats: [],
+      };
+      shop.machines.push(machine);
+      machine = shop.machines[shop.machines.length - 1] as Machine;
+    } else if (inventory.name && machine.seats.length === 0) {
+      machine.name = inventory.name;
+    }
+    machine.facts = mergeFacts(machine.facts, stamped(inventory.facts, at));
+    const met = new Set<string>();
+    for (const drafted of inventory.parts) {
+      const known = machine.seats
+        .map((seat) => shop.parts.find((part) => part.id === seat.partId))
+        .find((part) => part && !met.has(part.id) && samePiece(part, drafted));
+      if (known) {
+        met.add(known.id);
+        known.facts = mergeFacts(known.facts, stamped(drafted.facts, at));
+        continue;
+      }
+      const id = nextPartId(shop, `M${machineId.replace(/\D/g, '')}-`);
+      const seat = freeSeat(
+        drafted.kind,
+        machine.seats.map((each) => each.seat),
+      );
+      shop.parts.push({ ...drafted, facts: stamped(drafted.facts, at), id, place: 'machine' });
+      machine.seats.push({ seat, partId: id });
+      met.add(id);
+    }
+    const found = jobId ? shop.jobs.find((each) => each.id === jobId) : undefined;
+    if (found) found.machineId = machine.id;
+  });
+
+function stamped(facts: Record<string, Fact>, at: string): Record<string, Fact> {
+  return Object.fromEntries(Object.entries(facts).map(([key, fact]) => [key, { at, ...fact }]));
+}
+
+/** Hand-over: the machine becomes what was planned; what leaves it keeps the condition and origin it had. */
+export const handOver =
+  (jobId: string, at: string): Edit =>
+  (shop) =>
+    create(shop, (next) => {
+      const found = next.jobs.find((each) => each.id === jobId);
+      if (!found || found.handedOver) return;
+      found.handedOver = at;
+      for (const change of found.changes)
+        applyChange(shop, next, found, change.seat, change.partId);
+    });
+
+function applyChange(
+  before: Shop,
+  next: Shop,
+  found: Job,
+  seat: SeatId,
+  partId: string | null,
+): void {
+  const machine = next.machines.find((each) => each.id === found.machineId);
+  const leaving = machine?.seats.find((each) => each.seat === seat)?.partId;
+  if (machine) machine.seats = machine.seats.filter((each) => each.seat !== seat);
+  if (leaving) leave(before, next, leaving);
+  if (!partId) return;
+  for (const other of next.machines) {
+    if (!other.seats.some((each) => each.partId === partId)) continue;
+    leave(before, next, partId);
+    other.seats = other.seats.filter((each) => each.partId !== partId);
+  }
+  const part = next.parts.find((each) => each.id === partId);
+  if (part) part.place = 'machine';
+  machine?.seats.push({ seat, partId });
+}
+
+function leave(before: Shop, next: Shop, partId: string): void {
+  const was = before.parts.find((each) => each.id === partId);
+  const part = next.parts.find((each) => each.id === partId);
+  if (!was || !part) return;
+  const { condition, origin, inheritedFrom } = standingOf(before, was);
+  part.place = 'shelf';
+  part.condition = condition;
+  if (origin ?? inheritedFrom?.name) part.origin = origin ?? inheritedFrom?.name;
+}

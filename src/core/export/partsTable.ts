@@ -1,0 +1,55 @@
+import { isList, isNumber, isText } from '../model/fact.ts';
+import { indexOf, standingOf } from '../model/lookup.ts';
+import type { Part, Shop } from '../model/types.ts';
+import { formatMoney } from '../units/money.ts';
+
+/** The parts of a shop or job as rows of texts, a header row first. Cells that a spreadsheet would run are defused. */
+export function partsTable(shop: Shop, parts: readonly Part[]): string[][] {
+  const header = [
+    'tag',
+    'kind',
+    'name',
+    'place',
+    'condition',
+    'origin',
+    'price',
+    'currency',
+    'facts',
+    'note',
+  ];
+  return [header, ...parts.map((part) => row(shop, part).map(defuse))];
+}
+
+function row(shop: Shop, part: Part): string[] {
+  const { condition, origin, price } = standingOf(shop, part);
+  const home = indexOf(shop).homeOf.get(part.id);
+  const facts = Object.entries(part.facts).map(([key, fact]) => {
+    const value = isNumber(fact)
+      ? fact.lo === fact.hi
+        ? String(fact.lo)
+        : `${fact.lo}..${fact.hi}`
+      : isText(fact)
+        ? fact.text
+        : isList(fact)
+          ? fact.items.join(' ')
+          : '';
+    return `${key}=${value} (${fact.how})`;
+  });
+  return [
+    part.id,
+    part.kind,
+    part.name,
+    home ? `machine ${home.id}` : (part.where ?? part.place),
+    condition,
+    origin ?? '',
+    price ? formatMoney(price) : '',
+    price?.currency ?? '',
+    facts.join('; '),
+    part.note ?? '',
+  ];
+}
+
+/** A leading quote turns what a spreadsheet would take for a formula into plain text. */
+export function defuse(cell: string): string {
+  return /^\s*[=+\-@\t\r|]/.test(cell) ? `'${cell}` : cell;
+}

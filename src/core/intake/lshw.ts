@@ -1,0 +1,120 @@
+import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
+import { believable } from './junk.ts';
+import {
+  driveGb,
+  fullName,
+  memoryFormIn,
+  memoryGbFromBytes,
+  memoryKindIn,
+  socketIn,
+} from './words.ts';
+
+const TOOL = 'lshw';
+const say = reader(TOOL);
+
+interface Node {
+  id?: string;
+  class?: string;
+  description?: string;
+  product?: string;
+  vendor?: string;
+  slot?: string;
+  size?: number;
+  units?: string;
+  clock?: number;
+  businfo?: string;
+  logicalname?: string | string[];
+  children?: Node[];
+}
+
+/** Reads `lshw -json`, an object or (newer versions) an array of them. */
+export function readLshw(json: unknown): Inventory {
+  const roots = (Array.isArray(json) ? json : [json]) as Node[];
+  const nodes = roots.flatMap(flatten);
+  const system = nodes.find((node) => node.class === 'system');
+  if (!system) throw new IntakeError('No system in this lshw output.');
+  const name = fullName(believable(system.vendor), bare(system.product));
+  const parts = [
+    ...nodes.filter((node) => node.class === 'bus' && node.id?.startsWith('core')).flatMap(board),
+    ...nodes.filter((node) => node.class === 'processor').flatMap(processor),
+    ...nodes.filter((node) => node.id?.startsWith('bank')).flatMap(bank),
+    ...nodes.filter((node) => node.class === 'disk' || isNvme(node)).flatMap(disk),
+  ];
+  return {
+    tool: TOOL,
+    name,
+    facts: present({ model: name ? say.text(name) : undefined }),
+    parts,
+    ignored: [],
+  };
+}
+
+function flatten(node: Node): Node[] {
+  if (typeof node !== 'object' || node === null) return [];
+  return [node, ...(node.children ?? []).flatMap(flatten)];
+}
+
+/** lshw appends the stock number in brackets. */
+const bare = (text: string | undefined) => believable((text ?? '').replace(/\s*\([^)]*\)$/, ''));
+
+function board(node: Node): DraftPart[] {
+  const name = fullName(believable(node.vendor), bare(node.product));
+  return name ? [{ kind: 'board', name: `board ${name}`, facts: {} }] : [];
+}
+
+function processor(node: Node): DraftPart[] {
+  const name = believable(node.product);
+  const socket = socketIn(node.slot);
+  return name
+    ? [
+        {
+          kind: 'processor',
+          name,
+          facts: present({ socket: socket ? say.text(socket) : undefined }),
+        },
+      ]
+    : [];
+}
+
+function bank(node: Node): DraftPart[] {
+  const size =
+    node.units === 'bytes' || node.units === undefined ? memoryGbFromBytes(node.size) : undefined;
+  if (!size) return [];
+  const kind = memoryKindIn(node.description);
+  const form = memoryFormIn(node.description);
+  const speed = Number(/(\d{3,5}) ?MHz/.exec(node.description ?? '')?.[1]);
+  return [
+    {
+      kind: 'memory',
+      name: [`${size} GB`, kind, believable(node.slot)].filter(Boolean).join(' '),
+      facts: present({
+        size: say.number(size),
+        memoryKind: kind ? say.text(kind) : undefined,
+        memoryForm: form ? say.text(form) : undefined,
+        speed: speed > 0 ? say.number(speed) : undefined,
+      }),
+    },
+  ];
+}
+
+const isNvme = (node: Node) =>
+  node.class === 'storage' && /nvme/i.test(`${node.id} ${node.description}`);
+
+function disk(node: Node): DraftPart[] {
+  const name = believable(node.product);
+  if (/dvd|cd-?rom|optical/i.test(`${node.description} ${node.product}`)) return [];
+  if (/^usb/.test(node.businfo ?? '')) return [];
+  const size = node.units === 'bytes' && node.size ? driveGb(node.size) : undefined;
+  if (!name && !size) return [];
+  const flash = isNvme(node) || /nvme/.test(String(node.logicalname));
+  return [
+    {
+      kind: 'drive',
+      name: name ?? 'drive',
+      facts: present({
+        size: size ? say.number(size) : undefined,
+        form: flash ? say.text('M.2') : undefined,
+      }),
+    },
+  ];
+}

@@ -1,0 +1,71 @@
+import { isNumber, isText, outranks, type Facts } from '../model/fact.ts';
+import { manyKinds } from '../model/types.ts';
+import type { DraftPart, Inventory } from './inventory.ts';
+
+/** Several tools about one machine make one inventory: every fact once, the better source kept. */
+export function mergeInventories(list: readonly Inventory[]): Inventory {
+  const merged: Inventory = {
+    tool: list.map((one) => one.tool).join(', '),
+    facts: {},
+    parts: [],
+    ignored: [],
+  };
+  for (const inventory of list) {
+    merged.name ??= inventory.name;
+    merged.facts = mergeFacts(merged.facts, inventory.facts);
+    merged.ignored.push(...inventory.ignored);
+    merged.parts = mergeParts(merged.parts, inventory.parts);
+  }
+  return merged;
+}
+
+export function mergeFacts(a: Facts, b: Facts): Facts {
+  const merged: Facts = { ...a };
+  for (const [key, fact] of Object.entries(b)) {
+    const before = merged[key];
+    if (!before || (outranks(fact, before) && fact.how !== before.how)) merged[key] = fact;
+  }
+  return merged;
+}
+
+/** Each piece of `b` joins the piece of `a` it is, or stands on its own. */
+function mergeParts(a: readonly DraftPart[], b: readonly DraftPart[]): DraftPart[] {
+  const merged = [...a];
+  const joined = new Set<number>();
+  for (const part of b) {
+    const at = merged.findIndex(
+      (other, index) => index < a.length && !joined.has(index) && samePiece(other, part),
+    );
+    const before = merged[at];
+    if (before) {
+      joined.add(at);
+      merged[at] = {
+        ...before,
+        name: betterName(before.name, part.name),
+        facts: mergeFacts(before.facts, part.facts),
+      };
+    } else merged.push(part);
+  }
+  return merged;
+}
+
+/** One-of-a-kind parts are the same piece; others when size and kind do not contradict each other. */
+export function samePiece(
+  a: Pick<DraftPart, 'kind' | 'facts'>,
+  b: Pick<DraftPart, 'kind' | 'facts'>,
+): boolean {
+  if (a.kind !== b.kind) return false;
+  if (!manyKinds.includes(a.kind)) return true;
+  const [sizeA, sizeB] = [a.facts['size'], b.facts['size']];
+  if (isNumber(sizeA) && isNumber(sizeB)) {
+    return Math.abs(sizeA.lo - sizeB.lo) <= 0.02 * Math.max(sizeA.lo, sizeB.lo);
+  }
+  const [formA, formB] = [a.facts['form'], b.facts['form']];
+  return !(isText(formA) && isText(formB) && formA.text !== formB.text);
+}
+
+/** A name with a maker's words beats a bare kind. */
+function betterName(a: string, b: string): string {
+  const plain = /^(board|case( \(.*\))?|processor|drive( \w+)?|supply)$/;
+  return plain.test(a) && !plain.test(b) ? b : a;
+}

@@ -1,0 +1,12 @@
+import { convertSchema } from '@sodaru/yup-to-json-schema';
+import { factDefinition, shopSchema } from './schema.ts';
+
+/** The published JSON Schema of the document, made from the Yup schema that import uses. */
+export function jsonSchema(): Record<string, unknown> {
+  return {
+    $schema: 'http://json-schema.org/draft-07/schema#',
+    title: 'Nutshell Swap shop',
+    ...convertSchema(shopSchema),
+    $defs: { fact: factDefinition },
+  };
+}

@@ -1,0 +1,29 @@
+import { VERSION } from './types.ts';
+
+type Document = Record<string, unknown>;
+
+/** Each step lifts a document by one version; the validator judges the result. */
+const steps: Record<number, (document: Document) => Document> = {
+  /* Version 1 kept finished steps as plain ids in `done`, and had no theme. */
+  1: (document) => ({
+    ...document,
+    settings: { theme: 'auto', ...(document['settings'] as object) },
+    jobs: asList(document['jobs']).map(({ done, ...job }) => ({
+      ticks: asList<unknown>(done).map((stepId) => ({ stepId, at: '1970-01-01' })),
+      ...job,
+    })),
+  }),
+};
+
+function asList<T = Document>(value: unknown): T[] {
+  return Array.isArray(value) ? (value as T[]) : [];
+}
+
+/** Lifts a document of `version` to the current one; shapes are not checked here. */
+export function migrate(document: Document, version: number): Document {
+  let lifted = document;
+  for (let at = version; at < VERSION; at += 1) {
+    lifted = { ...(steps[at]?.(lifted) ?? lifted), version: at + 1 };
+  }
+  return lifted;
+}

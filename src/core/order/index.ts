@@ -1,0 +1,3 @@
+export { handsNeeded, type Hands } from './hands.ts';
+export { progress, sorted, workOrder, type Progress } from './order.ts';
+export type { Phase, Step } from './step.ts';

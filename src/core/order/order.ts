@@ -1,0 +1,62 @@
+import type { Finding } from '../findings/finding.ts';
+import type { Plan } from '../model/plan.ts';
+import type { Schools, Tick } from '../model/types.ts';
+import { stepsOf } from './steps.ts';
+import type { Phase, Step } from './step.ts';
+
+const phases: readonly Phase[] = [
+  'before',
+  'open',
+  'out',
+  'prepare',
+  'bench start',
+  'shell',
+  'in',
+  'gate',
+  'close',
+  'hand over',
+];
+
+/** The work list: every step after what it needs, phases in the order of the trade. */
+export function workOrder(plan: Plan, found: readonly Finding[], schools: Schools): Step[] {
+  return sorted(stepsOf(plan, found, schools));
+}
+
+/**
+ * Topological order, the earliest phase first among those free (Kahn).
+ * Throws when steps wait for each other in a ring: then the rules contradict themselves.
+ */
+export function sorted(steps: readonly Step[]): Step[] {
+  const left = [...steps];
+  const done = new Set<string>();
+  const result: Step[] = [];
+  while (left.length > 0) {
+    const free = left.filter((step) => step.after.every((id) => done.has(id)));
+    if (free.length === 0)
+      throw new Error(`steps wait for each other: ${left.map((s) => s.id).join(', ')}`);
+    const next = free.reduce((best, step) =>
+      phases.indexOf(step.phase) < phases.indexOf(best.phase) ? step : best,
+    );
+    result.push(next);
+    done.add(next.id);
+    left.splice(left.indexOf(next), 1);
+  }
+  return result;
+}
+
+export interface Progress {
+  done: Step[];
+  next: Step | undefined;
+  /** Minutes of hands left. */
+  minutesLeft: number;
+}
+
+export function progress(steps: readonly Step[], ticks: readonly Tick[]): Progress {
+  const passed = new Set(ticks.filter((tick) => !tick.failed).map((tick) => tick.stepId));
+  const left = steps.filter((step) => !passed.has(step.id));
+  return {
+    done: steps.filter((step) => passed.has(step.id)),
+    next: left[0],
+    minutesLeft: left.reduce((sum, step) => sum + step.minutes, 0),
+  };
+}

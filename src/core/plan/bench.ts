@@ -1,0 +1,52 @@
+import { worst, type Finding } from '../findings/finding.ts';
+import { indexOf } from '../model/lookup.ts';
+import type { Plan } from '../model/plan.ts';
+import type { Job, Shop } from '../model/types.ts';
+import { handsNeeded, progress, workOrder, type Hands, type Progress } from '../order/index.ts';
+import { sumMoney, type MoneySum } from '../units/money.ts';
+import { planOf } from './planOf.ts';
+import { runChecks, tightest } from './run.ts';
+
+/** A job as it stands on the bench: its plan, sums, work list and when hands are next needed. */
+export interface Standing {
+  job: Job;
+  plan: Plan;
+  found: Finding[];
+  tightest: Finding | undefined;
+  progress: Progress;
+  hands: Hands;
+  spent: MoneySum;
+}
+
+export function standing(shop: Shop, job: Job, now: string): Standing {
+  const plan = planOf(shop, job);
+  const found = runChecks(plan);
+  const steps = workOrder(plan, found, job.schools);
+  const due = plan.seats.flatMap((placed) =>
+    placed.state === 'comes' && placed.part.place === 'buy' ? [placed.part.due] : [],
+  );
+  return {
+    job,
+    plan,
+    found,
+    tightest: tightest(found),
+    progress: progress(steps, job.ticks),
+    hands: handsNeeded(job, due, worst(found) === 'stop', now),
+    spent: costs(shop, job, plan),
+  };
+}
+
+/** Money of a job: its machine, the parts that come, and its wants. Unpriced ones are named. */
+export function costs(shop: Shop, job: Job, plan = planOf(shop, job)): MoneySum {
+  const machine = job.machineId ? indexOf(shop).machines.get(job.machineId) : undefined;
+  return sumMoney(
+    [
+      ...(machine ? [{ label: machine.name, price: machine.price }] : []),
+      ...plan.seats
+        .filter((placed) => placed.state === 'comes')
+        .map((placed) => ({ label: placed.part.name, price: placed.part.price })),
+      ...job.wants.map((want) => ({ label: want.what, price: want.price })),
+    ],
+    shop.settings.currency,
+  );
+}

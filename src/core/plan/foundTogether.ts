@@ -1,0 +1,25 @@
+import type { Finding } from '../findings/finding.ts';
+import type { Plan } from '../model/plan.ts';
+
+/**
+ * Parts found together in one machine have already shown that they fit and join: a sum
+ * between them alone is Clear without measuring, and one that says no has a wrong figure in it.
+ * What the job asks for, watts and promises are judged all the same.
+ */
+export function foundTogether(plan: Plan, finding: Finding): Finding {
+  const judged = finding.station === 'fit' || finding.station === 'plugs' || finding.station === 'links';
+  if (!judged || finding.mark === 'clear' || finding.id.startsWith('asks-')) return finding;
+  if (finding.seats.length < 2 || plan.taken.size > 0) return finding;
+  const staying = new Set(
+    plan.seats.filter((placed) => placed.state === 'stays').map((placed) => placed.seat),
+  );
+  if (!finding.seats.every((seat) => staying.has(seat))) return finding;
+  return finding.mark === 'watch'
+    ? { ...finding, mark: 'clear', say: 'Found together in this machine.', remedies: [] }
+    : {
+        ...finding,
+        mark: 'watch',
+        say: 'They were found together in this machine, yet the sum says no: one of the figures is wrong.',
+        remedies: [],
+      };
+}

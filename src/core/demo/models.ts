@@ -59,7 +59,7 @@ export const models: Model[] = [
         watts: 210,
         amps12: 17.5,
         mainPlug: 'maker10',
-        plugs: ['cpu4'],
+        plugs: ['cpu4', 'sata'],
       }),
     },
   },

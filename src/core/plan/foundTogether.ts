@@ -7,14 +7,16 @@ import type { Plan } from '../model/plan.ts';
  * What the job asks for, watts and promises are judged all the same.
  */
 export function foundTogether(plan: Plan, finding: Finding): Finding {
-  const judged = finding.station === 'fit' || finding.station === 'plugs' || finding.station === 'links';
+  const judged =
+    finding.station === 'fit' || finding.station === 'plugs' || finding.station === 'links';
   if (!judged || finding.mark === 'clear' || finding.id.startsWith('asks-')) return finding;
   if (finding.seats.length < 2 || plan.taken.size > 0) return finding;
   const staying = new Set(
     plan.seats.filter((placed) => placed.state === 'stays').map((placed) => placed.seat),
   );
   if (!finding.seats.every((seat) => staying.has(seat))) return finding;
-  return finding.mark === 'watch'
+  const guessed = finding.terms.some((term) => term.how === 'class' || term.value === '?');
+  return finding.mark === 'watch' || guessed
     ? { ...finding, mark: 'clear', say: 'Found together in this machine.', remedies: [] }
     : {
         ...finding,

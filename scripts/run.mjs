@@ -1,0 +1,36 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, statSync } from 'node:fs';
+
+/** Runs a command with its output shown; returns its exit code. */
+export function run(command, args, options = {}) {
+  const { status } = spawnSync(command, args, { stdio: 'inherit', ...options });
+  return status ?? 1;
+}
+
+/** Runs a command and returns what it printed and its exit code. */
+export function capture(command, args, options = {}) {
+  const { status, stdout, stderr } = spawnSync(command, args, {
+    encoding: 'utf8',
+    maxBuffer: 64 << 20,
+    ...options,
+  });
+  return { status: status ?? 1, stdout: stdout ?? '', stderr: stderr ?? '' };
+}
+
+/** Installs the packages of the lockfile when they are missing or older than it. */
+export function installed() {
+  const mark = 'node_modules/.package-lock.json';
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync('package-lock.json').mtimeMs) return;
+  console.log('Installing the packages of the lockfile …');
+  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) process.exit(1);
+}
+
+/** Builds the product. */
+export function built() {
+  console.log('Building …');
+  const { status, stdout, stderr } = capture('npx', ['vite', 'build']);
+  if (status !== 0) {
+    console.error(stdout, stderr);
+    process.exit(1);
+  }
+}

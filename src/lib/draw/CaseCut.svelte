@@ -1,0 +1,264 @@
+<script lang="ts">
+  import type { Finding } from '$core/findings/finding.ts';
+  import type { Box, CaseCut } from './caseCut.ts';
+
+  interface Props {
+    cut: CaseCut;
+    /** Room for the whole drawing, px. */
+    width: number;
+    height: number;
+    /** Both sections, or the side alone. */
+    end?: boolean;
+    /** Findings of the plan: what stands over is hatched. */
+    found?: readonly Finding[];
+    chosen?: string | undefined;
+    title: string;
+    onseat?: ((seat: string) => void) | undefined;
+  }
+  const { cut, width, height, end = true, found = [], chosen, title, onseat }: Props = $props();
+
+  const GAP = 26;
+  const scale = $derived(
+    Math.min(
+      (width - (end ? GAP : 0) - 8) / (cut.side.w + (end ? cut.end.w : 0)),
+      (height - 34) / cut.side.h,
+    ),
+  );
+  const endX = $derived(cut.side.w * scale + GAP + 4);
+  const lit = $derived(new Set(found.find((finding) => finding.id === chosen)?.seats ?? []));
+  const overCard = $derived(
+    found.find(
+      (finding) => finding.id.startsWith('card-length') && finding.rest && finding.rest.hi < 0,
+    ),
+  );
+  const overCooler = $derived(
+    found.find((finding) => finding.id === 'cooler-height' && finding.rest && finding.rest.hi < 0),
+  );
+
+  function fits(box: Box, text: string, size: number): boolean {
+    return text.length * size * 0.52 < box.w * scale - 8 && box.h * scale > size + 4;
+  }
+</script>
+
+{#snippet part(box: Box, dx: number, labelled: boolean)}
+  {@const x = dx + box.x * scale}
+  {@const y = 4 + box.y * scale}
+  <g
+    class="part {box.state} {box.seat.replace(/\d/g, '')}"
+    class:open={box.open}
+    class:lit={lit.has(box.seat)}
+  >
+    <rect {x} {y} width={Math.max(1, box.w * scale)} height={Math.max(1, box.h * scale)} />
+    {#if box.state === 'comes' && box.w * scale > 14 && box.h * scale > 14}
+      <path class="come" d="M{x + 3} {y + 3}h8l-8 8z" />
+    {/if}
+    {#if labelled && fits(box, box.label, 14)}
+      <text class="name" x={x + 8} y={y + 18}>{box.label}</text>
+      {#if box.figure && box.h * scale > 36 && fits(box, box.figure, 14)}
+        <text class="figure" x={x + 8} y={y + 35}>{box.figure}</text>
+      {:else if box.figure && box.w * scale > (box.label.length + box.figure.length) * 8 + 20}
+        <text class="figure" x={x + 14 + box.label.length * 7.4} y={y + 18}>{box.figure}</text>
+      {/if}
+    {/if}
+  </g>
+{/snippet}
+
+<svg class="cut" {width} height={cut.side.h * scale + 34} role="img" aria-label={title}>
+  <defs>
+    <pattern
+      id="hatch"
+      width="7"
+      height="7"
+      patternUnits="userSpaceOnUse"
+      patternTransform="rotate(45)"
+    >
+      <path d="M0 0v7" class="hatch-line" />
+    </pattern>
+  </defs>
+  <rect
+    class="shell"
+    class:open={!cut.outside.known}
+    x="4"
+    y="4"
+    width={cut.side.w * scale}
+    height={cut.side.h * scale}
+  />
+  {#if cut.cardWall && cut.cardWall.cage > 0}
+    <rect
+      class="cage"
+      class:lit={lit.has('case') && chosen?.startsWith('card-length')}
+      x={4 + cut.cardWall.x * scale}
+      y={4 + cut.cardWall.y * scale}
+      width={Math.min(cut.side.w - cut.cardWall.x, cut.cardWall.cage + 40) * scale}
+      height={Math.min(cut.cardWall.h, cut.side.h - cut.cardWall.y - 4) * scale}
+    />
+    <text
+      class="name"
+      x={10 + cut.cardWall.x * scale}
+      y={4 + (cut.cardWall.y + Math.min(cut.cardWall.h, cut.side.h - cut.cardWall.y) - 12) * scale}
+      >cage</text
+    >
+  {/if}
+  {#each cut.side.boxes as box (box.seat)}
+    {#if onseat}
+      <!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (each seat is also a row below) -->
+      <g class="click" onclick={() => onseat(box.seat)}>{@render part(box, 4, true)}</g>
+    {:else}
+      {@render part(box, 4, true)}
+    {/if}
+  {/each}
+  {#if overCard?.rest && cut.cardWall}
+    {@const box = cut.side.boxes.find((each) => each.seat.startsWith('card'))}
+    {#if box}
+      <rect
+        class="over"
+        x={4 + (box.w + overCard.rest.hi) * scale}
+        y={4 + box.y * scale}
+        width={-overCard.rest.hi * scale}
+        height={box.h * scale}
+      />
+      <text class="over-text figure" x={10 + box.w * scale} y={2 + (box.y + box.h / 2) * scale + 6}
+        >{Math.ceil(-overCard.rest.hi)} over</text
+      >
+    {/if}
+  {/if}
+  {#if cut.cardWall}
+    {@const y = cut.side.h * scale + 16}
+    <path
+      class="dim"
+      d="M4 {y}H{4 + cut.cardWall.x * scale}M4 {y - 5}v10M{4 + cut.cardWall.x * scale} {y - 5}v10"
+    />
+    <text class="dim-text figure" x={4 + (cut.cardWall.x * scale) / 2} y={y + 15}
+      >room for a card {Math.round(cut.cardWall.x)}</text
+    >
+  {/if}
+  {#if end}
+    <rect
+      class="shell"
+      class:open={!cut.outside.known}
+      x={endX}
+      y="4"
+      width={cut.end.w * scale}
+      height={cut.end.h * scale}
+    />
+    {#each cut.end.boxes as box (box.seat)}
+      {@render part(box, endX, true)}
+      {@const spare = cut.end.w - box.x - box.w}
+      {@const y = 4 + (box.y + box.h / 2) * scale}
+      {#if spare < 0}
+        <rect
+          class="over"
+          x={endX + cut.end.w * scale}
+          y={4 + box.y * scale}
+          width={-spare * scale}
+          height={box.h * scale}
+        />
+      {:else if spare > 4 && !box.open}
+        <path class="dim" d="M{endX + (box.x + box.w) * scale} {y}H{endX + cut.end.w * scale}" />
+        {#if spare * scale > 24}
+          <text class="dim-text figure" x={endX + (box.x + box.w + spare / 2) * scale} y={y - 4}
+            >{Math.round(spare)}</text
+          >
+        {/if}
+      {/if}
+    {/each}
+    {#if overCooler}<text class="over-text figure" x={endX} y={cut.end.h * scale + 20}
+        >lid {Math.ceil(-(overCooler.rest?.hi ?? 0))} open</text
+      >{:else}<text class="dim-text figure start" x={endX} y={cut.end.h * scale + 31}
+        >from the front</text
+      >{/if}
+  {/if}
+</svg>
+
+<style>
+  .cut {
+    display: block;
+    max-width: 100%;
+    overflow: visible;
+  }
+  .shell {
+    fill: var(--shell);
+    stroke: var(--ink);
+    stroke-width: 3;
+  }
+  .shell.open {
+    stroke-dasharray: 9 5;
+    stroke-width: 2;
+  }
+  .part rect {
+    fill: var(--part-stays);
+    stroke: var(--ink);
+    stroke-width: 1.2;
+  }
+  .part.comes rect {
+    fill: var(--part-comes);
+    stroke-width: 2;
+  }
+  .part.goes rect {
+    fill: var(--part-goes);
+    stroke-dasharray: 2 3;
+  }
+  .part.open rect {
+    stroke-dasharray: 6 4;
+  }
+  .part.lit rect {
+    stroke: var(--accent);
+    stroke-width: 3;
+  }
+  .come {
+    fill: var(--ink);
+  }
+  .click {
+    cursor: pointer;
+  }
+  .click:hover rect {
+    stroke: var(--accent);
+  }
+  .cage {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+    stroke-dasharray: 8 5;
+  }
+  .cage.lit {
+    stroke: var(--accent-ink);
+  }
+  .name {
+    font: 600 15px var(--face-head);
+    fill: var(--ink);
+  }
+  text.figure {
+    font-size: 13.5px;
+    fill: var(--ink);
+  }
+  .over {
+    fill: url(#hatch);
+    stroke: var(--stop);
+    stroke-width: 2;
+  }
+  .hatch-line {
+    stroke: var(--stop);
+    stroke-width: 3;
+  }
+  text.over-text {
+    fill: var(--stop);
+    font-weight: 700;
+    font-size: 15px;
+    paint-order: stroke;
+    stroke: var(--tape);
+    stroke-width: 5px;
+  }
+  .dim {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 1.2;
+  }
+  text.dim-text {
+    text-anchor: middle;
+    fill: var(--ink-soft);
+    font-size: 13px;
+  }
+  text.start {
+    text-anchor: start;
+  }
+</style>

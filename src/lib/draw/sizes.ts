@@ -1,0 +1,35 @@
+import { numberOf, textOf } from '$core/model/lookup.ts';
+import type { Part, Shop } from '$core/model/types.ts';
+
+/** Outside of a shell in mm; `known` is false where it is only what its class usually measures. */
+export interface Outside {
+  w: number;
+  h: number;
+  d: number;
+  known: boolean;
+  class: string;
+}
+
+const usual: Record<string, [number, number, number]> = {
+  tower: [190, 430, 440],
+  'low tower': [175, 360, 360],
+  slim: [95, 290, 293],
+  micro: [178, 36, 182],
+  'odd shell': [220, 200, 300],
+};
+
+export function outsideOf(shop: Shop, shell: Part): Outside {
+  const name = textOf(shop, shell, 'class')?.text ?? 'low tower';
+  const [w, h, d] = usual[name] ?? [175, 360, 360];
+  const at = (key: string) => numberOf(shop, shell, key);
+  const [width, height, depth] = [at('outerWidth'), at('outerHeight'), at('outerDepth')];
+  return {
+    w: width ? width.hi : w,
+    h: height ? height.hi : h,
+    d: depth ? depth.hi : d,
+    known: Boolean(width && height && depth),
+    class: name,
+  };
+}
+
+export const litres = (outside: Outside): number => (outside.w * outside.h * outside.d) / 1e6;

@@ -1,0 +1,159 @@
+<script lang="ts">
+  import { property } from '$core/model/properties.ts';
+  import { setFact } from '$core/edits/edits.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
+  import type { Question } from '$core/plan/questions.ts';
+  import { answerYesNo, measureInto, nextQuestion, questionKey } from './act.ts';
+
+  interface Props {
+    view: JobView;
+    /** Only those that decide one of these findings. */
+    only?: ReadonlySet<string> | undefined;
+  }
+  const { view, only }: Props = $props();
+  const list = $derived(
+    view.questions.filter((question) => !only || question.decides.some((id) => only.has(id))),
+  );
+  const seconds = $derived(list.reduce((sum, question) => sum + question.seconds, 0));
+  const saves = $derived(list.reduce((sum, question) => sum + question.savesMinutes, 0));
+  let open = $state(false);
+  const showing = $derived(
+    open || list.some((question) => questionKey(question) === look.measuring),
+  );
+  const time = (s: number) => (s < 90 ? `${s} s` : `${Math.round(s / 60)} min`);
+
+  function choose(question: Question, text: string): void {
+    const { input, part } = question;
+    if (text === '') return;
+    bench.edit(
+      question.property.label,
+      setFact(
+        input.partId,
+        input.key,
+        { text, how: 'said', at: bench.now },
+        part.modelId !== undefined,
+      ),
+    );
+  }
+</script>
+
+{#if list.length > 0}
+  <section aria-label="Not measured">
+    <button class="fold" aria-expanded={showing} onclick={() => (open = !open)}>
+      {list.length} not measured, {time(seconds)} at the bench{saves >= 1
+        ? `, may save ${Math.round(saves)} min`
+        : ''}
+    </button>
+    {#if showing}
+      <ol>
+        {#each list as question (questionKey(question))}
+          {@const listed = property(question.part.kind, question.input.key)}
+          <li class:lit={look.measuring === questionKey(question)}>
+            <p>{question.ask}</p>
+            <small
+              >{time(question.seconds)}{question.savesMinutes >= 1
+                ? `, may save ${Math.round(question.savesMinutes)} min`
+                : ''}</small
+            >
+            {#if question.yesNo}
+              <span class="answers">
+                <button onclick={() => answerYesNo(question, true)}>Yes</button>
+                <button onclick={() => answerYesNo(question, false)}>No</button>
+                <MeasureField
+                  compact
+                  open
+                  label={question.property.label}
+                  unit={question.property.measure}
+                  lengths={bench.shop.settings.unit}
+                  value={question.known}
+                  most={question.property.most}
+                  onmeasure={(value) => measureInto(question, { lo: value, hi: value })}
+                  onnext={() => nextQuestion(view)}
+                />
+              </span>
+            {:else if listed?.options && listed.measure === 'text'}
+              <select
+                aria-label={question.ask}
+                onchange={(event) => choose(question, event.currentTarget.value)}
+              >
+                <option value="">not known</option>
+                {#each listed.options as option (option)}<option>{option}</option>{/each}
+              </select>
+            {:else if listed && listed.measure !== 'list' && listed.measure !== 'text'}
+              <MeasureField
+                compact
+                open
+                label={question.property.label}
+                unit={question.property.measure === 'count' ? '' : question.property.measure}
+                lengths={bench.shop.settings.unit}
+                value={question.known}
+                most={question.property.most}
+                onmeasure={(value) => measureInto(question, { lo: value, hi: value })}
+                onnext={() => nextQuestion(view)}
+              />
+            {/if}
+          </li>
+        {/each}
+      </ol>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  .fold {
+    width: 100%;
+    min-height: var(--target);
+    padding: 8px 14px 8px 19px;
+    border: 0;
+    border-bottom: 1px dashed var(--line);
+    background: none;
+    text-align: left;
+    font-size: 15px;
+    color: var(--ink-soft);
+    text-decoration: underline dotted;
+    text-underline-offset: 4px;
+  }
+  ol {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  li {
+    padding: 8px 14px;
+    border-left: 5px solid transparent;
+    border-bottom: 1px dashed var(--line);
+    font-size: 15px;
+  }
+  .lit {
+    background: var(--tape-lit);
+    border-left-color: var(--accent);
+  }
+  small {
+    color: var(--ink-soft);
+  }
+  .answers {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    margin-top: 4px;
+  }
+  .answers button {
+    min-width: 48px;
+    min-height: 40px;
+    border: 1.5px solid var(--ink);
+    background: var(--tape);
+    font: 600 15px var(--face-head);
+  }
+  select {
+    display: block;
+    width: 100%;
+    height: 40px;
+    margin-top: 4px;
+    background: var(--tape);
+    border: 0;
+    border-bottom: 2px dashed var(--watch);
+  }
+</style>

@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { quickSum } from '$core/quick/sums.ts';
+  import type { Job } from '$core/model/types.ts';
+  import { editJob } from '$core/edits/edits.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { keepSum } from './act.ts';
+
+  interface Props {
+    /** The job to keep sums with, if one is open. */
+    job: Job | undefined;
+  }
+  const { job }: Props = $props();
+  const kept = $derived(
+    (job?.sums ?? []).map((sum) => ({
+      text: sum.text,
+      sum: quickSum(sum.text, bench.shop.settings.unit),
+    })),
+  );
+  const jobs = $derived(bench.shop.jobs.filter((each) => !each.handedOver));
+
+  function drop(at: number): void {
+    if (job)
+      bench.edit(
+        'kept sum dropped',
+        editJob(job.id, { sums: job.sums.filter((_, i) => i !== at) }),
+      );
+  }
+</script>
+
+{#if look.quick.length > 0 || kept.length > 0}
+  <ul aria-label="Quick sums">
+    {#each look.quick as sum (sum)}
+      <li>
+        <p class="figure line"><Mark mark={sum.finding.mark} size={16} /> {sum.text}</p>
+        <p class="answer figure">
+          = {sum.finding.rest
+            ? `${sum.finding.restLabel} ${Math.abs(Math.round(sum.finding.rest.lo * 10) / 10)} ${sum.finding.unit}`
+            : sum.finding.restLabel}
+        </p>
+        {#if job}
+          <button onclick={() => keepSum(job.id, sum.text)}>Keep with {job.id}</button>
+        {:else}
+          <label>
+            <span class="visually-hidden">Keep {sum.text} with a job</span>
+            <select onchange={(event) => keepSum(event.currentTarget.value, sum.text)}>
+              <option value="">Keep with …</option>
+              {#each jobs as each (each.id)}<option value={each.id}>{each.id} · {each.name}</option
+                >{/each}
+            </select>
+          </label>
+        {/if}
+      </li>
+    {/each}
+    {#each kept as one, i (i)}
+      <li>
+        <p class="figure line">
+          {#if one.sum}<Mark mark={one.sum.finding.mark} size={16} />{/if}
+          {one.text}
+        </p>
+        <p class="answer figure">= {one.sum?.say ?? 'not understood'}</p>
+        <button onclick={() => drop(i)} aria-label="Drop {one.text}">Drop</button>
+      </li>
+    {/each}
+  </ul>
+{/if}
+
+<style>
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 0 8px;
+    padding: 8px 14px 8px 19px;
+    border-bottom: 1px dashed var(--line);
+    font-size: 15px;
+  }
+  .line {
+    grid-column: 1 / -1;
+    display: flex;
+    gap: 6px;
+    align-items: center;
+  }
+  .answer {
+    font-weight: 700;
+  }
+  button,
+  select {
+    border: 0;
+    background: none;
+    color: var(--ink-soft);
+    text-decoration: underline;
+    font-size: 14px;
+    max-width: 130px;
+  }
+</style>

@@ -1,0 +1,164 @@
+import { goto } from '$app/navigation';
+import { resolve } from '$app/paths';
+import { addJob, editJob, nextNumber, putPart, setFact, tickStep } from '$core/edits/edits.ts';
+import { freeSeat, kindOfSeat, seatName } from '$core/model/seats.ts';
+import { answered, type Question } from '$core/plan/questions.ts';
+import type { Understood, Word } from '$core/quick/quick.ts';
+import { progress } from '$core/order/index.ts';
+import { bench } from '$lib/shop/bench.svelte.ts';
+import type { JobView } from '$lib/shop/jobView.svelte.ts';
+import { look } from '$lib/shop/look.svelte.ts';
+import { toast } from '$lib/shop/toasts.svelte.ts';
+
+/** Does what the entry line understood. Returns false when there was nothing to do. */
+export function act(understood: Understood, view: JobView | undefined): boolean {
+  switch (understood.kind) {
+    case 'sum':
+      look.quick = [{ text: understood.text, finding: understood.finding }, ...look.quick].slice(
+        0,
+        20,
+      );
+      return true;
+    case 'job':
+      void goto(resolve('/job/[id]/[station]', { id: understood.jobId, station: 'take-in' }));
+      return true;
+    case 'newJob':
+      startJob(understood.name, understood.becomes);
+      return true;
+    case 'part':
+      return putScanned(understood.partId, view);
+    case 'measure':
+      return measureLit({ lo: understood.mm, hi: understood.mm }, view);
+    case 'word':
+      return sayWord(understood.word, view);
+    case 'find':
+      return understood.parts.length > 0;
+    case 'nothing':
+      return false;
+  }
+}
+
+/** A new job needs a name; what it should become may follow. */
+export function startJob(name: string, becomes: string): void {
+  const id = nextNumber(bench.shop);
+  bench.edit(`new job ${id}`, addJob(id, name, becomes));
+  void goto(resolve('/job/[id]/[station]', { id, station: 'take-in' }));
+}
+
+/** Where a scanned part would go in this job: the lit seat if it takes its kind, else the next free one. */
+export function seatFor(partId: string, view: JobView | undefined): string | undefined {
+  const part = bench.shop.parts.find((each) => each.id === partId);
+  if (!part || !view?.plan) return undefined;
+  if (look.seat && kindOfSeat(look.seat) === part.kind) return look.seat;
+  return freeSeat(
+    part.kind,
+    view.plan.seats.map((placed) => placed.seat),
+  );
+}
+
+function putScanned(partId: string, view: JobView | undefined): boolean {
+  const seat = seatFor(partId, view);
+  if (!seat || !view?.job) {
+    toast('Open a job first: a scanned part goes into its plan.');
+    return false;
+  }
+  bench.edit(`${partId} as ${seatName(seat)}`, putPart(view.job.id, seat, partId));
+  toast(`${partId} is planned as ${seatName(seat)}.`);
+  return true;
+}
+
+export const questionKey = (question: Question) => `${question.input.partId} ${question.input.key}`;
+
+export function litQuestion(view: JobView | undefined): Question | undefined {
+  return view?.questions.find((question) => questionKey(question) === look.measuring);
+}
+
+/** Writes the figure as measured and moves the light to the next question. */
+export function measureLit(value: { lo: number; hi: number }, view: JobView | undefined): boolean {
+  const question = litQuestion(view);
+  if (!question) return false;
+  measureInto(question, value);
+  nextQuestion(view);
+  return true;
+}
+
+export function measureInto(question: Question, value: { lo: number; hi: number }): void {
+  const { input, property, part } = question;
+  bench.edit(
+    `${property.label} of ${part.name}`,
+    setFact(
+      input.partId,
+      input.key,
+      { ...value, how: 'measured', at: bench.now },
+      part.modelId !== undefined,
+    ),
+  );
+}
+
+export function nextQuestion(view: JobView | undefined): void {
+  const list = view?.questions ?? [];
+  const at = list.findIndex((question) => questionKey(question) === look.measuring);
+  const next = list[at + 1] ?? list[0];
+  look.measuring = next ? questionKey(next) : undefined;
+}
+
+export function answerYesNo(question: Question, yes: boolean): void {
+  if (!question.yesNo || !question.known) return;
+  measureInto(question, answered(question.known, question.yesNo.below, yes));
+}
+
+function sayWord(word: Word, view: JobView | undefined): boolean {
+  const question = litQuestion(view);
+  switch (word) {
+    case 'undo':
+      void undo();
+      return true;
+    case 'redo':
+      void bench.redo();
+      return true;
+    case 'next':
+    case 'not measured':
+      nextQuestion(view);
+      return true;
+    case 'yes':
+    case 'no':
+      if (!question?.yesNo) {
+        toast('No question is lit that yes or no answers.');
+        return false;
+      }
+      answerYesNo(question, word === 'yes');
+      nextQuestion(view);
+      return true;
+    case 'done':
+      return tickNext(view);
+  }
+}
+
+/** A quick sum printed last is torn off first; then the shop's own steps. */
+export async function undo(): Promise<void> {
+  if (look.quick.length > 0) {
+    look.quick = look.quick.slice(1);
+    toast('Torn off the tape.');
+    return;
+  }
+  await bench.undo();
+}
+
+function tickNext(view: JobView | undefined): boolean {
+  if (!view?.job) return false;
+  const next = progress(view.steps, view.job.ticks).next;
+  if (!next) return false;
+  bench.edit(`done: ${next.title}`, tickStep(view.job.id, { stepId: next.id, at: bench.now }));
+  toast(`Done: ${next.title}`);
+  return true;
+}
+
+export function keepSum(jobId: string, text: string): void {
+  const job = bench.shop.jobs.find((each) => each.id === jobId);
+  if (!job) return;
+  bench.edit(
+    `sum kept with ${jobId}`,
+    editJob(jobId, { sums: [...job.sums, { text, at: bench.now }] }),
+  );
+  look.quick = look.quick.filter((sum) => sum.text !== text);
+}

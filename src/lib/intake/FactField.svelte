@@ -1,0 +1,98 @@
+<script lang="ts">
+  import { isList, isNumber, isText, type Fact } from '$core/model/fact.ts';
+  import type { Property } from '$core/model/properties.ts';
+  import type { Range } from '$core/units/range.ts';
+  import { plugName } from '$core/standards/plugs.ts';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
+
+  interface Props {
+    property: Property;
+    fact: Fact | undefined;
+    /** What its class usually is, shown pencilled. */
+    usual?: Range | undefined;
+    lengths: 'mm' | 'in';
+    onfact: (fact: Fact | undefined) => void;
+  }
+  const { property, fact, usual, lengths, onfact }: Props = $props();
+  const id = $props.id();
+  const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
+  const name = (option: string) => (/plug/i.test(property.key) ? plugName(option) : option);
+
+  function words(text: string): void {
+    const items = text.split(/[,\s]+/).filter(Boolean);
+    onfact(items.length > 0 ? { items, how: 'said' } : undefined);
+  }
+</script>
+
+{#if property.measure === 'text'}
+  <label for={id}>
+    {property.label}
+    {#if property.options}
+      <select
+        {id}
+        value={isText(fact) ? fact.text : ''}
+        onchange={(event) =>
+          onfact(
+            event.currentTarget.value
+              ? { text: event.currentTarget.value, how: 'said' }
+              : undefined,
+          )}
+      >
+        <option value="">not known</option>
+        {#each property.options as option (option)}<option value={option}>{name(option)}</option
+          >{/each}
+      </select>
+    {:else}
+      <input
+        {id}
+        value={isText(fact) ? fact.text : ''}
+        maxlength="200"
+        oninput={(event) =>
+          onfact(
+            event.currentTarget.value
+              ? { text: event.currentTarget.value, how: 'said' }
+              : undefined,
+          )}
+      />
+    {/if}
+  </label>
+{:else if property.measure === 'list'}
+  <label for={id}>
+    {property.label}
+    <input
+      {id}
+      value={isList(fact) ? fact.items.join(' ') : ''}
+      maxlength="400"
+      placeholder={property.options?.slice(0, 3).join(' ') ?? ''}
+      oninput={(event) => words(event.currentTarget.value)}
+    />
+  </label>
+{:else}
+  <MeasureField
+    label={property.label}
+    unit={property.measure === 'count' ? '' : property.measure}
+    {lengths}
+    value={isNumber(fact) ? fact : usual}
+    open={!isNumber(fact)}
+    most={property.most}
+    onmeasure={(value) => onfact({ lo: value, hi: value, how })}
+  />
+{/if}
+
+<style>
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input,
+  select {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+    min-width: 0;
+  }
+</style>

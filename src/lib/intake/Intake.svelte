@@ -1,0 +1,279 @@
+<script lang="ts">
+  import { IntakeError, type Inventory } from '$core/intake/inventory.ts';
+  import { byHand } from '$core/intake/byHand.ts';
+  import { cimCommand } from '$core/intake/cim.ts';
+  import { mergeInventories } from '$core/intake/merge.ts';
+  import { readInventories } from '$core/intake/read.ts';
+  import { caseClasses } from '$core/model/properties.ts';
+  import { boardFormats } from '$core/standards/boards.ts';
+  import { takeIn } from '$core/edits/edits.ts';
+  import { indexOf } from '$core/model/lookup.ts';
+  import type { Job } from '$core/model/types.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+
+  interface Props {
+    job: Job;
+    dialog?: boolean;
+    onclose?: () => void;
+  }
+  const { job, dialog = false, onclose }: Props = $props();
+
+  let text = $state('');
+  let faults = $state<string[]>([]);
+  let over = $state(false);
+  let name = $state('');
+  let shell = $state('');
+  let format = $state('');
+  const machineId = $derived(
+    job.machineId ??
+      (indexOf(bench.shop).machines.has(`M${job.id}`) ? `M${job.id}x` : `M${job.id}`),
+  );
+
+  const commands = [
+    ['dmidecode', 'sudo dmidecode'],
+    ['lshw', 'sudo lshw -json'],
+    ['lscpu', 'lscpu -J'],
+    ['lsblk', 'lsblk -J -o NAME,SIZE,TYPE,MODEL,TRAN,RM'],
+    ['the common desktop system', cimCommand],
+  ] as const;
+
+  function read(pieces: { from: string; text: string }[]): void {
+    faults = [];
+    const inventories: Inventory[] = [];
+    for (const piece of pieces) {
+      try {
+        inventories.push(...readInventories(piece.text));
+      } catch (error) {
+        if (!(error instanceof IntakeError)) throw error;
+        faults.push(`${piece.from}: ${error.message}`);
+      }
+    }
+    if (inventories.length > 0) store(mergeInventories(inventories));
+  }
+
+  function store(inventory: Inventory): void {
+    bench.edit(`taken in from ${inventory.tool}`, takeIn(machineId, inventory, bench.now, job.id));
+    toast(`${inventory.parts.length} parts taken in from ${inventory.tool}.`);
+    for (const note of inventory.ignored) toast(`Not believed: ${note}`);
+    if (faults.length === 0) {
+      text = '';
+      onclose?.();
+    }
+  }
+
+  async function files(list: FileList | null | undefined): Promise<void> {
+    const pieces = await Promise.all(
+      [...(list ?? [])].map(async (file) => ({
+        from: file.name,
+        text: file.size > 5_000_000 ? 'x'.repeat(5_000_001) : decode(await file.arrayBuffer()),
+      })),
+    );
+    if (pieces.length > 0) read(pieces);
+  }
+
+  /** Redirected output of the common desktop system's shell is UTF-16. */
+  function decode(buffer: ArrayBuffer): string {
+    const bytes = new Uint8Array(buffer);
+    const utf16 = bytes[0] === 0xff && bytes[1] === 0xfe;
+    return new TextDecoder(utf16 ? 'utf-16le' : 'utf-8').decode(buffer);
+  }
+
+  function hand(): void {
+    if (!shell) {
+      faults = ['Say at least what sort of shell it is.'];
+      return;
+    }
+    faults = [];
+    store(byHand({ name: name.trim() || job.name, shell, boardFormat: format || undefined }));
+  }
+
+  async function copy(command: string): Promise<void> {
+    try {
+      await navigator.clipboard.writeText(command);
+      toast('Copied.');
+    } catch {
+      toast('The browser did not let it be copied: select the line and copy it by hand.', 'stop');
+    }
+  }
+</script>
+
+{#snippet body()}
+  <div
+    class="drop"
+    class:over
+    role="group"
+    aria-label="Inventory"
+    ondragover={(event) => {
+      event.preventDefault();
+      over = true;
+    }}
+    ondragleave={() => (over = false)}
+    ondrop={(event) => {
+      event.preventDefault();
+      over = false;
+      void files(event.dataTransfer?.files);
+    }}
+  >
+    <h2>It still starts</h2>
+    <p>
+      Run one or more of these on it. Drop the files here, several at once, or paste what they
+      print.
+    </p>
+    <ul>
+      {#each commands as [label, command] (label)}
+        <li>
+          <span>{label}</span><code>{command}</code>
+          <button onclick={() => copy(command)}>Copy</button>
+        </li>
+      {/each}
+    </ul>
+    <textarea
+      bind:value={text}
+      rows="4"
+      spellcheck="false"
+      aria-label="Paste the inventory here"
+      placeholder="paste here"
+      onpaste={(event) => {
+        const pasted = event.clipboardData?.getData('text') ?? '';
+        if (text === '' && pasted.length > 40) {
+          event.preventDefault();
+          text = pasted.slice(0, 20_000);
+          read([{ from: 'paste', text: pasted }]);
+        }
+      }}></textarea>
+    <p class="row">
+      <Button next onclick={() => read([{ from: 'paste', text }])} disabled={text.trim() === ''}
+        >Read it</Button
+      >
+      <label class="pick">
+        Pick files
+        <input type="file" multiple onchange={(event) => void files(event.currentTarget.files)} />
+      </label>
+    </p>
+    {#each faults as fault (fault)}<p class="fault" role="alert">
+        {fault} What was taken in before is kept.
+      </p>{/each}
+  </div>
+  <div class="hand">
+    <h2>It does not start</h2>
+    <p>Say what you see; the rest is what its class usually measures, until you measure it.</p>
+    <p class="row">
+      <label>What was it?<input bind:value={name} maxlength="120" placeholder={job.name} /></label>
+      <label>
+        Shell
+        <select bind:value={shell}>
+          <option value="">choose</option>
+          {#each caseClasses as each (each)}<option>{each}</option>{/each}
+        </select>
+      </label>
+      <label>
+        Board
+        <select bind:value={format}>
+          <option value="">not known</option>
+          {#each boardFormats as each (each.name)}<option>{each.name}</option>{/each}
+          <option>maker's own</option>
+        </select>
+      </label>
+      <Button onclick={hand}>Take it in by hand</Button>
+    </p>
+  </div>
+{/snippet}
+
+{#if dialog}
+  <Dialog title="Take in more" wide onclose={() => onclose?.()}>{@render body()}</Dialog>
+{:else}
+  {@render body()}
+{/if}
+
+<style>
+  .drop {
+    padding: 14px 18px;
+    border: 3px dashed var(--line);
+  }
+  .over {
+    border-color: var(--accent);
+    background: var(--tape-lit);
+  }
+  ul {
+    list-style: none;
+    margin: 8px 0;
+    padding: 0;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 104px 1fr auto;
+    gap: 10px;
+    align-items: center;
+    font-size: 14.5px;
+  }
+  code {
+    overflow-x: auto;
+    padding: 6px 8px;
+    background: var(--paper-deep);
+    font: 14px var(--face-figure);
+    white-space: nowrap;
+    max-width: 100%;
+    min-width: 0;
+  }
+  li button {
+    min-height: 36px;
+    border: 1px solid var(--line);
+    background: none;
+    font: 500 15px var(--face-head);
+  }
+  textarea {
+    width: 100%;
+    padding: 8px;
+    border: 1.5px solid var(--ink);
+    background: var(--tape);
+    font: 14px var(--face-figure);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px 16px;
+    align-items: flex-end;
+    margin-top: 8px;
+  }
+  .pick {
+    position: relative;
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    text-decoration: underline;
+    font: 600 16px var(--face-head);
+  }
+  .pick input {
+    position: absolute;
+    inset: 0;
+    opacity: 0;
+  }
+  .pick:focus-within {
+    outline: 3px solid var(--accent);
+  }
+  .hand {
+    margin-top: 16px;
+  }
+  .hand label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .hand input,
+  .hand select {
+    height: var(--target);
+    min-width: 130px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+  }
+  .fault {
+    margin-top: 8px;
+    color: var(--stop);
+  }
+</style>

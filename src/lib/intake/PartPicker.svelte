@@ -1,0 +1,264 @@
+<script lang="ts">
+  import { addPart, nextPartId } from '$core/edits/edits.ts';
+  import type { Fact, Facts } from '$core/model/fact.ts';
+  import { indexOf, standingOf } from '$core/model/lookup.ts';
+  import { properties } from '$core/model/properties.ts';
+  import { kindName, kindOfSeat, seatName } from '$core/model/seats.ts';
+  import type { Job, Part } from '$core/model/types.ts';
+  import { candidates } from '$core/plan/remedies.ts';
+  import { planOf } from '$core/plan/planOf.ts';
+  import { runChecks, tightest } from '$core/plan/run.ts';
+  import { formatMoney, parseMoney } from '$core/units/money.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import Gap from '$lib/ui/Gap.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { show } from '$lib/ui/figures.ts';
+  import FactField from './FactField.svelte';
+
+  interface Props {
+    job: Job;
+    seat: string;
+    onpick: (partId: string | null) => void;
+    onclose: () => void;
+  }
+  const { job, seat, onpick, onclose }: Props = $props();
+  const kind = $derived(kindOfSeat(seat) ?? 'small');
+  const had = $derived(planOf(bench.shop, job).seats.some((placed) => placed.seat === seat));
+  let query = $state('');
+  let typing = $state(false);
+  let name = $state('');
+  let price = $state('');
+  let place = $state<'shelf' | 'buy'>('shelf');
+  let facts = $state.raw<Facts>({});
+  let fault = $state('');
+
+  /** Each candidate with the tightest of its own sums in this plan. */
+  const list = $derived(
+    candidates(bench.shop, job, seat)
+      .filter((part) => `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()))
+      .map((part) => {
+        const changes = [
+          ...job.changes.filter((change) => change.seat !== seat),
+          { seat, partId: part.id },
+        ];
+        const found = runChecks(planOf(bench.shop, { ...job, changes }));
+        return { part, tight: tightest(found.filter((finding) => finding.seats.includes(seat))) };
+      }),
+  );
+
+  const asked = $derived(properties[kind]);
+
+  function where(part: Part): string {
+    const home = indexOf(bench.shop).homeOf.get(part.id);
+    if (home) return `donor ${home.id}, ${home.name}`;
+    return part.place === 'buy' ? 'to buy' : `shelf ${part.where ?? ''}`.trim();
+  }
+
+  function setKey(key: string, fact: Fact | undefined): void {
+    const next = { ...facts };
+    if (fact) next[key] = fact;
+    else delete next[key];
+    facts = next;
+  }
+
+  function addTyped(): void {
+    const money = price.trim() === '' ? undefined : parseMoney(price, bench.shop.settings.currency);
+    if (price.trim() !== '' && !money) {
+      fault = 'The price is no amount: 12 or 12.50.';
+      return;
+    }
+    const id = nextPartId(bench.shop, 'P');
+    bench.edit(
+      `${name || kindName(kind)} added`,
+      addPart({
+        id,
+        kind,
+        name: name.trim() || kindName(kind),
+        facts,
+        place,
+        ...(money ? { price: money } : {}),
+      }),
+    );
+    onpick(id);
+  }
+</script>
+
+<Dialog title="{seatName(seat)}: what goes in?" wide {onclose}>
+  {#if typing}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        addTyped();
+      }}
+    >
+      <p class="soft">
+        Only the figures that matter. What is left empty is what its class usually measures.
+      </p>
+      <div class="fields">
+        <label>Name<input bind:value={name} maxlength="120" placeholder={kindName(kind)} /></label>
+        <label
+          >Price<input
+            bind:value={price}
+            inputmode="decimal"
+            placeholder="?"
+            maxlength="12"
+          /></label
+        >
+        <label>
+          Where is it?
+          <select bind:value={place}
+            ><option value="shelf">on the shelf</option><option value="buy">to buy</option></select
+          >
+        </label>
+        {#each asked as property (property.key)}
+          <FactField
+            {property}
+            fact={facts[property.key]}
+            lengths={bench.shop.settings.unit}
+            onfact={(fact) => setKey(property.key, fact)}
+          />
+        {/each}
+      </div>
+      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <p class="row">
+        <Button next type="submit">Put it in</Button>
+        <Button quiet onclick={() => (typing = false)}>Back to the shelf</Button>
+      </p>
+    </form>
+  {:else}
+    <p class="row">
+      <input
+        class="search"
+        bind:value={query}
+        placeholder="tag or name"
+        aria-label="Search the shelf"
+      />
+      <Button onclick={() => (typing = true)}>Type one in</Button>
+      {#if had}<Button onclick={() => onpick(null)}>Leave it empty</Button>{/if}
+    </p>
+    <ul>
+      {#each list as { part, tight } (part.id)}
+        {@const standing = standingOf(bench.shop, part)}
+        <li>
+          <button onclick={() => onpick(part.id)}>
+            <b class="figure">{part.id}</b>
+            <span class="name"
+              >{part.name}<small
+                >{where(part)}, {standing.condition}{part.price
+                  ? `, ${formatMoney(part.price)}`
+                  : ''}</small
+              ></span
+            >
+            <span class="gap">
+              {#if tight}
+                <Mark mark={tight.mark} size={16} />
+                {#if tight.rest}
+                  <Gap finding={tight} width={110} />
+                  <span class="figure"
+                    >{show(tight.rest, tight.unit, bench.shop.settings.unit)} {tight.unit}</span
+                  >
+                {/if}
+                <small>{tight.title}</small>
+              {:else}<small>no sums</small>{/if}
+            </span>
+          </button>
+        </li>
+      {:else}
+        <li class="none">No free {kindName(kind)} on the shelf or in a donor. Type one in.</li>
+      {/each}
+    </ul>
+  {/if}
+</Dialog>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    margin: 6px 0;
+  }
+  .search {
+    flex: 1;
+  }
+  input,
+  select {
+    height: var(--target);
+    width: 100%;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+  }
+  .search {
+    width: auto;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    max-height: 58vh;
+    overflow-y: auto;
+  }
+  li button {
+    display: grid;
+    grid-template-columns: 76px minmax(0, 1fr) 330px;
+    gap: 10px;
+    align-items: center;
+    width: 100%;
+    min-height: 50px;
+    padding: 4px 8px;
+    border: 0;
+    border-bottom: 1px solid var(--line);
+    background: none;
+    text-align: left;
+  }
+  li button:hover,
+  li button:focus-visible {
+    background: var(--tape-lit);
+  }
+  .name small {
+    display: block;
+  }
+  small {
+    color: var(--ink-soft);
+    font-size: 13.5px;
+  }
+  .gap {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    font-size: 14px;
+    min-width: 0;
+    white-space: nowrap;
+    overflow: hidden;
+  }
+  .none {
+    padding: 20px 8px;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    gap: 10px 16px;
+    margin-top: 10px;
+    align-items: end;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .fault {
+    color: var(--stop);
+  }
+  @media (max-width: 700px) {
+    li button {
+      grid-template-columns: 60px 1fr;
+    }
+    .gap {
+      grid-column: 1 / -1;
+    }
+  }
+</style>

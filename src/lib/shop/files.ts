@@ -1,0 +1,40 @@
+import Papa from 'papaparse';
+import { partsTable } from '$core/export/partsTable.ts';
+import { jobShop, writeShop } from '$core/export/json.ts';
+import { planOf } from '$core/plan/planOf.ts';
+import type { Job, Shop } from '$core/model/types.ts';
+
+/** Hands the browser a file to keep. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'shop';
+
+export function saveShop(shop: Shop): void {
+  saveFile(`${slug(shop.name)}.nutshell.json`, writeShop(shop), 'application/json');
+}
+
+export function saveJob(shop: Shop, job: Job): void {
+  saveFile(`job-${job.id}.nutshell.json`, writeShop(jobShop(shop, job)), 'application/json');
+}
+
+/** Rows are defused in the core; the package only quotes them. */
+export function partsCsv(shop: Shop, job: Job): string {
+  const plan = planOf(shop, job);
+  const parts = [...plan.seats.map((placed) => placed.part), ...plan.goes.map((gone) => gone.part)];
+  return Papa.unparse(partsTable(shop, parts), { newline: '\r\n' });
+}
+
+export function saveParts(shop: Shop, job: Job): void {
+  saveFile(`job-${job.id}-parts.csv`, partsCsv(shop, job), 'text/csv');
+}

@@ -1,0 +1,34 @@
+import { type Finding, type StationId } from '$core/findings/finding.ts';
+import type { Plan } from '$core/model/plan.ts';
+import type { Job, Shop } from '$core/model/types.ts';
+import { workOrder, type Step } from '$core/order/index.ts';
+import { flips, type Flip } from '$core/plan/flips.ts';
+import { planOf } from '$core/plan/planOf.ts';
+import { questions, type Question } from '$core/plan/questions.ts';
+import { countByStation, runChecks, type Counts } from '$core/plan/run.ts';
+import { bench } from './bench.svelte.ts';
+
+/** One job as the stations look at it: everything derived from the shop, worked out once per edit. */
+export class JobView {
+  #id: () => string | undefined;
+  job = $derived.by((): Job | undefined => bench.shop.jobs.find((job) => job.id === this.#id()));
+  plan = $derived.by((): Plan | undefined => this.job && planOf(bench.shop, this.job));
+  found = $derived.by((): Finding[] => (this.plan ? runChecks(this.plan) : []));
+  steps = $derived.by((): Step[] =>
+    this.plan && this.job ? workOrder(this.plan, this.found, this.job.schools) : [],
+  );
+  questions = $derived.by((): Question[] => questions(bench.shop, this.found));
+  counts = $derived.by((): Partial<Record<StationId, Counts>> => countByStation(this.found));
+  flips = $derived.by((): Map<string, Flip> => {
+    const before = bench.before && jobIn(bench.before, this.#id());
+    const list =
+      before && bench.before ? flips(runChecks(planOf(bench.before, before)), this.found) : [];
+    return new Map(list.map((flip) => [flip.id, flip]));
+  });
+
+  constructor(id: () => string | undefined) {
+    this.#id = id;
+  }
+}
+
+const jobIn = (shop: Shop, id: string | undefined) => shop.jobs.find((job) => job.id === id);

@@ -1,0 +1,20 @@
+import type { Finding } from '$core/findings/finding.ts';
+
+/** What the hands are on: the chosen sum, the lit measure, open drawers. Not stored. */
+class Look {
+  /** Id of the finding lit on tape and stage. */
+  chosen = $state<string | undefined>(undefined);
+  /** The input being measured, as `partId key`. */
+  measuring = $state<string | undefined>(undefined);
+  /** The seat a scanned part goes to. */
+  seat = $state<string | undefined>(undefined);
+  /** Quick sums printed on the tape, newest first; gone with the page unless kept with a job. */
+  quick = $state.raw<{ text: string; finding: Finding }[]>([]);
+  tapeOpen = $state(false);
+  /** Dialogs opened from anywhere. */
+  dialog = $state<'keys' | 'new job' | undefined>(undefined);
+  /** The job last opened, for stations reached from the bench. */
+  lastJob = $state<string | undefined>(undefined);
+}
+
+export const look = new Look();

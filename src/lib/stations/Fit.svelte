@@ -1,0 +1,104 @@
+<script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
+  import { numberAt, one } from '$core/model/plan.ts';
+  import { property } from '$core/model/properties.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { caseCut } from '$lib/draw/caseCut.ts';
+  import CaseCut from '$lib/draw/CaseCut.svelte';
+  import { litres } from '$lib/draw/sizes.ts';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
+  import Remedies from '$lib/ui/Remedies.svelte';
+  import Stage from '$lib/ui/Stage.svelte';
+  import { Chosen } from './chosen.svelte.ts';
+
+  const { view }: { view: JobView } = $props();
+  // svelte-ignore state_referenced_locally (the view is the frame's, one for all pages)
+  const chosen = new Chosen(view, 'fit');
+  const cut = $derived(view.plan && caseCut(view.plan));
+  const shell = $derived(view.plan && one(view.plan, 'case'));
+  let width = $state(760);
+
+  /** The figures behind the sum in hand, typed where they act. */
+  const inputs = $derived(
+    (chosen.finding?.terms ?? []).flatMap((term) => {
+      const placed = view.plan?.seats.find((each) => each.seat === term.input?.seat);
+      const asked = placed && term.input && property(placed.kind, term.input.key);
+      if (
+        !view.plan ||
+        !placed ||
+        !asked ||
+        !term.input ||
+        asked.measure === 'text' ||
+        asked.measure === 'list'
+      )
+        return [];
+      return [{ term, placed, asked, told: numberAt(view.plan, placed, term.input.key) }];
+    }),
+  );
+</script>
+
+<Stage
+  title="Fit"
+  subtitle={cut
+    ? `${shell?.part.name}, lid off, ${cut.flat ? 'seen from above' : 'seen from the left'} · ${litres(cut.outside).toFixed(1)} l${cut.outside.known ? '' : ', outside not measured'}`
+    : 'no case in the plan'}
+>
+  {#if cut}
+    <div bind:clientWidth={width}>
+      <CaseCut
+        {cut}
+        width={Math.max(300, width)}
+        height={410}
+        found={view.found}
+        chosen={chosen.finding?.id}
+        title="The case cut open with the parts as planned, to scale"
+      />
+    </div>
+  {:else}
+    <p>Put a case into the plan at Take-in, and its parts are drawn here to scale.</p>
+  {/if}
+  {#if chosen.finding}
+    {#if inputs.length > 0}
+      <div class="inputs" aria-label="Figures of this sum">
+        {#each inputs as { term, placed, asked, told } (term.label)}
+          <MeasureField
+            label="{term.label}, {placed.part.name}"
+            unit={asked.measure === 'count' ? '' : asked.measure}
+            lengths={bench.shop.settings.unit}
+            value={told}
+            open={told?.how === 'class'}
+            most={asked.most}
+            onmeasure={(value) =>
+              term.input &&
+              bench.edit(
+                `${asked.label} of ${placed.part.name}`,
+                setFact(
+                  term.input.partId,
+                  term.input.key,
+                  { lo: value, hi: value, how: 'measured', at: bench.now },
+                  placed.part.modelId !== undefined,
+                ),
+                `${term.input.partId} ${term.input.key}`,
+              )}
+          />
+        {/each}
+      </div>
+    {/if}
+    <Remedies
+      finding={chosen.finding}
+      remedies={chosen.remedies}
+      lengths={bench.shop.settings.unit}
+      ontake={chosen.take}
+    />
+  {/if}
+</Stage>
+
+<style>
+  .inputs {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 22px;
+    margin-top: 8px;
+  }
+</style>

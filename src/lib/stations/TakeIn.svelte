@@ -1,0 +1,395 @@
+<script lang="ts">
+  import { compareSeats, freeSeat, kindName, seatName } from '$core/model/seats.ts';
+  import { kinds, manyKinds, type Kind } from '$core/model/types.ts';
+  import { standingOf } from '$core/model/lookup.ts';
+  import { foundOf } from '$core/plan/planOf.ts';
+  import { editMachine, keepSeat, putPart } from '$core/edits/edits.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import { caseCut } from '$lib/draw/caseCut.ts';
+  import CaseCut from '$lib/draw/CaseCut.svelte';
+  import { litres } from '$lib/draw/sizes.ts';
+  import Intake from '$lib/intake/Intake.svelte';
+  import PartPicker from '$lib/intake/PartPicker.svelte';
+  import PartSheet from '$lib/intake/PartSheet.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Stage from '$lib/ui/Stage.svelte';
+
+  const { view }: { view: JobView } = $props();
+  let taking = $state(false);
+  let picking = $state<string | undefined>();
+  let showing = $state<string | undefined>();
+
+  const job = $derived(view.job);
+  const machine = $derived(view.plan?.machine);
+  const found = $derived(machine && foundOf(bench.shop, machine.seats));
+  const foundCut = $derived(found && caseCut(found));
+  const plan = $derived(view.plan);
+  const planCut = $derived(plan && caseCut(plan));
+  const changed = $derived((job?.changes.length ?? 0) > 0);
+  const rows = $derived.by(() => {
+    const seats = new Set([
+      ...(found?.seats.map((placed) => placed.seat) ?? []),
+      ...(plan?.seats.map((placed) => placed.seat) ?? []),
+    ]);
+    return [...seats].sort(compareSeats).map((seat) => {
+      const was = found?.seats.find((placed) => placed.seat === seat)?.part;
+      const shall = plan?.seats.find((placed) => placed.seat === seat)?.part;
+      const mark = was && shall?.id === was.id ? 'stays' : shall ? 'comes' : 'goes';
+      return { seat, was, shall, mark };
+    });
+  });
+  const missing = $derived(
+    kinds.filter((kind) => manyKinds.includes(kind) || !rows.some((row) => row.seat === kind)),
+  );
+
+  function addSeat(kind: Kind): void {
+    picking = freeSeat(
+      kind,
+      rows.map((row) => row.seat),
+    );
+    look.seat = picking;
+  }
+
+  function pick(seat: string): void {
+    picking = seat;
+    look.seat = seat;
+  }
+
+  function put(seat: string, partId: string | null): void {
+    if (job)
+      bench.edit(
+        partId ? `${partId} as ${seatName(seat)}` : `${seatName(seat)} left out`,
+        putPart(job.id, seat, partId),
+      );
+    close();
+  }
+
+  function close(): void {
+    picking = undefined;
+    look.seat = undefined;
+  }
+</script>
+
+<Stage
+  title="Take-in"
+  subtitle={machine
+    ? 'as found beside as it shall be · everything not mentioned stays'
+    : 'nothing taken in yet'}
+>
+  {#snippet tools()}
+    {#if machine}<Button onclick={() => (taking = true)}>Take in more</Button>{/if}
+  {/snippet}
+  {#if job && !machine}
+    <Intake {job} />
+  {/if}
+  {#if job && (machine || changed)}
+    <div class="pair">
+      {#if foundCut}
+        <figure>
+          <figcaption>
+            <b>As found</b>
+            {litres(foundCut.outside).toFixed(1)} l{foundCut.outside.known ? '' : ', not measured'}
+          </figcaption>
+          <CaseCut
+            cut={foundCut}
+            width={370}
+            height={250}
+            end={false}
+            title="The machine as found, from the side"
+            onseat={pick}
+          />
+        </figure>
+      {/if}
+      {#if planCut && changed}
+        <figure>
+          <figcaption>
+            <b>As it shall be</b>
+            {litres(planCut.outside).toFixed(1)} l{planCut.outside.known ? '' : ', not measured'}
+          </figcaption>
+          <CaseCut
+            cut={planCut}
+            width={370}
+            height={250}
+            end={false}
+            found={view.found}
+            chosen={look.chosen}
+            title="The machine as it shall be, from the side"
+            onseat={pick}
+          />
+        </figure>
+      {:else if plan && !planCut}
+        <figure class="nocase">
+          <figcaption><b>As it shall be</b></figcaption>
+          <p>No case in the plan yet.</p>
+        </figure>
+      {/if}
+    </div>
+
+    <table>
+      <thead>
+        <tr
+          ><th scope="col">Seat</th><th scope="col">As found</th><th scope="col"></th><th
+            scope="col">As it shall be</th
+          ><th scope="col"><span class="visually-hidden">Change</span></th></tr
+        >
+      </thead>
+      <tbody>
+        {#each rows as row (row.seat)}
+          <tr class={row.mark}>
+            <th scope="row">{seatName(row.seat)}</th>
+            <td>
+              {#if row.was}
+                <button class="part" onclick={() => (showing = row.was?.id)}>{row.was.name}</button>
+              {:else}<span class="soft">empty</span>{/if}
+            </td>
+            <td class="verb">
+              <svg width="26" height="14" aria-hidden="true">
+                {#if row.mark === 'stays'}<path d="M2 7h22" />{:else if row.mark === 'comes'}<path
+                    d="M24 7H8M13 2L7 7l6 5"
+                  />{:else}<path d="M2 7h16M13 2l6 5-6 5M24 1v12" />{/if}
+              </svg>
+              {row.mark}
+            </td>
+            <td>
+              {#if row.shall && row.mark !== 'stays'}
+                <button class="part" onclick={() => (showing = row.shall?.id)}
+                  >{row.shall.name}</button
+                >
+                <small class="figure">{row.shall.id}</small>
+                {#if standingOf(bench.shop, row.shall).condition === 'unknown'}<small
+                    >condition unknown</small
+                  >{/if}
+              {:else if !row.shall}<span class="soft">left out</span>{/if}
+            </td>
+            <td class="tools">
+              <button onclick={() => pick(row.seat)}
+                >Change<span class="visually-hidden"> {seatName(row.seat)}</span></button
+              >
+              {#if job.changes.some((change) => change.seat === row.seat)}
+                <button
+                  onclick={() =>
+                    bench.edit(`${seatName(row.seat)} as found`, keepSeat(job.id, row.seat))}
+                >
+                  {row.was ? 'Keep' : 'Drop'}<span class="visually-hidden">
+                    {seatName(row.seat)}</span
+                  >
+                </button>
+              {/if}
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="add">
+      <span>Put in:</span>
+      {#each missing as kind (kind)}
+        <button onclick={() => addSeat(kind)}>{kindName(kind)}</button>
+      {/each}
+    </p>
+    {#if machine}
+      <p class="origin">
+        <label>
+          Does it start?
+          <select
+            value={machine.starts === undefined ? '' : machine.starts ? 'yes' : 'no'}
+            onchange={(event) => {
+              const value = event.currentTarget.value;
+              bench.edit(
+                'does it start',
+                editMachine(machine.id, { starts: value === '' ? undefined : value === 'yes' }),
+              );
+            }}
+          >
+            <option value="">not tried</option><option>yes</option><option>no</option>
+          </select>
+        </label>
+        <label class="grow">
+          From
+          <input
+            value={machine.origin ?? ''}
+            maxlength="200"
+            placeholder="from whom, when"
+            oninput={(event) =>
+              bench.edit(
+                'origin',
+                editMachine(machine.id, { origin: event.currentTarget.value || undefined }),
+                `origin ${machine.id}`,
+              )}
+          />
+        </label>
+        <label class="grow">
+          Note
+          <input
+            value={machine.note ?? ''}
+            maxlength="400"
+            placeholder="damp smell, broken clip …"
+            oninput={(event) =>
+              bench.edit(
+                'note',
+                editMachine(machine.id, { note: event.currentTarget.value || undefined }),
+                `note ${machine.id}`,
+              )}
+          />
+        </label>
+      </p>
+    {/if}
+  {/if}
+</Stage>
+
+{#if job && taking}<Intake {job} dialog onclose={() => (taking = false)} />{/if}
+{#if job && picking}
+  <PartPicker
+    {job}
+    seat={picking}
+    onpick={(partId) => put(picking as string, partId)}
+    onclose={close}
+  />
+{/if}
+{#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
+
+<style>
+  .pair {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px 30px;
+    align-items: flex-end;
+  }
+  figure {
+    margin: 0;
+  }
+  figcaption {
+    margin-bottom: 4px;
+    font-size: 15px;
+    color: var(--ink-soft);
+  }
+  figcaption b {
+    font: 600 18px var(--face-head);
+    color: var(--ink);
+    margin-right: 6px;
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    font-size: 15px;
+  }
+  thead th {
+    text-align: left;
+    font: 500 15px var(--face-head);
+    color: var(--ink-soft);
+    border-bottom: 2px solid var(--ink);
+  }
+  tbody th {
+    width: 104px;
+    text-align: left;
+    font: 600 16px var(--face-head);
+  }
+  td,
+  tbody th {
+    padding: 2px 8px 2px 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .part {
+    min-height: 34px;
+    padding: 0;
+    border: 0;
+    background: none;
+    text-align: left;
+    text-decoration: underline;
+    text-decoration-color: var(--line);
+    text-underline-offset: 4px;
+  }
+  .goes td:nth-child(2) .part {
+    text-decoration: line-through;
+  }
+  .comes td:nth-child(4) .part {
+    font-weight: 700;
+  }
+  .verb {
+    width: 92px;
+    white-space: nowrap;
+    color: var(--ink-soft);
+  }
+  .verb svg {
+    vertical-align: -2px;
+  }
+  .verb path {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  small {
+    margin-left: 6px;
+    color: var(--ink-soft);
+  }
+  .tools {
+    text-align: right;
+    white-space: nowrap;
+    padding-right: 0;
+  }
+  .tools button,
+  .add button {
+    min-height: 34px;
+    padding: 0 8px;
+    border: 1px solid var(--line);
+    border-radius: 3px;
+    background: none;
+    font: 500 15px var(--face-head);
+  }
+  .tools button:hover,
+  .add button:hover {
+    background: var(--paper-deep);
+  }
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 6px;
+    margin-top: 10px;
+    font-size: 15px;
+  }
+  .origin {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 16px;
+    margin-top: 10px;
+    font-size: 15px;
+  }
+  .origin label {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+  }
+  .grow {
+    flex: 1;
+  }
+  input,
+  select {
+    height: 38px;
+    min-width: 80px;
+    width: 100%;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    background: var(--tape);
+    padding: 0 6px;
+  }
+  @media (max-width: 600px) {
+    thead {
+      display: none;
+    }
+    tr {
+      display: grid;
+      grid-template-columns: 1fr auto;
+      border-bottom: 1px solid var(--line);
+      padding: 6px 0;
+    }
+    td,
+    tbody th {
+      border: 0;
+    }
+    .verb {
+      text-align: right;
+    }
+  }
+</style>

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { look } from '$lib/shop/look.svelte.ts';
+
+  interface Props {
+    title: string;
+    /** What the picture shows and from where. */
+    subtitle?: string;
+    /** Beside the heading. */
+    tools?: Snippet;
+    children: Snippet;
+  }
+  const { title, subtitle = '', tools, children }: Props = $props();
+</script>
+
+<main class="stage" id="stage" tabindex="-1">
+  <header>
+    <h1>{title}</h1>
+    <p class="soft">{subtitle}</p>
+    <span class="tools no-print">{@render tools?.()}</span>
+    <button class="tape-button no-print" onclick={() => (look.tapeOpen = true)}>Tape</button>
+  </header>
+  {@render children()}
+</main>
+
+<style>
+  .stage {
+    min-height: 0;
+    overflow-y: auto;
+    padding: 14px 20px 20px;
+    background: var(--paper);
+    outline: none;
+  }
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 4px 12px;
+    margin-bottom: 10px;
+  }
+  p {
+    font-size: 15px;
+  }
+  .tools {
+    display: flex;
+    gap: 8px;
+    margin-left: auto;
+  }
+  .tape-button {
+    display: none;
+  }
+  @media (max-width: 1000px) {
+    .tape-button {
+      display: block;
+      min-height: var(--target);
+      padding: 0 14px;
+      border: 1.5px solid var(--ink);
+      background: var(--tape);
+      font: 600 16px var(--face-head);
+    }
+  }
+  @media (max-width: 600px) {
+    .stage {
+      padding: 10px 12px;
+    }
+  }
+  @media print {
+    .stage {
+      overflow: visible;
+      padding: 0;
+    }
+  }
+</style>

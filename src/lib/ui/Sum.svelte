@@ -1,0 +1,206 @@
+<script lang="ts">
+  import type { Finding, Remedy } from '$core/findings/finding.ts';
+  import { isOpen } from '$core/findings/terms.ts';
+  import type { Flip } from '$core/plan/flips.ts';
+  import { sourceText } from '$core/standards/source.ts';
+  import Mark from './Mark.svelte';
+  import { show, unitWord } from './figures.ts';
+
+  interface Props {
+    finding: Finding;
+    lengths?: 'mm' | 'in';
+    chosen?: boolean;
+    /** Folded to its title and rest. */
+    folded?: boolean;
+    /** What the last edit overturned. */
+    flip?: Flip | undefined;
+    onchoose?: () => void;
+    ontake?: (remedy: Remedy) => void;
+  }
+  const {
+    finding,
+    lengths = 'mm',
+    chosen = false,
+    folded = false,
+    flip,
+    onchoose,
+    ontake,
+  }: Props = $props();
+  const pencil = $derived(finding.remedies[0]);
+  const how = { said: 'said', read: 'read', measured: '', class: 'not measured' } as const;
+  const unit = $derived(unitWord(finding.unit, lengths));
+  const rest = $derived(finding.rest ? show(finding.rest, finding.unit, lengths) : '');
+</script>
+
+<li class="sum" class:chosen class:flipped={flip !== undefined} id="sum-{finding.id}">
+  {#if flip?.before}
+    <p class="struck figure">
+      <s
+        >{flip.before.title}
+        {flip.before.rest
+          ? show(flip.before.rest, flip.before.unit, lengths)
+          : flip.before.restLabel}</s
+      >
+    </p>
+  {/if}
+  {#if folded}
+    <button class="line" onclick={onchoose} aria-pressed={chosen}>
+      <Mark mark={finding.mark} size={16} />
+      <span class="label">{finding.title}</span>
+      <span class="figure">{rest || finding.restLabel}</span><small>{rest ? unit : ''}</small>
+    </button>
+  {:else}
+    <button class="head" onclick={onchoose} aria-pressed={chosen}>
+      <Mark mark={finding.mark} word size={20} />
+      <span class="title">{finding.title}</span>
+    </button>
+    <dl>
+      {#each finding.terms as term, i (i)}
+        <div class:open={isOpen(term)}>
+          <dt>
+            {term.label}{#if term.how && how[term.how]}<small>, {how[term.how]}</small>{/if}
+          </dt>
+          <dd class="figure">
+            {typeof term.value === 'string'
+              ? term.value
+              : (term.sign === -1 ? '−' : '') + show(term.value, finding.unit, lengths)}
+          </dd>
+          <small>{i === 0 && typeof term.value !== 'string' ? unit : ''}</small>
+        </div>
+      {/each}
+      <div class="rest">
+        <dt>{finding.restLabel}</dt>
+        <dd class="figure">{rest}</dd>
+        <small>{rest ? unit : ''}</small>
+      </div>
+      {#if pencil && finding.mark !== 'watch'}
+        <div class="pencil">
+          <dt>
+            <button onclick={() => ontake?.(pencil)} title="Take this remedy"
+              >{pencil.term?.label ?? pencil.title}</button
+            >
+          </dt>
+          <dd class="figure">
+            {pencil.term && typeof pencil.term.value !== 'string'
+              ? `+${show(pencil.term.value, finding.unit, lengths)}`
+              : `${pencil.minutes} min`}
+          </dd>
+          <small></small>
+        </div>
+        {#if pencil.rest}
+          <div class="pencil">
+            <dt>would leave</dt>
+            <dd class="figure">{show(pencil.rest, finding.unit, lengths)}</dd>
+            <small>{unit}</small>
+          </div>
+        {/if}
+      {/if}
+    </dl>
+    {#if chosen}
+      <p class="say">{finding.say}</p>
+      <p class="source">{sourceText(finding.source)}</p>
+    {/if}
+  {/if}
+</li>
+
+<style>
+  .sum {
+    list-style: none;
+    border-bottom: 1px dashed var(--line);
+    padding: 8px 14px;
+    border-left: 5px solid transparent;
+  }
+  .chosen {
+    background: var(--tape-lit);
+    border-left-color: var(--accent);
+  }
+  .flipped {
+    animation: flip 1.6s ease-out;
+  }
+  @keyframes flip {
+    from {
+      background: var(--accent);
+    }
+  }
+  button {
+    border: 0;
+    background: none;
+    padding: 0;
+    text-align: left;
+  }
+  .head {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    width: 100%;
+    min-height: 28px;
+  }
+  .title {
+    font: 600 16px/1.15 var(--face-head);
+  }
+  .line {
+    display: grid;
+    grid-template-columns: auto 1fr auto 26px;
+    gap: 8px;
+    align-items: center;
+    width: 100%;
+    min-height: 28px;
+    font-size: 15px;
+  }
+  .label {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  dl {
+    margin: 2px 0 0;
+  }
+  dl div {
+    display: grid;
+    grid-template-columns: 1fr auto 26px;
+    gap: 6px;
+    align-items: baseline;
+    font-size: 15px;
+    line-height: 1.4;
+  }
+  dt,
+  dd {
+    margin: 0;
+  }
+  dd {
+    text-align: right;
+  }
+  dt small {
+    color: var(--ink-soft);
+  }
+  small {
+    font-size: 12.5px;
+    color: var(--ink-soft);
+  }
+  .rest {
+    border-top: 1.5px solid var(--ink);
+    font-weight: 700;
+  }
+  .pencil {
+    font-style: italic;
+    color: var(--accent-ink);
+  }
+  .pencil button {
+    font-style: italic;
+    text-decoration: underline dotted;
+    text-underline-offset: 3px;
+  }
+  .say {
+    margin-top: 6px;
+    font-size: 14.5px;
+  }
+  .source {
+    margin-top: 2px;
+    font-size: 12.5px;
+    color: var(--ink-soft);
+  }
+  .struck {
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+</style>

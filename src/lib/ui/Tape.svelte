@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { look } from '$lib/shop/look.svelte.ts';
+
+  interface Props {
+    title: string;
+    /** Right of the title: the date, or how many sums stand elsewhere. */
+    aside?: string;
+    children: Snippet;
+  }
+  const { title, aside = '', children }: Props = $props();
+</script>
+
+<aside class="tape" class:open={look.tapeOpen} aria-label="Tape">
+  <header>
+    <h2>Tape · {title}</h2>
+    <span class="figure">{aside}</span>
+    <button class="close" onclick={() => (look.tapeOpen = false)}>Close the tape</button>
+  </header>
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
+  <div class="roll" tabindex="0" role="region" aria-label="Sums">
+    {@render children()}
+  </div>
+</aside>
+
+<style>
+  .tape {
+    display: flex;
+    flex-direction: column;
+    min-height: 0;
+    background: var(--tape);
+    box-shadow: -2px 0 0 rgb(0 0 0 / 12%);
+  }
+  header {
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+    gap: 8px;
+    margin: 0 14px;
+    padding: 16px 0 8px;
+    border-bottom: 2px solid var(--ink);
+  }
+  header span {
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  h2 {
+    font-size: 18px;
+  }
+  .roll {
+    overflow-y: auto;
+    flex: 1;
+    min-height: 0;
+  }
+  .close {
+    display: none;
+  }
+  @media (max-width: 1000px) {
+    .tape {
+      position: fixed;
+      z-index: 20;
+      top: 0;
+      right: 0;
+      bottom: 0;
+      width: min(320px, 88vw);
+      visibility: hidden;
+      transform: translateX(100%);
+      transition: transform 0.15s;
+    }
+    .tape.open {
+      visibility: visible;
+      transform: none;
+    }
+    .close {
+      display: block;
+      min-height: var(--target);
+      border: 1px solid var(--line);
+      background: none;
+    }
+  }
+  @media print {
+    .tape {
+      position: static;
+      visibility: visible;
+      transform: none;
+      width: auto;
+      box-shadow: none;
+    }
+    .roll {
+      overflow: visible;
+    }
+  }
+</style>

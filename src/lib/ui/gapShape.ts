@@ -1,0 +1,45 @@
+import type { Finding, Mark } from '$core/findings/finding.ts';
+import { isOpen } from '$core/findings/terms.ts';
+
+/** Where the blocks of a gap picture lie, as shares of its width. */
+export interface GapShape {
+  /** Width of the slot. */
+  room: number;
+  blocks: { x: number; width: number; label: string; open: boolean }[];
+  /** From the end of the need to the slot's wall; negative when it hangs over. */
+  rest: { x: number; width: number; over: boolean };
+  /** How far the need may reach if its ranges run out high. */
+  mostX: number;
+}
+
+/** Lays a finding's sum out to scale; undefined where it compares words. */
+export function gapShape(finding: Pick<Finding, 'terms' | 'rest'>): GapShape | undefined {
+  if (!finding.rest) return undefined;
+  const numeric = finding.terms.flatMap((term) =>
+    typeof term.value === 'string' ? [] : [{ ...term, value: term.value }],
+  );
+  const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
+  const room = numeric
+    .filter((term) => term.sign === 1)
+    .reduce((sum, term) => sum + mid(term.value), 0);
+  const needs = numeric.filter((term) => term.sign === -1);
+  const need = needs.reduce((sum, term) => sum + mid(term.value), 0);
+  const most = needs.reduce((sum, term) => sum + term.value.hi, 0);
+  const scale = Math.max(room, need, Math.min(most, room * 1.4), 1e-9);
+  let x = 0;
+  const blocks = needs.map((term) => {
+    const width = mid(term.value) / scale;
+    const block = { x, width, label: term.label, open: isOpen(term) };
+    x += width;
+    return block;
+  });
+  const wall = room / scale;
+  return {
+    room: wall,
+    blocks,
+    rest: { x: Math.min(x, wall), width: Math.abs(wall - x), over: x > wall },
+    mostX: Math.min(1, most / scale),
+  };
+}
+
+export const markColour = (mark: Mark) => `var(--${mark})`;

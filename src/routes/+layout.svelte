@@ -1,0 +1,160 @@
+<script lang="ts">
+  import '@fontsource/barlow-semi-condensed/latin-500.css';
+  import '@fontsource/barlow-semi-condensed/latin-600.css';
+  import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+  import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
+  import '$lib/ui/tokens.css';
+  import type { Snippet } from 'svelte';
+  import { page } from '$app/state';
+  import type { StationId } from '$core/findings/finding.ts';
+  import EntryLine from '$lib/entry/EntryLine.svelte';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { setView } from '$lib/shop/context.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import HeadTag from '$lib/entry/HeadTag.svelte';
+  import Keys from '$lib/entry/Keys.svelte';
+  import NewJob from '$lib/entry/NewJob.svelte';
+  import Rail from '$lib/ui/Rail.svelte';
+  import { isStation, stations } from '$lib/ui/stations.ts';
+  import Toasts from '$lib/ui/Toasts.svelte';
+
+  const { children }: { children: Snippet } = $props();
+  const view = new JobView(() => page.params['id']);
+  setView(view);
+
+  const station = $derived(
+    isStation(page.params['station'] ?? '') ? (page.params['station'] as StationId) : undefined,
+  );
+  const railJob = $derived(view.job?.id ?? look.lastJob);
+  const live = $derived(liveStations());
+
+  function liveStations(): StationId[] {
+    if (!view.job) return [];
+    const spoken = Object.keys(view.counts) as StationId[];
+    return stations
+      .map((each) => each.id)
+      .filter((id) => {
+        if (id === 'take-in' || id === 'donors') return true;
+        if (id === 'order') return view.steps.length > 0;
+        if (id === 'power-up')
+          return view.steps.some((step) =>
+            view.job?.ticks.some((tick) => tick.stepId === step.id && step.gate),
+          );
+        if (id === 'heat') return (view.job?.readings.length ?? 0) > 0;
+        if (id === 'hand-over') return view.job?.handedOver !== undefined;
+        return spoken.includes(id);
+      });
+  }
+
+  void bench.start();
+  $effect(() => {
+    if (view.job) look.lastJob = view.job.id;
+  });
+  $effect(() => {
+    const theme = bench.shop.settings.theme;
+    const dark =
+      theme === 'dark' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
+    document.documentElement.dataset['theme'] = dark ? 'dark' : 'light';
+  });
+</script>
+
+<svelte:head
+  ><title>{view.job ? `${view.job.id} · ${view.job.name}` : 'Bench'} · Nutshell Swap</title
+  ></svelte:head
+>
+
+<a class="skip" href="#stage">Skip to the stage</a>
+<div class="frame">
+  <header class="head no-print">
+    <span class="brand">Nutshell<br />Swap</span>
+    <HeadTag {view} />
+    <EntryLine {view} />
+  </header>
+  <div class="rail no-print">
+    <Rail current={station} jobId={railJob} counts={view.counts} {live} />
+  </div>
+  {#if bench.ready}
+    {@render children()}
+  {:else}
+    <main class="opening" id="stage"><p>Opening the shop…</p></main>
+  {/if}
+</div>
+<Toasts />
+<Keys {view} {station} />
+{#if look.dialog === 'new job'}<NewJob />{/if}
+
+<style>
+  .frame {
+    display: grid;
+    grid-template: var(--head-h) minmax(0, 1fr) / var(--rail-w) minmax(0, 1fr) var(--tape-w);
+    height: 100vh;
+    height: 100dvh;
+  }
+  .head {
+    grid-column: 1 / -1;
+    display: flex;
+    align-items: center;
+    gap: 18px;
+    padding: 0 14px;
+    background: var(--mat);
+    color: var(--mat-ink);
+    border-bottom: 1px solid var(--mat-deep);
+  }
+  .brand {
+    width: calc(var(--rail-w) - 28px);
+    flex: none;
+    font: 600 19px/1.05 var(--face-head);
+  }
+  .rail {
+    display: grid;
+    min-height: 0;
+  }
+  .opening {
+    grid-column: 2 / -1;
+    padding: 24px;
+    background: var(--paper);
+  }
+  .skip {
+    position: absolute;
+    z-index: 50;
+    left: -999px;
+    background: var(--accent);
+    color: var(--accent-on);
+    padding: 10px;
+  }
+  .skip:focus {
+    left: 8px;
+    top: 8px;
+  }
+  @media (max-width: 1000px) {
+    .frame {
+      grid-template-columns: 104px minmax(0, 1fr);
+    }
+    .brand {
+      width: auto;
+    }
+  }
+  @media (max-width: 600px) {
+    .frame {
+      grid-template: auto minmax(0, 1fr) 60px / minmax(0, 1fr);
+    }
+    .head {
+      flex-wrap: wrap;
+      gap: 6px 10px;
+      padding: 8px;
+    }
+    .brand {
+      display: none;
+    }
+    .rail {
+      grid-row: 3;
+    }
+  }
+  @media print {
+    .frame {
+      display: block;
+      height: auto;
+    }
+  }
+</style>

@@ -1,0 +1,429 @@
+<script lang="ts">
+  import { format } from 'date-fns';
+  import { resolve } from '$app/paths';
+  import { one } from '$core/model/plan.ts';
+  import { foundOf } from '$core/plan/planOf.ts';
+  import { standing, type Standing } from '$core/plan/bench.ts';
+  import { tripList } from '$core/plan/trip.ts';
+  import { formatHours } from '$core/units/duration.ts';
+  import { currencySign, formatMoney, sumMoney } from '$core/units/money.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import { readFile } from '$lib/shop/openFile.ts';
+  import { saveShop } from '$lib/shop/files.ts';
+  import QuickSums from '$lib/entry/QuickSums.svelte';
+  import Front from '$lib/draw/Front.svelte';
+  import { outsideOf } from '$lib/draw/sizes.ts';
+  import { nextWords, placeOf } from '$lib/draw/shelf.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Gap from '$lib/ui/Gap.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import Stage from '$lib/ui/Stage.svelte';
+  import Sum from '$lib/ui/Sum.svelte';
+  import Tape from '$lib/ui/Tape.svelte';
+  import Tag from '$lib/ui/Tag.svelte';
+  import { show } from '$lib/ui/figures.ts';
+
+  /** Pixels per millimetre of every machine on the shelves. */
+  const SCALE = 0.28;
+  const HEIGHT = 132;
+
+  const standings = $derived(bench.shop.jobs.map((job) => standing(bench.shop, job, bench.now)));
+  const open = $derived(
+    standings
+      .filter((each) => each.hands.when !== 'done')
+      .map((each) => ({ ...each, place: placeOf(each, bench.now) }))
+      .sort((a, b) => (a.place.order < b.place.order ? -1 : a.place.order > b.place.order ? 1 : 0)),
+  );
+  const done = $derived(standings.filter((each) => each.hands.when === 'done'));
+  const today = $derived(open.filter((each) => each.hands.when === 'now' && each.progress.next));
+  const minutes = $derived(today.reduce((sum, each) => sum + each.progress.minutesLeft, 0));
+  const trip = $derived(tripList(bench.shop));
+  const tripSum = $derived(sumMoney(trip, bench.shop.settings.currency));
+  const conflicts = $derived(
+    open.flatMap((each) =>
+      each.found.filter((finding) => finding.station === 'donors' && finding.mark === 'stop'),
+    ),
+  );
+  const conflictsOnce = $derived([
+    ...new Map(conflicts.map((each) => [each.title, each])).values(),
+  ]);
+
+  function shells(each: Standing) {
+    const found =
+      each.plan.machine && one(foundOf(bench.shop, each.plan.machine.seats), 'case')?.part;
+    const planned = one(each.plan, 'case');
+    return {
+      now: found && outsideOf(bench.shop, found),
+      later: planned?.state === 'comes' ? outsideOf(bench.shop, planned.part) : undefined,
+    };
+  }
+
+  const money = (each: Standing) =>
+    `${formatMoney(each.spent.total).replace('.00', '')}${each.job.budget ? ` / ${formatMoney(each.job.budget).replace('.00', '')}` : ''} ${currencySign(each.spent.total.currency)}`;
+</script>
+
+<Stage title="Bench" subtitle="a machine stands where hands are next needed · one scale">
+  {#snippet tools()}
+    <svg class="rule" width={100 * SCALE + 60} height="14" aria-hidden="true">
+      <path d="M1 3v8M1 7h{100 * SCALE}v-4v8" />
+      <text x={100 * SCALE + 8} y="12">100 mm</text>
+    </svg>
+    <Button next={open.length === 0} onclick={() => (look.dialog = 'new job')}>New job</Button>
+  {/snippet}
+
+  {#if open.length === 0}
+    <div class="empty">
+      <p><b>Nothing on the bench.</b></p>
+      <p>
+        Type two numbers above, like <span class="figure">267 in 247</span>, and the answer is
+        there. Or start a job: a name is enough.
+      </p>
+    </div>
+  {/if}
+
+  <ol class="shelves">
+    {#each open as each (each.job.id)}
+      {@const shell = shells(each)}
+      {@const span =
+        ((shell.now?.w ?? 0) + (shell.later?.w ?? 0)) * SCALE + (shell.later && shell.now ? 40 : 0)}
+      <li class:wide={shell.now && shell.later}>
+        <svg
+          class="machine"
+          height={HEIGHT}
+          viewBox="0 0 {Math.max(span, 120)} {HEIGHT}"
+          aria-hidden="true"
+        >
+          {#if shell.now}<Front outside={shell.now} x={2} floor={HEIGHT - 1} scale={SCALE} />{/if}
+          {#if shell.later}
+            <Front
+              outside={shell.later}
+              x={shell.now ? shell.now.w * SCALE + 38 : 2}
+              floor={HEIGHT - 1}
+              scale={SCALE}
+              planned
+            />
+          {/if}
+          {#if !shell.now && !shell.later}<path class="nothing" d="M10 {HEIGHT - 20}h60" />{/if}
+        </svg>
+        <p class="when" class:due={each.place.due}>{each.place.label}</p>
+        <Tag
+          title="{each.job.id} · {each.job.name}"
+          becomes={each.job.becomes ? `becomes ${each.job.becomes}` : 'what it becomes is open'}
+          href={resolve('/job/[id]/[station]', { id: each.job.id, station: 'take-in' })}
+          next={each.place.due}
+        >
+          <span class="next-words">{nextWords(each)}</span>
+          <span class="foot">
+            {#if each.tightest}
+              {#if each.tightest.rest}
+                <Gap finding={each.tightest} width={54} />
+                <span class="figure {each.tightest.mark}"
+                  >{show(each.tightest.rest, each.tightest.unit, bench.shop.settings.unit)}
+                  {each.tightest.unit}</span
+                >
+              {:else}
+                <Mark mark={each.tightest.mark} size={16} /><span class={each.tightest.mark}
+                  >{each.tightest.title}</span
+                >
+              {/if}
+            {/if}
+            <span class="figure money">{money(each)}</span>
+          </span>
+        </Tag>
+      </li>
+    {/each}
+  </ol>
+
+  {#if done.length > 0}
+    <p class="done">
+      Handed over:
+      {#each done as each, i (each.job.id)}
+        {i > 0 ? ' · ' : ''}<a
+          href={resolve('/job/[id]/[station]', { id: each.job.id, station: 'hand-over' })}
+          >{each.job.id} · {each.job.name}</a
+        >
+      {/each}
+    </p>
+  {/if}
+
+  <p class="keep">
+    <Button quiet onclick={() => saveShop(bench.shop)}>Export the shop</Button>
+    <label class="open-file">
+      Open a shop file
+      <input
+        type="file"
+        accept=".json,application/json"
+        onchange={(event) => void readFile(event.currentTarget)}
+      />
+    </label>
+    <a href={resolve('/scan-sheet')}>Scan sheet</a>
+    <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
+    <label>
+      Lengths
+      <select
+        value={bench.shop.settings.unit}
+        onchange={(event) =>
+          bench.edit('unit of length', (shop) => ({
+            ...shop,
+            settings: { ...shop.settings, unit: event.currentTarget.value as 'mm' | 'in' },
+          }))}
+      >
+        <option value="mm">mm</option><option value="in">inches</option>
+      </select>
+    </label>
+    <label>
+      Light
+      <select
+        value={bench.shop.settings.theme}
+        onchange={(event) =>
+          bench.edit('light', (shop) => ({
+            ...shop,
+            settings: {
+              ...shop.settings,
+              theme: event.currentTarget.value as 'light' | 'dark' | 'auto',
+            },
+          }))}
+      >
+        <option value="auto">as the machine</option><option value="light">bright bench</option
+        ><option value="dark">evening</option>
+      </select>
+    </label>
+  </p>
+</Stage>
+
+<Tape title="Today" aside={format(new Date(bench.now), 'EEE d')}>
+  <QuickSums job={undefined} />
+  <section>
+    <h3>Hands</h3>
+    <dl>
+      {#each today as each (each.job.id)}
+        <div>
+          <dt>{each.progress.next?.title}, {each.job.id}</dt>
+          <dd class="figure">{formatHours(each.progress.next?.minutes ?? 0)}</dd>
+        </div>
+        {#if each.progress.minutesLeft > (each.progress.next?.minutes ?? 0)}
+          <div>
+            <dt>and the steps after it</dt>
+            <dd class="figure">
+              {formatHours(each.progress.minutesLeft - (each.progress.next?.minutes ?? 0))}
+            </dd>
+          </div>
+        {/if}
+      {:else}
+        <div>
+          <dt>none asked for</dt>
+          <dd class="figure">0:00</dd>
+        </div>
+      {/each}
+      <div class="sum">
+        <dt>today</dt>
+        <dd class="figure">{formatHours(minutes)} h</dd>
+      </div>
+    </dl>
+  </section>
+  <section>
+    <h3>One trip</h3>
+    <dl>
+      {#each trip as line (line.label)}
+        <div>
+          <dt>
+            {line.count > 1 ? `${line.count} × ` : ''}{line.label}
+            <small>· {line.jobIds.join(', ')}</small>
+          </dt>
+          <dd class="figure">{line.price ? formatMoney(line.price) : '?'}</dd>
+        </div>
+      {:else}
+        <div>
+          <dt>nothing to buy</dt>
+          <dd></dd>
+        </div>
+      {/each}
+      {#if trip.length > 0}
+        <div class="sum">
+          <dt>
+            {tripSum.unpriced.length > 0
+              ? `and ${tripSum.unpriced.length} without a price`
+              : 'in all'}
+          </dt>
+          <dd class="figure">
+            {formatMoney(tripSum.total)}
+            {currencySign(tripSum.total.currency)}
+          </dd>
+        </div>
+      {/if}
+    </dl>
+  </section>
+  <ul class="sums">
+    {#each conflictsOnce as finding (finding.id)}
+      <Sum
+        {finding}
+        chosen={look.chosen === finding.id}
+        onchoose={() => (look.chosen = finding.id)}
+      />
+    {/each}
+  </ul>
+</Tape>
+
+<style>
+  .shelves {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 18px 0;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    flex: 1 1 218px;
+    max-width: 330px;
+    display: flex;
+    flex-direction: column;
+  }
+  .wide {
+    flex-basis: 250px;
+  }
+  .machine {
+    display: block;
+    align-self: flex-start;
+    margin-left: 22px;
+  }
+  .when {
+    margin: 0;
+    padding: 2px 0 10px 14px;
+    border-top: 7px solid var(--mat);
+    font: 500 16px/1.2 var(--face-head);
+    color: var(--ink-soft);
+    position: relative;
+  }
+  .when::before {
+    content: '';
+    position: absolute;
+    left: 6px;
+    top: 0;
+    height: 12px;
+    border-left: 2px solid var(--mat);
+  }
+  .due {
+    color: var(--accent-ink);
+    font-weight: 600;
+  }
+  li :global(.tag) {
+    margin-right: 14px;
+    flex: 1;
+  }
+  .next-words {
+    font-weight: 700;
+    font-size: 14.5px;
+    line-height: 1.25;
+  }
+  .foot {
+    display: flex;
+    align-items: center;
+    gap: 7px;
+    margin-top: auto;
+    padding-top: 6px;
+    font-size: 14px;
+    min-width: 0;
+  }
+  .foot .money {
+    margin-left: auto;
+    white-space: nowrap;
+  }
+  .foot .figure:first-of-type {
+    font-weight: 600;
+    white-space: nowrap;
+  }
+  .rule {
+    align-self: center;
+  }
+  .rule path {
+    fill: none;
+    stroke: var(--ink-soft);
+  }
+  .rule text {
+    font: 13px var(--face-figure);
+    fill: var(--ink-soft);
+  }
+  .nothing {
+    stroke: var(--line);
+    stroke-width: 2;
+    stroke-dasharray: 4 4;
+  }
+  .empty {
+    padding: 60px 0;
+    font-size: 18px;
+  }
+  .done {
+    margin-top: 16px;
+    font-size: 15px;
+    color: var(--ink-soft);
+  }
+  .done a,
+  .keep a {
+    color: inherit;
+  }
+  .keep {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 16px;
+    margin-top: 14px;
+    padding-top: 8px;
+    border-top: 1px solid var(--line);
+    font-size: 15px;
+  }
+  .open-file {
+    position: relative;
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    text-decoration: underline;
+    font: 600 16px var(--face-head);
+    cursor: pointer;
+  }
+  .open-file input {
+    position: absolute;
+    inset: 0;
+    opacity: 0;
+    width: 100%;
+    cursor: pointer;
+  }
+  .open-file:focus-within {
+    outline: 3px solid var(--accent);
+  }
+  select {
+    height: 36px;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    background: var(--tape);
+  }
+  section {
+    padding: 10px 14px 12px 19px;
+    border-bottom: 1px dashed var(--line);
+  }
+  dl {
+    margin: 4px 0 0;
+  }
+  dl div {
+    display: flex;
+    justify-content: space-between;
+    gap: 10px;
+    font-size: 15px;
+  }
+  dt small {
+    color: var(--ink-soft);
+  }
+  dd {
+    margin: 0;
+    white-space: nowrap;
+  }
+  .sum {
+    border-top: 1.5px solid var(--ink);
+    font-weight: 700;
+  }
+  .sums {
+    margin: 0;
+    padding: 0;
+  }
+</style>

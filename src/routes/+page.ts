@@ -1,0 +1,2 @@
+/** The shell the service worker answers with when there is no network. */
+export const prerender = true;

@@ -1,0 +1,6 @@
+import { json } from '@sveltejs/kit';
+import { jsonSchema } from '$core/model/jsonSchema.ts';
+import type { RequestHandler } from './$types';
+
+/** The JSON Schema of the document. */
+export const GET: RequestHandler = () => json(jsonSchema());

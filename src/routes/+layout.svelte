@@ -37,12 +37,9 @@
       .filter((id) => {
         if (id === 'take-in' || id === 'donors') return true;
         if (id === 'order') return view.steps.length > 0;
-        if (id === 'power-up')
-          return view.steps.some((step) =>
-            view.job?.ticks.some((tick) => tick.stepId === step.id && step.gate),
-          );
+        if (id === 'power-up') return view.steps.some((step) => step.gate);
         if (id === 'heat') return (view.job?.readings.length ?? 0) > 0;
-        if (id === 'hand-over') return view.job?.handedOver !== undefined;
+        if (id === 'hand-over') return (view.job?.ticks.length ?? 0) > 0;
         return spoken.includes(id);
       });
   }

@@ -94,7 +94,7 @@ function jobs(now: string): Job[] {
         { seat: 'cooler', partId: 'K02' },
         { seat: 'leads', partId: 'N10' },
       ],
-      waits: [{ why: 'fetched Friday', until: at(50) }],
+      waits: [{ why: 'to be fetched', until: at(50) }],
       wants: [{ what: '6-32 screws, 12', count: 1, price: euros(1.8) }],
     }),
     job('17', 'Lamp tester', 'odd shell, 9 litres, one screen', {

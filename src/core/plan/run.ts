@@ -11,10 +11,10 @@ export function runChecks(plan: Plan): Finding[] {
     .sort(byMark);
 }
 
-/** The finding nearest to trouble: the worst mark, then the least rest for its need. */
+/** The finding nearest to trouble: the worst mark, then the least rest for its need; measures before counts and words. */
 export function tightest(found: readonly Finding[]): Finding | undefined {
   const slack = (finding: Finding) => {
-    if (!finding.rest) return finding.mark === 'clear' ? Infinity : 0.5;
+    if (!finding.rest || finding.unit === '') return finding.mark === 'clear' ? Infinity : 1000;
     const need = finding.terms.reduce(
       (sum, term) =>
         typeof term.value === 'string' || term.sign !== -1 ? sum : sum + term.value.hi,

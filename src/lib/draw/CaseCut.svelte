@@ -54,9 +54,9 @@
     {/if}
     {#if labelled && fits(box, box.label, 14)}
       <text class="name" x={x + 8} y={y + 18}>{box.label}</text>
-      {#if box.figure && box.h * scale > 36 && fits(box, box.figure, 14)}
+      {#if box.figure && box.h * scale > 36 && box.seat !== 'board' && fits(box, box.figure, 14)}
         <text class="figure" x={x + 8} y={y + 35}>{box.figure}</text>
-      {:else if box.figure && box.w * scale > (box.label.length + box.figure.length) * 8 + 20}
+      {:else if box.figure && box.w * scale * (box.seat === 'board' ? 0.64 : 1) > (box.label.length + box.figure.length) * 8 + 20}
         <text class="figure" x={x + 14 + box.label.length * 7.4} y={y + 18}>{box.figure}</text>
       {/if}
     {/if}
@@ -92,12 +92,6 @@
       width={Math.min(cut.side.w - cut.cardWall.x, cut.cardWall.cage + 40) * scale}
       height={Math.min(cut.cardWall.h, cut.side.h - cut.cardWall.y - 4) * scale}
     />
-    <text
-      class="name"
-      x={10 + cut.cardWall.x * scale}
-      y={4 + (cut.cardWall.y + Math.min(cut.cardWall.h, cut.side.h - cut.cardWall.y) - 12) * scale}
-      >cage</text
-    >
   {/if}
   {#each cut.side.boxes as box (box.seat)}
     {#if onseat}
@@ -123,6 +117,13 @@
     {/if}
   {/if}
   {#if cut.cardWall}
+    {#if cut.cardWall.cage > 0}
+      <text
+        class="name"
+        x={11 + cut.cardWall.x * scale}
+        y={4 + (cut.cardWall.y + cut.cardWall.h * 0.66) * scale}>cage</text
+      >
+    {/if}
     {@const y = cut.side.h * scale + 16}
     <path
       class="dim"

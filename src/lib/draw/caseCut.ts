@@ -168,7 +168,7 @@ function sideBoxes(plan: Plan, outside: Outside, sideH: number, board: BoardPlac
     add(
       cooler,
       board.x + board.w * 0.2,
-      board.y + Math.min(30, board.h * 0.15),
+      board.y + Math.min(60, board.h * 0.24),
       w,
       w,
       `h ${figureOf(height)}`,

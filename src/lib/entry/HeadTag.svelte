@@ -66,7 +66,7 @@
     align-items: center;
     gap: 12px;
     height: 48px;
-    width: 390px;
+    width: 470px;
     min-width: 260px;
     padding: 0 14px 0 12px;
     background: var(--kraft);

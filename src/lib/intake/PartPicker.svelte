@@ -21,11 +21,16 @@
     job: Job;
     seat: string;
     onpick: (partId: string | null) => void;
+    /** As found again. */
+    onkeep: () => void;
+    /** Opens the sheet of a part. */
+    onshow: (partId: string) => void;
     onclose: () => void;
   }
-  const { job, seat, onpick, onclose }: Props = $props();
+  const { job, seat, onpick, onkeep, onshow, onclose }: Props = $props();
   const kind = $derived(kindOfSeat(seat) ?? 'small');
-  const had = $derived(planOf(bench.shop, job).seats.some((placed) => placed.seat === seat));
+  const now = $derived(planOf(bench.shop, job).seats.find((placed) => placed.seat === seat)?.part);
+  const changed = $derived(job.changes.some((change) => change.seat === seat));
   let query = $state('');
   let typing = $state(false);
   let name = $state('');
@@ -86,6 +91,11 @@
 </script>
 
 <Dialog title="{seatName(seat)}: what goes in?" wide {onclose}>
+  {#if now}
+    <p class="in">
+      In the plan: <button onclick={() => onshow(now.id)}>{now.name} ({now.id})</button>
+    </p>
+  {/if}
   {#if typing}
     <form
       onsubmit={(event) => {
@@ -136,7 +146,8 @@
         aria-label="Search the shelf"
       />
       <Button onclick={() => (typing = true)}>Type one in</Button>
-      {#if had}<Button onclick={() => onpick(null)}>Leave it empty</Button>{/if}
+      {#if now}<Button onclick={() => onpick(null)}>Leave it empty</Button>{/if}
+      {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
     </p>
     <ul>
       {#each list as { part, tight } (part.id)}
@@ -178,6 +189,14 @@
     flex-wrap: wrap;
     gap: 10px;
     margin: 6px 0;
+  }
+  .in button {
+    min-height: 32px;
+    border: 0;
+    background: none;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+    font-weight: 700;
   }
   .search {
     flex: 1;

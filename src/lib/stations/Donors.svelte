@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { foundOf } from '$core/plan/planOf.ts';
   import { one } from '$core/model/plan.ts';
@@ -56,7 +57,10 @@
     estimateSize: () => 40,
     overscan: 8,
   });
-  $effect(() => $rows.setOptions({ count: list.length, getScrollElement: () => scroller ?? null }));
+  $effect(() => {
+    const options = { count: list.length, getScrollElement: () => scroller ?? null };
+    untrack(() => $rows.setOptions(options));
+  });
 
   function place(part: Part): string {
     const home = indexOf(bench.shop).homeOf.get(part.id);

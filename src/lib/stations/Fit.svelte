@@ -1,4 +1,6 @@
 <script lang="ts">
+  import type { InputRef } from '$core/findings/finding.ts';
+  import type { Part } from '$core/model/types.ts';
   import { setFact } from '$core/edits/edits.ts';
   import { numberAt, one } from '$core/model/plan.ts';
   import { property } from '$core/model/properties.ts';
@@ -36,6 +38,16 @@
       return [{ term, placed, asked, told: numberAt(view.plan, placed, term.input.key) }];
     }),
   );
+
+  function measure(input: InputRef | undefined, label: string, part: Part, value: number): void {
+    if (!input) return;
+    const fact = { lo: value, hi: value, how: 'measured' as const, at: bench.now };
+    bench.edit(
+      `${label} of ${part.name}`,
+      setFact(input.partId, input.key, fact, part.modelId !== undefined),
+      `${input.partId} ${input.key}`,
+    );
+  }
 </script>
 
 <Stage
@@ -45,46 +57,39 @@
     : 'no case in the plan'}
 >
   {#if cut}
-    <div bind:clientWidth={width}>
-      <CaseCut
-        {cut}
-        width={Math.max(300, width)}
-        height={410}
-        found={view.found}
-        chosen={chosen.finding?.id}
-        title="The case cut open with the parts as planned, to scale"
-      />
+    <div class="picture">
+      <div class="sections" bind:clientWidth={width}>
+        <CaseCut
+          {cut}
+          width={Math.max(280, width)}
+          height={470}
+          found={view.found}
+          chosen={chosen.finding?.id}
+          title="The case cut open with the parts as planned, to scale"
+        />
+      </div>
+      {#if chosen.finding}
+        <div class="inputs">
+          <h2>{chosen.finding.title}</h2>
+          <p>{chosen.finding.say}</p>
+          {#each inputs as { term, placed, asked, told } (term.label)}
+            <MeasureField
+              label="{term.label}, {placed.part.name}"
+              unit={asked.measure === 'count' ? '' : asked.measure}
+              lengths={bench.shop.settings.unit}
+              value={told}
+              open={told?.how === 'class'}
+              most={asked.most}
+              onmeasure={(value) => measure(term.input, asked.label, placed.part, value)}
+            />
+          {/each}
+        </div>
+      {/if}
     </div>
   {:else}
     <p>Put a case into the plan at Take-in, and its parts are drawn here to scale.</p>
   {/if}
   {#if chosen.finding}
-    {#if inputs.length > 0}
-      <div class="inputs" aria-label="Figures of this sum">
-        {#each inputs as { term, placed, asked, told } (term.label)}
-          <MeasureField
-            label="{term.label}, {placed.part.name}"
-            unit={asked.measure === 'count' ? '' : asked.measure}
-            lengths={bench.shop.settings.unit}
-            value={told}
-            open={told?.how === 'class'}
-            most={asked.most}
-            onmeasure={(value) =>
-              term.input &&
-              bench.edit(
-                `${asked.label} of ${placed.part.name}`,
-                setFact(
-                  term.input.partId,
-                  term.input.key,
-                  { lo: value, hi: value, how: 'measured', at: bench.now },
-                  placed.part.modelId !== undefined,
-                ),
-                `${term.input.partId} ${term.input.key}`,
-              )}
-          />
-        {/each}
-      </div>
-    {/if}
     <Remedies
       finding={chosen.finding}
       remedies={chosen.remedies}
@@ -95,10 +100,29 @@
 </Stage>
 
 <style>
+  .picture {
+    display: flex;
+    gap: 20px;
+  }
+  .sections {
+    flex: 1;
+    min-width: 0;
+  }
   .inputs {
     display: flex;
-    flex-wrap: wrap;
-    gap: 8px 22px;
-    margin-top: 8px;
+    flex-direction: column;
+    gap: 10px;
+    flex: 0 0 184px;
+  }
+  .inputs p {
+    font-size: 15px;
+  }
+  @media (max-width: 700px) {
+    .picture {
+      flex-direction: column;
+    }
+    .inputs {
+      flex: none;
+    }
   }
 </style>

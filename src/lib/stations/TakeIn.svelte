@@ -1,7 +1,6 @@
 <script lang="ts">
   import { compareSeats, freeSeat, kindName, seatName } from '$core/model/seats.ts';
   import { kinds, manyKinds, type Kind } from '$core/model/types.ts';
-  import { standingOf } from '$core/model/lookup.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { editMachine, keepSeat, putPart } from '$core/edits/edits.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -66,6 +65,12 @@
     close();
   }
 
+  /** As found again: a part of the machine stays, one that was to come is dropped. */
+  function keep(seat: string): void {
+    if (job) bench.edit(`${seatName(seat)} as found`, keepSeat(job.id, seat));
+    close();
+  }
+
   function close(): void {
     picking = undefined;
     look.seat = undefined;
@@ -127,61 +132,27 @@
       {/if}
     </div>
 
-    <table>
-      <thead>
-        <tr
-          ><th scope="col">Seat</th><th scope="col">As found</th><th scope="col"></th><th
-            scope="col">As it shall be</th
-          ><th scope="col"><span class="visually-hidden">Change</span></th></tr
-        >
-      </thead>
-      <tbody>
-        {#each rows as row (row.seat)}
-          <tr class={row.mark}>
-            <th scope="row">{seatName(row.seat)}</th>
-            <td>
-              {#if row.was}
-                <button class="part" onclick={() => (showing = row.was?.id)}>{row.was.name}</button>
-              {:else}<span class="soft">empty</span>{/if}
-            </td>
-            <td class="verb">
-              <svg width="26" height="14" aria-hidden="true">
-                {#if row.mark === 'stays'}<path d="M2 7h22" />{:else if row.mark === 'comes'}<path
-                    d="M24 7H8M13 2L7 7l6 5"
-                  />{:else}<path d="M2 7h16M13 2l6 5-6 5M24 1v12" />{/if}
-              </svg>
-              {row.mark}
-            </td>
-            <td>
-              {#if row.shall && row.mark !== 'stays'}
-                <button class="part" onclick={() => (showing = row.shall?.id)}
-                  >{row.shall.name}</button
-                >
-                <small class="figure">{row.shall.id}</small>
-                {#if standingOf(bench.shop, row.shall).condition === 'unknown'}<small
-                    >condition unknown</small
-                  >{/if}
-              {:else if !row.shall}<span class="soft">left out</span>{/if}
-            </td>
-            <td class="tools">
-              <button onclick={() => pick(row.seat)}
-                >Change<span class="visually-hidden"> {seatName(row.seat)}</span></button
+    <ul class="strands" aria-label="Seats">
+      {#each rows as row (row.seat)}
+        <li>
+          <button class={row.mark} onclick={() => pick(row.seat)}>
+            <span class="seat">{seatName(row.seat)}</span>
+            {#if row.mark === 'stays'}
+              <span class="bar both">{row.was?.name}<i>stays</i></span>
+            {:else}
+              <span class="bar out" class:empty={!row.was}
+                >{#if row.was}<s>{row.was.name}</s>{:else}empty{/if}{#if row.was}<i>goes</i
+                  >{/if}</span
               >
-              {#if job.changes.some((change) => change.seat === row.seat)}
-                <button
-                  onclick={() =>
-                    bench.edit(`${seatName(row.seat)} as found`, keepSeat(job.id, row.seat))}
-                >
-                  {row.was ? 'Keep' : 'Drop'}<span class="visually-hidden">
-                    {seatName(row.seat)}</span
-                  >
-                </button>
-              {/if}
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+              <span class="bar into" class:empty={!row.shall}
+                >{row.shall?.name ?? 'left empty'}{#if row.shall}<i>comes, {row.shall.id}</i
+                  >{/if}</span
+              >
+            {/if}
+          </button>
+        </li>
+      {/each}
+    </ul>
     <p class="add">
       <span>Put in:</span>
       {#each missing as kind (kind)}
@@ -243,6 +214,8 @@
   <PartPicker
     {job}
     seat={picking}
+    onkeep={() => keep(picking as string)}
+    onshow={(partId) => (showing = partId)}
     onpick={(partId) => put(picking as string, partId)}
     onclose={close}
   />
@@ -269,77 +242,72 @@
     color: var(--ink);
     margin-right: 6px;
   }
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    font-size: 15px;
-  }
-  thead th {
-    text-align: left;
-    font: 500 15px var(--face-head);
-    color: var(--ink-soft);
-    border-bottom: 2px solid var(--ink);
-  }
-  tbody th {
-    width: 104px;
-    text-align: left;
-    font: 600 16px var(--face-head);
-  }
-  td,
-  tbody th {
-    padding: 2px 8px 2px 0;
-    border-bottom: 1px solid var(--line);
-  }
-  .part {
-    min-height: 34px;
+  .strands {
+    margin: 10px 0 0;
     padding: 0;
+    list-style: none;
+  }
+  .strands button {
+    display: grid;
+    grid-template-columns: 96px 1fr 1fr;
+    gap: 0 8px;
+    align-items: center;
+    width: 100%;
+    min-height: 34px;
+    padding: 2px 0;
     border: 0;
     background: none;
     text-align: left;
+    font-size: 15px;
+  }
+  .strands button:hover .seat {
     text-decoration: underline;
-    text-decoration-color: var(--line);
-    text-underline-offset: 4px;
   }
-  .goes td:nth-child(2) .part {
-    text-decoration: line-through;
+  .seat {
+    font: 600 16px var(--face-head);
   }
-  .comes td:nth-child(4) .part {
+  .bar {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    min-width: 0;
+    padding: 3px 10px;
+    border: 1.5px solid var(--ink);
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .bar i {
+    font-style: normal;
+    font-size: 13.5px;
+    color: var(--ink-soft);
+  }
+  .both {
+    grid-column: 2 / 4;
+    background: var(--part-stays);
+    border-width: 1px;
+  }
+  .out {
+    background: var(--part-goes);
+    border-style: dashed;
+    border-right-style: none;
+    clip-path: polygon(0 0, 100% 0, calc(100% - 9px) 50%, 100% 100%, 0 100%);
+  }
+  .into {
+    background: var(--part-comes);
+    border-width: 2px;
     font-weight: 700;
+    clip-path: polygon(0 0, 100% 0, 100% 100%, 0 100%, 9px 50%);
+    padding-left: 18px;
   }
-  .verb {
-    width: 92px;
-    white-space: nowrap;
-    color: var(--ink-soft);
+  .into i {
+    font-weight: 400;
   }
-  .verb svg {
-    vertical-align: -2px;
-  }
-  .verb path {
-    fill: none;
-    stroke: var(--ink);
-    stroke-width: 2;
-  }
-  small {
-    margin-left: 6px;
-    color: var(--ink-soft);
-  }
-  .tools {
-    text-align: right;
-    white-space: nowrap;
-    padding-right: 0;
-  }
-  .tools button,
-  .add button {
-    min-height: 34px;
-    padding: 0 8px;
-    border: 1px solid var(--line);
-    border-radius: 3px;
+  .empty {
+    border-color: transparent;
     background: none;
-    font: 500 15px var(--face-head);
-  }
-  .tools button:hover,
-  .add button:hover {
-    background: var(--paper-deep);
+    color: var(--ink-soft);
+    font-weight: 400;
   }
   .add {
     display: flex;
@@ -375,21 +343,12 @@
     padding: 0 6px;
   }
   @media (max-width: 600px) {
-    thead {
-      display: none;
+    .strands button {
+      grid-template-columns: 72px 1fr;
     }
-    tr {
-      display: grid;
-      grid-template-columns: 1fr auto;
-      border-bottom: 1px solid var(--line);
-      padding: 6px 0;
-    }
-    td,
-    tbody th {
-      border: 0;
-    }
-    .verb {
-      text-align: right;
+    .both,
+    .into {
+      grid-column: 2;
     }
   }
 </style>

@@ -47,7 +47,7 @@
                 height={H - 8}
               />
               {#if block.width * WIDTH > block.label.length * 6.6 + 10}
-                <text class="name" x={10 + block.x * WIDTH} y="21">{block.label}</text>
+                <text class="name" x={10 + block.x * WIDTH} y="18">{block.label}</text>
                 {#if term && typeof term.value !== 'string'}<text
                     class="fig"
                     x={10 + block.x * WIDTH}

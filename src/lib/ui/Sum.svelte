@@ -60,7 +60,7 @@
           <dt>
             {term.label}{#if term.how && how[term.how]}<small>, {how[term.how]}</small>{/if}
           </dt>
-          <dd class="figure">
+          <dd class:figure={typeof term.value !== 'string'}>
             {typeof term.value === 'string'
               ? term.value
               : (term.sign === -1 ? '−' : '') + show(term.value, finding.unit, lengths)}

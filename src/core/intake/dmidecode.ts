@@ -1,4 +1,5 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
+import { isNumber } from '../model/fact.ts';
 import { believable } from './junk.ts';
 import {
   caseClassIn,
@@ -62,7 +63,7 @@ export function readDmidecode(text: string): Inventory {
     }),
     parts: [
       shell(field(3, 'Type')),
-      ...board(records, memory),
+      ...board(records, memory, ignored),
       ...of(4).flatMap(processor),
       ...memory,
       ...of(39).flatMap((record) => supply(record, ignored)),
@@ -81,7 +82,8 @@ function shell(type: string | undefined): DraftPart {
   };
 }
 
-function board(records: DmiRecord[], memory: DraftPart[]): DraftPart[] {
+/** A limit below what is fitted is a slip of the firmware: not believed. */
+function board(records: DmiRecord[], memory: DraftPart[], ignored: string[]): DraftPart[] {
   const base = records.find((record) => record.type === 2)?.fields;
   const array = records.find(
     (record) =>
@@ -91,7 +93,15 @@ function board(records: DmiRecord[], memory: DraftPart[]): DraftPart[] {
     record.type === 4 ? (socketOf(record) ?? []) : [],
   )[0];
   const slots = Number(array?.get('Number Of Devices'));
-  const most = memoryGb(array?.get('Maximum Capacity'));
+  const limit = memoryGb(array?.get('Maximum Capacity'));
+  const fitted = memory.reduce(
+    (sum, { facts: { size } }) => sum + (isNumber(size) ? size.lo : 0),
+    0,
+  );
+  const most = limit !== undefined && limit >= fitted ? limit : undefined;
+  if (limit !== undefined && most === undefined) {
+    ignored.push(`memory limit "${limit} GB": ${fitted} GB are fitted`);
+  }
   const wide = records.filter(
     (record) => record.type === 9 && /x16/i.test(record.fields.get('Type') ?? ''),
   ).length;

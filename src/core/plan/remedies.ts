@@ -1,4 +1,4 @@
-import { byMark, worst, type Finding, type Remedy } from '../findings/finding.ts';
+import { byMark, worst, type Finding, type Mark, type Remedy } from '../findings/finding.ts';
 import { indexOf, standingOf } from '../model/lookup.ts';
 import { kindOfSeat, seatName } from '../model/seats.ts';
 import type { Job, Part, Shop } from '../model/types.ts';
@@ -9,21 +9,21 @@ const MINUTES_TO_SWAP = 15;
 
 /**
  * Ways out of one finding: its own, and every other part of the shelf and of donors that
- * would settle it, each run through all checks. Cheapest first; what brings a new Stop is left out.
+ * would settle it, each run through all checks. Best mark first, then cheapest; what brings a new Stop is left out.
  */
 export function remediesFor(shop: Shop, job: Job, finding: Finding, most = 5): Remedy[] {
   if (finding.mark === 'clear') return [];
   const before = runChecks(planOf(shop, job));
-  const stopsBefore = new Set(before.filter((each) => each.mark === 'stop').map((each) => each.id));
+  const markBefore = new Map(before.map((each) => [each.id, each.mark]));
   const swaps = finding.seats
     .filter((seat) => seat !== 'case' && kindOfSeat(seat) !== 'board')
     .flatMap((seat) =>
       candidates(shop, job, seat).flatMap((part) =>
-        swap(shop, job, finding, seat, part, stopsBefore),
+        swap(shop, job, finding, seat, part, markBefore),
       ),
     );
   const all = [...finding.remedies, ...swaps];
-  return all.sort((a, b) => byMark(a, b) || cost(a) - cost(b)).slice(0, most);
+  return all.sort((a, b) => byMark(b, a) || cost(a) - cost(b)).slice(0, most);
 }
 
 const cost = (remedy: Remedy) =>
@@ -51,7 +51,7 @@ function swap(
   finding: Finding,
   seat: string,
   part: Part,
-  stopsBefore: ReadonlySet<string>,
+  markBefore: ReadonlyMap<string, Mark>,
 ): Remedy[] {
   const changes = [
     ...job.changes.filter((change) => change.seat !== seat),
@@ -60,8 +60,11 @@ function swap(
   const after = runChecks(planOf(shop, { ...job, changes }));
   const same = after.find((each) => each.id === finding.id);
   const better = !same || byMark(same, finding) > 0;
-  const newStop = after.some((each) => each.mark === 'stop' && !stopsBefore.has(each.id));
-  if (!better || newStop) return [];
+  const fresh = after.filter((each) => {
+    const worse = each.mark === 'stop' || each.mark === 'mend';
+    return worse && each.id !== finding.id && markBefore.get(each.id) !== each.mark;
+  });
+  if (!better || fresh.some((each) => each.mark === 'stop')) return [];
   const lost = after.filter((each) => each.id.startsWith('asks-') && each.mark === 'mend');
   const home = indexOf(shop).homeOf.get(part.id);
   return [
@@ -69,7 +72,7 @@ function swap(
       id: `put:${seat}:${part.id}`,
       title: `${part.name} (${part.id}${home ? `, donor ${home.id}` : ''}) as ${seatName(seat)}`,
       rest: same?.rest,
-      mark: lost.length > 0 ? 'mend' : worst(same ? [same] : []),
+      mark: worst([...(same ? [same] : []), ...fresh]),
       minutes: MINUTES_TO_SWAP + (home ? 10 : 0),
       money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },
       undoable: true,

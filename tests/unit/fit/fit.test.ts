@@ -1,0 +1,256 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { boardHoles } from '../../../src/core/fit/boardHoles.ts';
+import { boardOutline } from '../../../src/core/fit/boardOutline.ts';
+import { cardHeight } from '../../../src/core/fit/cardHeight.ts';
+import { cardLength } from '../../../src/core/fit/cardLength.ts';
+import { cardSlots } from '../../../src/core/fit/cardSlots.ts';
+import { coolerHeight } from '../../../src/core/fit/coolerHeight.ts';
+import { coolerMount } from '../../../src/core/fit/coolerMount.ts';
+import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
+import { supplyBay } from '../../../src/core/fit/supplyBay.ts';
+import { planWith, the } from '../../helpers/build.ts';
+
+describe('fit/cardLength', () => {
+  const over = planWith({ case: { cardRoom: 247, cageGain: 58 }, card1: { length: 267 } });
+
+  it('stops a card that is 20 mm too long and pencils in the cage', () => {
+    const finding = the(cardLength(over), 'card-length:card1');
+    expect(finding.mark).to.equal('stop');
+    expect(finding.rest).to.deep.equal({ lo: -20, hi: -20 });
+    expect(finding.restLabel).to.equal('over');
+    const [cage] = finding.remedies;
+    expect(cage?.id).to.equal('cage-out');
+    expect(cage?.rest).to.deep.equal({ lo: 38, hi: 38 });
+    expect(cage?.mark).to.equal('clear');
+    expect(cage?.undoable).to.equal(true);
+  });
+
+  it('adds the cage in ink once it is taken', () => {
+    const plan = { ...over, taken: new Set(['cage-out']) };
+    const finding = the(cardLength(plan), 'card-length:card1');
+    expect(finding.mark).to.equal('clear');
+    expect(finding.rest).to.deep.equal({ lo: 38, hi: 38 });
+    expect(finding.terms.map((term) => term.label)).to.include('cage out');
+  });
+
+  it('watches a card whose class straddles the room', () => {
+    const finding = the(
+      cardLength(planWith({ case: { cardRoom: 247 }, card1: {} })),
+      'card-length:card1',
+    );
+    expect(finding.mark).to.equal('watch');
+    expect(finding.rest?.lo).to.be.below(0);
+    expect(finding.rest?.hi).to.be.above(0);
+  });
+
+  it('watches less than the room to swing, clears more', () => {
+    const mark = (length: number) =>
+      the(cardLength(planWith({ case: { cardRoom: 247 }, card1: { length } })), 'card-length:card1')
+        .mark;
+    expect(mark(246)).to.equal('watch');
+    expect(mark(244)).to.equal('clear');
+    expect(mark(247.1)).to.equal('stop');
+  });
+
+  it('offers a cut that cannot be undone where no cage gives', () => {
+    const finding = the(
+      cardLength(planWith({ case: { cardRoom: 247 }, card1: { length: 267 } })),
+      'card-length:card1',
+    );
+    expect(finding.remedies[0]?.undoable).to.equal(false);
+    expect(finding.remedies[0]?.rest?.lo).to.be.at.least(0);
+  });
+
+  it('says nothing without a case or a card', () => {
+    expect(cardLength(planWith({ card1: { length: 267 } }))).to.deep.equal([]);
+    expect(cardLength(planWith({ case: { cardRoom: 247 } }))).to.deep.equal([]);
+  });
+
+  it('judges by the whole range, whatever the numbers', () => {
+    const size = fc.integer({ min: 50, max: 400 });
+    fc.assert(
+      fc.property(size, size, size, (room, a, b) => {
+        const [lo, hi] = [Math.min(a, b), Math.max(a, b)];
+        const finding = the(
+          cardLength(planWith({ case: { cardRoom: room }, card1: { length: [lo, hi] } })),
+          'card-length:card1',
+        );
+        if (finding.mark === 'stop') expect(lo).to.be.above(room);
+        if (finding.mark === 'clear') expect(hi).to.be.at.most(room - 3);
+        if (lo > room) expect(finding.mark).to.equal('stop');
+        if (hi <= room - 3) expect(finding.mark).to.equal('clear');
+      }),
+    );
+  });
+});
+
+describe('fit/coolerHeight', () => {
+  const mark = (coolerRoom: number, height: number) =>
+    the(coolerHeight(planWith({ case: { coolerRoom }, cooler: { height } })), 'cooler-height').mark;
+
+  /* Common practice, no source: 56 mm of room refuses a 58 mm cooler. */
+  it('refuses a 58 mm cooler in 56 mm', () => {
+    expect(mark(56, 58)).to.equal('stop');
+  });
+  it('watches a lid that may touch, clears air', () => {
+    expect(mark(58, 57)).to.equal('watch');
+    expect(mark(60, 58)).to.equal('clear');
+  });
+  it('carries an unmeasured tower as its class', () => {
+    const finding = the(
+      coolerHeight(planWith({ case: { coolerRoom: 162 }, cooler: { class: 'tower' } })),
+      'cooler-height',
+    );
+    expect(finding.mark).to.equal('watch');
+    expect(finding.rest).to.deep.equal({ lo: -6, hi: 12 });
+    expect(finding.terms[1]?.how).to.equal('class');
+  });
+});
+
+describe('fit/boardOutline', () => {
+  it('clears a microATX board in a case that names it, stops an ATX board', () => {
+    const shell = { boards: ['microATX'] };
+    const fits = boardOutline(planWith({ case: shell, board: { format: 'microATX' } }));
+    expect(fits.map((finding) => finding.mark)).to.deep.equal(['clear', 'clear']);
+    const wide = the(
+      boardOutline(planWith({ case: shell, board: { format: 'ATX' } })),
+      'board-width',
+    );
+    expect(wide.mark).to.equal('stop');
+    expect(wide.rest?.hi).to.be.closeTo(243.84 + 40 - 304.8, 1e-9);
+  });
+  it('believes the measured tray before the name', () => {
+    const found = boardOutline(
+      planWith({
+        case: { boards: ['ATX'], boardWidth: 200, boardDepth: 250 },
+        board: { width: 198, depth: 244 },
+      }),
+    );
+    expect(the(found, 'board-width').rest).to.deep.equal({ lo: 2, hi: 2 });
+    expect(the(found, 'board-depth').rest).to.deep.equal({ lo: 6, hi: 6 });
+  });
+});
+
+describe('fit/boardHoles', () => {
+  const holes = (stands: string[], board: string[], taken: string[] = []) =>
+    the(
+      boardHoles(planWith({ case: { standoffs: stands }, board: { holes: board } }, { taken })),
+      'board-holes',
+    );
+
+  it('stops a standoff under no hole, and clears it once taken out', () => {
+    const finding = holes(['C', 'F', 'H', 'J', 'R'], ['C', 'F', 'H', 'J']);
+    expect(finding.mark).to.equal('stop');
+    expect(finding.say).to.contain('R would touch');
+    expect(finding.remedies[0]?.id).to.equal('standoffs-out:R');
+    expect(
+      holes(['C', 'F', 'H', 'J', 'R'], ['C', 'F', 'H', 'J'], ['standoffs-out:R']).mark,
+    ).to.equal('clear');
+  });
+  it('watches one free corner, mends two', () => {
+    expect(holes(['C', 'F', 'H'], ['C', 'F', 'H', 'J']).mark).to.equal('watch');
+    const two = holes(['C', 'F'], ['C', 'F', 'H', 'J']);
+    expect(two.mark).to.equal('mend');
+    expect(two.remedies[0]?.id).to.equal('drill:HJ');
+    expect(two.remedies[0]?.undoable).to.equal(false);
+    expect(holes(['C', 'F'], ['C', 'F', 'H', 'J'], ['drill:HJ']).mark).to.equal('clear');
+  });
+  it('takes the standoffs of a case for several boards as movable', () => {
+    const plan = planWith({ case: { boards: ['ATX', 'microATX'] }, board: { format: 'microATX' } });
+    expect(the(boardHoles(plan), 'board-holes').mark).to.equal('clear');
+  });
+});
+
+describe('fit/cardHeight', () => {
+  it('asks where the plugs sit only when the card has plugs', () => {
+    const at = (plugs: string[]) =>
+      the(
+        cardHeight(planWith({ case: { cardHeightRoom: 125 }, card1: { height: 111, plugs } })),
+        'card-height:card1',
+      );
+    expect(at([]).mark).to.equal('clear');
+    expect(at(['card8']).mark).to.equal('watch');
+  });
+  it('mends a full bracket before a low opening', () => {
+    const finding = the(
+      cardHeight(planWith({ case: { bracket: 'low' }, card1: { bracket: 'full' } })),
+      'card-bracket:card1',
+    );
+    expect(finding.mark).to.equal('mend');
+    expect(finding.remedies[0]?.action.do).to.equal('want');
+    const both = cardHeight(planWith({ case: { bracket: 'low' }, card1: { bracket: 'both' } }));
+    expect(the(both, 'card-bracket:card1').mark).to.equal('clear');
+  });
+});
+
+describe('fit/cardSlots', () => {
+  it('counts the slots of all cards together', () => {
+    const finding = the(
+      cardSlots(planWith({ case: { slots: 3 }, card1: { slotsWide: 2 }, card2: { slotsWide: 2 } })),
+      'card-slots',
+    );
+    expect(finding.mark).to.equal('stop');
+    expect(finding.rest).to.deep.equal({ lo: -1, hi: -1 });
+  });
+});
+
+describe('fit/supplyBay', () => {
+  const format = (bay: string, supply: string) =>
+    the(
+      supplyBay(planWith({ case: { supplyFormat: bay }, supply: { format: supply } })),
+      'supply-format',
+    ).mark;
+  it('knows which supply goes into which bay', () => {
+    expect(format('ATX', 'ATX')).to.equal('clear');
+    expect(format('SFX-L', 'SFX')).to.equal('clear');
+    expect(format('ATX', 'SFX')).to.equal('mend');
+    expect(format('SFX', 'ATX')).to.equal('stop');
+    expect(format('TFX', 'SFX')).to.equal('stop');
+  });
+  it('takes the depth of the format where none is measured', () => {
+    const found = supplyBay(
+      planWith({ case: { supplyRoom: 150, supplyFormat: 'ATX' }, supply: { format: 'ATX' } }),
+    );
+    expect(the(found, 'supply-depth').mark).to.equal('watch');
+  });
+});
+
+describe('fit/driveMounts', () => {
+  it('finds the drive that would hang loose, and the cage that held it', () => {
+    const seats = {
+      case: { bays35: 2, bays25: 1 },
+      drive1: { form: '3.5' },
+      drive2: { form: '2.5' },
+    };
+    const marks = (taken: string[]) =>
+      Object.fromEntries(
+        driveMounts(planWith(seats, { taken })).map((each) => [each.id, each.mark]),
+      );
+    expect(marks([])).to.deep.equal({
+      'drive-mounts-bays35': 'clear',
+      'drive-mounts-bays25': 'clear',
+    });
+    expect(marks(['cage-out'])['drive-mounts-bays35']).to.equal('mend');
+  });
+  it('has nothing to say about drives on the board', () => {
+    expect(driveMounts(planWith({ case: { bays35: 0 }, drive1: { form: 'M.2' } }))).to.deep.equal(
+      [],
+    );
+  });
+});
+
+describe('fit/coolerMount', () => {
+  const mark = (socket: string, sockets: string[]) =>
+    the(coolerMount(planWith({ board: { socket }, cooler: { sockets } })), 'cooler-mount').mark;
+  it('goes by the holes, not by the name', () => {
+    expect(mark('LGA1200', ['LGA1151'])).to.equal('clear');
+    expect(mark('LGA1700', ['LGA1200'])).to.equal('mend');
+    expect(mark('AM5', ['AM4'])).to.equal('clear');
+  });
+  it('watches what nobody said', () => {
+    const finding = the(coolerMount(planWith({ board: {}, cooler: {} })), 'cooler-mount');
+    expect(finding.mark).to.equal('watch');
+    expect(finding.terms.map((term) => term.value)).to.deep.equal(['?', '?']);
+  });
+});

@@ -1,0 +1,138 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { quickSum } from '../../../src/core/quick/sums.ts';
+import { understand } from '../../../src/core/quick/understand.ts';
+import { currentLimitA } from '../../../src/core/quick/wireLimit.ts';
+
+const shop = demoShop('2026-11-25T09:00:00.000Z');
+
+describe('quick/sums', () => {
+  it('a part in its room: two numbers are enough', () => {
+    const sum = quickSum('267 in 247');
+    expect(sum?.finding.mark).to.equal('stop');
+    expect(sum?.finding.rest).to.deep.equal({ lo: -20, hi: -20 });
+  });
+  it('takes units on either side, and inches where the shop counts in them', () => {
+    expect(quickSum('10.5 in in 247 mm')?.say).to.equal('19.7 mm over');
+    expect(quickSum('26.7 cm into 11 in')?.say).to.equal('12.4 mm spare');
+    expect(quickSum('10 in 11', 'in')?.say).to.equal('25.4 mm spare');
+  });
+  it('watches a fit with no air', () =>
+    expect(quickSum('246 in 247')?.finding.mark).to.equal('watch'));
+  it('gives watts from volts and amps, amps from watts and volts', () => {
+    expect(quickSum('12 V 20 A')?.say).to.equal('240 W');
+    expect(quickSum('12v 20a')?.say).to.equal('240 W');
+    expect(quickSum('65 W at 19 V')?.say).to.equal('3.42 A');
+  });
+  it('gives drop and heat of a lead, and stops one that would burn', () => {
+    expect(quickSum('awg 18 2 m 6 A')?.say).to.equal('0.5 V lost there and back, 3 W heat');
+    expect(quickSum('18 awg 2 m 6 A')?.say).to.equal('0.5 V lost there and back, 3 W heat');
+    expect(quickSum('awg 18 2 m 6 A')?.finding.mark).to.equal('clear');
+    expect(quickSum('awg 14 6 m 10 A')?.finding.mark).to.equal('watch');
+    expect(quickSum('awg 24 1 m 9 A')?.finding.mark).to.equal('stop');
+    expect(quickSum('awg 18 2 m 6 A 5 V')?.finding.restLabel).to.contain('of 5 V');
+  });
+  it('says when a small case breathes by itself', () => {
+    expect(quickSum('8 x 3.2 x 6.3 in')?.finding.say).to.contain('leaves by itself');
+    expect(quickSum('190 x 430 x 440')?.finding.say).to.contain('fans');
+  });
+  for (const bad of [
+    '',
+    'hello',
+    '267 inn 247',
+    '12 V',
+    'awg 99 1 m 1 A',
+    '5 W 0 V',
+    '0 l to 0 l',
+    '1 x 2',
+    'in in in',
+  ]) {
+    it(`makes no sum of "${bad}"`, () => expect(quickSum(bad)).to.equal(undefined));
+  }
+  it('never answers with a figure that is no number', () => {
+    const word = fc.constantFrom(
+      'in',
+      'V',
+      'A',
+      'W',
+      'mm',
+      'x',
+      'awg',
+      'm',
+      'to',
+      'l',
+      'C',
+      '0',
+      '12',
+      '247.5',
+      '1/4',
+      '.',
+      ',',
+    );
+    fc.assert(
+      fc.property(fc.array(word, { maxLength: 8 }), (words) => {
+        expect(quickSum(words.join(' '))?.say ?? '').to.not.match(/NaN|Infinity|undefined/);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+});
+
+describe('quick/wireLimit', () => {
+  it('falls with thinner wire and says nothing beyond its table', () => {
+    expect(currentLimitA(18)).to.equal(9);
+    let last = Infinity;
+    for (let awg = 10; awg <= 28; awg += 2) {
+      const limit = currentLimitA(awg) ?? NaN;
+      expect(limit).to.be.below(last);
+      last = limit;
+    }
+    expect(currentLimitA(30)).to.equal(undefined);
+  });
+});
+
+describe('quick/understand', () => {
+  it('finds on the shelf by kind and size', () => {
+    const found = understand(shop, 'fan 92');
+    expect(found.kind).to.equal('find');
+    if (found.kind === 'find')
+      expect(found.parts.map((part) => part.id)).to.deep.equal(['H01', 'H02']);
+  });
+  it('says so when there is none of a kind', () => {
+    expect(understand(shop, 'fan 200')).to.deep.include({ kind: 'find', say: 'none on the shelf' });
+  });
+  it("knows a scanned tag, in either case, and a job's number", () => {
+    expect(understand(shop, 'h03')).to.deep.include({ kind: 'part', partId: 'H03' });
+    expect(understand(shop, '14')).to.deep.include({ kind: 'job', jobId: '14' });
+    expect(understand(shop, 'job 14')).to.deep.include({ kind: 'job', jobId: '14' });
+  });
+  it('starts a job from one line', () => {
+    expect(understand(shop, 'job Grey box becomes a router')).to.deep.include({
+      kind: 'newJob',
+      name: 'Grey box',
+      becomes: 'a router',
+    });
+  });
+  it("takes a caliper's number for a measure only while something is lit", () => {
+    expect(understand(shop, '158.2', true)).to.deep.include({ kind: 'measure', mm: 158.2 });
+    expect(understand(shop, '158.2', false).kind).to.not.equal('measure');
+    expect(understand(shop, '6 1/4 in', true)).to.deep.include({ kind: 'measure', mm: 158.75 });
+  });
+  it('knows the words of the scan sheet', () => {
+    for (const word of ['yes', 'no', 'next', 'undo', 'done', 'Not Measured']) {
+      expect(understand(shop, word).kind).to.equal('word');
+    }
+  });
+  it('says what it does not understand', () => {
+    expect(understand(shop, 'qwertz')).to.deep.include({ kind: 'nothing' });
+    expect(understand(shop, '   ').say).to.equal('');
+  });
+  it('answers something for any text', () => {
+    fc.assert(
+      fc.property(fc.string(), fc.boolean(), (text, measuring) => {
+        expect(understand(shop, text, measuring).kind).to.be.a('string');
+      }),
+    );
+  });
+});

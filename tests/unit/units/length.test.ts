@@ -1,0 +1,69 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { formatLength, parseLength, parseNumber, trim } from '../../../src/core/units/length.ts';
+
+describe('units/length', () => {
+  const cases: [string, number][] = [
+    ['158', 158],
+    ['158 mm', 158],
+    ['15.8cm', 158],
+    ['15,8 cm', 158],
+    ['1 m', 1000],
+    ['6.25"', 158.75],
+    ['6 1/4 in', 158.75],
+    ['1/4 in', 6.35],
+    ['3/8"', 9.525],
+    ['10 inches', 254],
+    ['  42  ', 42],
+  ];
+  for (const [text, mm] of cases) {
+    it(`reads "${text}" as ${mm} mm`, () => {
+      expect(parseLength(text)?.mm).to.be.closeTo(mm, 1e-9);
+    });
+  }
+
+  it('reads a bare number in the unit of the shop', () => {
+    expect(parseLength('6.25', 'in')?.mm).to.be.closeTo(158.75, 1e-9);
+    expect(parseLength('6.25', 'in')?.unit).to.equal(undefined);
+    expect(parseLength('6.25 mm', 'in')?.mm).to.equal(6.25);
+  });
+
+  it('says which unit was typed', () => {
+    expect(parseLength('5 in')?.unit).to.equal('in');
+    expect(parseLength('5 cm')?.unit).to.equal('mm');
+  });
+
+  for (const bad of ['', 'abc', '12 parsec', '1/0 in', '1//2', '--5', '5 5', '1e3', '12 V']) {
+    it(`does not take "${bad}" for a length`, () => {
+      expect(parseLength(bad)).to.equal(undefined);
+    });
+  }
+
+  it('reads back what it writes, in both units', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 9999 }),
+        fc.constantFrom('mm' as const, 'in' as const),
+        (tenths, unit) => {
+          const mm = tenths / 10;
+          const read = parseLength(`${formatLength(mm, unit)} ${unit}`)?.mm ?? NaN;
+          expect(read).to.be.closeTo(mm, unit === 'mm' ? 0.0001 : 0.13);
+        },
+      ),
+    );
+  });
+
+  it('reads numbers with fractions and commas', () => {
+    expect(parseNumber('2,5')).to.equal(2.5);
+    expect(parseNumber('1 1/2')).to.equal(1.5);
+    expect(parseNumber('x')).to.equal(undefined);
+  });
+
+  it('writes no trailing zeros and no minus zero', () => {
+    expect(trim(20, 1)).to.equal('20');
+    expect(trim(20.04, 1)).to.equal('20');
+    expect(trim(-0.01, 1)).to.equal('0');
+    expect(trim(100, 0)).to.equal('100');
+    expect(trim(2.64192, 2)).to.equal('2.64');
+  });
+});

@@ -71,6 +71,7 @@
       u: key(() => void undo()),
       'Shift+U': key(() => void bench.redo()),
       p: key(() => window.print()),
+      '?': key(() => (look.dialog = 'keys')),
       'Shift+?': key(() => (look.dialog = 'keys')),
     };
     for (const each of stations) bindings[`g ${each.digit}`] = key(() => go(each.id));

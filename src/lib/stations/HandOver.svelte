@@ -284,6 +284,15 @@
     }
   }
   @media print {
+    .columns {
+      column-gap: 20px;
+    }
+    p,
+    table,
+    .small {
+      font-size: 9.5pt;
+      line-height: 1.25;
+    }
     article {
       border: 0;
       padding: 0;

@@ -33,9 +33,18 @@
   </Stage>
 {:else}
   {#if Current}<Current {view} />{:else}<Stage title=""><p></p></Stage>{/if}
-  <JobTape
-    {view}
-    {station}
-    everything={station === 'take-in' || station === 'order' || station === 'hand-over'}
-  />
+  <div class="tape" class:no-print={station === 'hand-over'}>
+    <JobTape
+      {view}
+      {station}
+      everything={station === 'take-in' || station === 'order' || station === 'hand-over'}
+    />
+  </div>
 {/if}
+
+<style>
+  .tape {
+    display: grid;
+    min-height: 0;
+  }
+</style>

@@ -1,0 +1,7 @@
+import type { Server } from 'node:http';
+
+export function serve(options?: {
+  port?: number;
+  demo?: boolean;
+  build?: string;
+}): Promise<{ server: Server; address: string }>;

@@ -1,0 +1,113 @@
+import { expect } from 'chai';
+import type { Job } from '../../src/core/model/types.ts';
+import { enter, openShop, stored, visit, type Shop } from './helpers/app.ts';
+
+describe('entry line', () => {
+  let shop: Shop;
+  beforeEach(async () => {
+    shop = await openShop();
+  });
+  afterEach(async () => {
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+  const say = () => shop.page.locator('#entry-say').textContent();
+
+  it('answers two numbers before Enter, with no job', async () => {
+    const { page } = shop;
+    await page.keyboard.press('/');
+    await page.keyboard.type('267 in 247');
+    expect(await say()).to.contain('20 mm over');
+    await page.getByText('mm too long').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('list', { name: 'Quick sums' }).getByText('267 in 247').first().waitFor();
+    expect(await page.getByRole('textbox', { name: /Entry line/ }).inputValue()).to.equal('');
+  });
+
+  for (const [text, answer] of [
+    ['8 x 3.2 x 6.3 in', '2.64 litres'],
+    ['12 V 20 A', '240 W'],
+    ['awg 18 2 m 6 A', '0.5 V lost'],
+    ['fan 92', '2 found: H01, H02'],
+    ['100 C', '212 °F'],
+    ['nonsense here', 'Not understood'],
+  ] as const) {
+    it(`understands "${text}"`, async () => {
+      await shop.page.getByRole('textbox', { name: /Entry line/ }).fill(text);
+      expect(await say()).to.contain(answer);
+    });
+  }
+
+  it('tears the sum off again with undo, or keeps it with a job', async () => {
+    const { page } = shop;
+    await enter(page, '228 in 310');
+    await page.keyboard.press('Escape');
+    await page.locator('#stage').focus();
+    await page.keyboard.press('u');
+    await page.getByText('Torn off the tape.').waitFor();
+    await enter(page, '228 in 310');
+    await page.getByLabel('Keep 228 in 310 with a job').selectOption('9');
+    const job = await stored<Job>(page, 'jobs', '9', (value) => (value?.sums.length ?? 0) > 0);
+    expect(job.sums[0]?.text).to.equal('228 in 310');
+    await visit(page, '/job/9/fit');
+    await page.getByText('= 82 mm spare').waitFor();
+  });
+
+  it('starts a job from one line and goes there', async () => {
+    const { page } = shop;
+    await enter(page, 'job Parcel scale becomes a router');
+    await page.waitForURL(/\/job\/18\/take-in/);
+    await page.getByText('18 · Parcel scale', { exact: true }).waitFor();
+  });
+
+  it('puts a scanned part into the plan and takes it out again', async () => {
+    const { page } = shop;
+    await visit(page, '/job/12/take-in');
+    await page.getByRole('textbox', { name: /Entry line/ }).fill('H03');
+    expect(await say()).to.contain('Enter puts it in as fan 1');
+    await page.keyboard.press('Enter');
+    await stored<Job>(
+      page,
+      'jobs',
+      '12',
+      (job) => job?.changes.some((change) => change.partId === 'H03') ?? false,
+    );
+    await enter(page, 'undo');
+    await stored<Job>(
+      page,
+      'jobs',
+      '12',
+      (job) => !job?.changes.some((change) => change.partId === 'H03'),
+    );
+  });
+
+  it('ticks the next step by scanning "done"', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/order');
+    await enter(page, 'done');
+    await stored<Job>(
+      page,
+      'jobs',
+      '14',
+      (job) => job?.ticks.some((tick) => tick.stepId === 'discharge') ?? false,
+    );
+  });
+
+  it("takes the caliper's number for the lit question, and yes for an answer", async () => {
+    const { page } = shop;
+    await visit(page, '/job/5/fit');
+    await page.locator('#stage').focus();
+    await page.keyboard.press('m');
+    await page.getByText('less than 162 mm?').first().waitFor();
+    await page.keyboard.type('155.4');
+    expect(await say()).to.contain('measured 155.4 mm');
+    await page.keyboard.press('Enter');
+    await page.locator('#sum-cooler-height').getByText('6.6').waitFor();
+    await enter(page, 'undo');
+    await page.locator('#sum-cooler-height').getByText('−6 to 12').waitFor();
+    await page.locator('#stage').focus();
+    await page.keyboard.press('m');
+    await enter(page, 'yes');
+    await page.locator('#sum-cooler-height').getByText('0–12').waitFor();
+  });
+});

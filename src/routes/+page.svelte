@@ -9,7 +9,6 @@
   import { currencySign, formatMoney, sumMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
-  import { readFile } from '$lib/shop/openFile.ts';
   import { saveShop } from '$lib/shop/files.ts';
   import QuickSums from '$lib/entry/QuickSums.svelte';
   import Front from '$lib/draw/Front.svelte';
@@ -23,6 +22,12 @@
   import Tape from '$lib/ui/Tape.svelte';
   import Tag from '$lib/ui/Tag.svelte';
   import { show } from '$lib/ui/figures.ts';
+
+  /** The validator is large and seldom wanted: it is loaded with the first file. */
+  async function openFile(input: HTMLInputElement): Promise<void> {
+    const { readFile } = await import('$lib/shop/openFile.ts');
+    await readFile(input);
+  }
 
   /** Pixels per millimetre of every machine on the shelves. */
   const SCALE = 0.28;
@@ -154,7 +159,7 @@
       <input
         type="file"
         accept=".json,application/json"
-        onchange={(event) => void readFile(event.currentTarget)}
+        onchange={(event) => void openFile(event.currentTarget)}
       />
     </label>
     <a href={resolve('/scan-sheet')}>Scan sheet</a>

@@ -23,6 +23,32 @@ import { toast } from './toasts.svelte.ts';
 const JOIN_MS = 1500;
 const MOST_UNDO = 300;
 
+/** An edit that is shown and waits to be stored. */
+interface Pending {
+  label: string;
+  edit: Edit;
+  key: string | undefined;
+  before: Shop;
+  after: Shop;
+}
+
+/** Edits of one key right after each other become one. */
+function joinedByKey(edits: readonly Pending[]): Pending[] {
+  const joined: Pending[] = [];
+  for (const edit of edits) {
+    const last = joined.at(-1);
+    if (last && edit.key && last.key === edit.key) {
+      const first = last.edit;
+      joined[joined.length - 1] = {
+        ...edit,
+        before: last.before,
+        edit: (shop) => edit.edit(first(shop)),
+      };
+    } else joined.push(edit);
+  }
+  return joined;
+}
+
 /**
  * The shop as every view sees it. Each edit shows at once and is written with its undo
  * step in one transaction; other tabs hear of it and read again.
@@ -38,6 +64,7 @@ class Bench {
   now = $state(new Date().toISOString());
 
   #db: Db | undefined;
+  #pending: Pending[] = [];
   #rev = 0;
   #queue: Promise<unknown> = Promise.resolve();
   #channel: BroadcastChannel | undefined;
@@ -61,14 +88,14 @@ class Bench {
     if (after === before) return;
     this.before = before;
     this.shop = after;
-    void this.#enqueue(() => this.#store(label, edit, before, after, key)).catch(
-      (error: unknown) => {
-        toast(
-          `Not stored: ${(error as Error).message}. The page still holds it; export the shop.`,
-          'stop',
-        );
-      },
-    );
+    this.#pending.push({ label, edit, key, before, after });
+    if (this.#pending.length > 1) return;
+    void this.#enqueue(() => this.#store()).catch((error: unknown) => {
+      toast(
+        `Not stored: ${(error as Error).message}. The page still holds it; export the shop.`,
+        'stop',
+      );
+    });
   }
 
   undo(): Promise<void> {
@@ -103,45 +130,51 @@ class Bench {
     if (answer?.status !== 200) return;
     const shop = (await answer.json()) as Shop;
     this.edit('demo shop', () => shop);
-    await this.settled();
     this.before = undefined;
   }
 
-  async #store(label: string, edit: Edit, before: Shop, after: Shop, key?: string): Promise<void> {
+  /** Writes every edit that waits, each with its undo step, in one transaction. */
+  async #store(): Promise<void> {
     const tx = writeTx(this.#open());
     const head = await tx.objectStore('head').get('shop');
+    const edits = joinedByKey(this.#pending);
+    this.#pending = [];
     const rev = head?.rev ?? 0;
-    let from = before;
-    let to = after;
-    if (rev !== this.#rev) {
-      from = (await loadAll(tx)).shop;
-      to = edit(from);
-      this.shop = to;
+    const moved = rev !== this.#rev;
+    let shop = moved ? (await loadAll(tx)).shop : edits[0]?.before;
+    let undoAt = head?.undoAt ?? 0;
+    void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(undoAt, true));
+    for (const each of edits) {
+      const from = moved && shop ? shop : each.before;
+      const to = moved ? each.edit(from) : each.after;
+      const changes = changesBetween(from, to);
+      undoAt = await this.#pushUndo(tx, undoAt, each, changes);
+      writeRecords(tx, changes, 'after');
+      shop = to;
     }
-    const changes = changesBetween(from, to);
-    const undoAt = await this.#pushUndo(tx, head?.undoAt ?? 0, label, changes, key);
-    writeRecords(tx, changes, 'after');
-    void tx.objectStore('head').put({ ...headOf(to), rev: rev + 1, undoAt }, 'shop');
+    if (!shop) return;
+    if (moved) this.shop = this.#pending.reduce((now, each) => each.edit(now), shop);
+    void tx.objectStore('head').put({ ...headOf(shop), rev: rev + 1, undoAt }, 'shop');
     await tx.done;
     this.#written(rev + 1);
-    await this.#countUndo(undoAt);
+    this.canUndo = true;
+    this.canRedo = false;
   }
 
   async #pushUndo(
     tx: ReturnType<typeof writeTx>,
     undoAt: number,
-    label: string,
+    edit: Pending,
     changes: RecordChange[],
-    key: string | undefined,
   ): Promise<number> {
     const store = tx.objectStore('undo');
-    void store.delete(IDBKeyRange.lowerBound(undoAt, true));
-    const last = undoAt > 0 ? await store.get(undoAt) : undefined;
+    const last = edit.key && undoAt > 0 ? await store.get(undoAt) : undefined;
     const at = Date.now();
-    if (last && key && last.key === key && at - last.at < JOIN_MS) {
+    if (last && last.key === edit.key && at - last.at < JOIN_MS) {
       void store.put({ ...last, at, changes: joinChanges(last.changes, changes) });
       return undoAt;
     }
+    const { label, key } = edit;
     const entry: UndoEntry = { n: undoAt + 1, label, at, changes, ...(key ? { key } : {}) };
     void store.put(entry);
     void store.delete(IDBKeyRange.upperBound(undoAt - MOST_UNDO));

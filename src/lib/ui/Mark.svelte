@@ -41,6 +41,7 @@
 
 <style>
   .mark {
+    position: relative;
     display: inline-flex;
     align-items: center;
     gap: 6px;

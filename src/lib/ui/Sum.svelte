@@ -64,14 +64,13 @@
             {typeof term.value === 'string'
               ? term.value
               : (term.sign === -1 ? '−' : '') + show(term.value, finding.unit, lengths)}
+            <small>{i === 0 && typeof term.value !== 'string' ? unit : ''}</small>
           </dd>
-          <small>{i === 0 && typeof term.value !== 'string' ? unit : ''}</small>
         </div>
       {/each}
       <div class="rest">
         <dt>{finding.restLabel}</dt>
-        <dd class="figure">{rest}</dd>
-        <small>{rest ? unit : ''}</small>
+        <dd class="figure">{rest}<small>{rest ? unit : ''}</small></dd>
       </div>
       {#if pencil && finding.mark !== 'watch'}
         <div class="pencil">
@@ -84,14 +83,13 @@
             {pencil.term && typeof pencil.term.value !== 'string'
               ? `+${show(pencil.term.value, finding.unit, lengths)}`
               : `${pencil.minutes} min`}
+            <small></small>
           </dd>
-          <small></small>
         </div>
         {#if pencil.rest}
           <div class="pencil">
             <dt>would leave</dt>
-            <dd class="figure">{show(pencil.rest, finding.unit, lengths)}</dd>
-            <small>{unit}</small>
+            <dd class="figure">{show(pencil.rest, finding.unit, lengths)}<small>{unit}</small></dd>
           </div>
         {/if}
       {/if}
@@ -157,7 +155,7 @@
   }
   dl div {
     display: grid;
-    grid-template-columns: 1fr auto 26px;
+    grid-template-columns: 1fr auto;
     gap: 6px;
     align-items: baseline;
     font-size: 15px;
@@ -169,6 +167,12 @@
   }
   dd {
     text-align: right;
+  }
+  dd small {
+    display: inline-block;
+    width: 32px;
+    padding-left: 6px;
+    text-align: left;
   }
   dt small {
     color: var(--ink-soft);

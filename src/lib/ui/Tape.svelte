@@ -63,13 +63,10 @@
       right: 0;
       bottom: 0;
       width: min(320px, 88vw);
-      visibility: hidden;
-      transform: translateX(100%);
-      transition: transform 0.15s;
+      display: none;
     }
     .tape.open {
-      visibility: visible;
-      transform: none;
+      display: flex;
     }
     .close {
       display: block;
@@ -81,8 +78,7 @@
   @media print {
     .tape {
       position: static;
-      visibility: visible;
-      transform: none;
+      display: flex;
       width: auto;
       box-shadow: none;
     }

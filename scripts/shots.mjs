@@ -1,0 +1,68 @@
+import { mkdirSync } from 'node:fs';
+import { built, installed } from './run.mjs';
+
+installed();
+built();
+const { chromium } = await import('playwright-core');
+const { serve } = await import('./serve.mjs');
+
+/** One picture of each main view, from the demo shop, for the README. */
+const views = [
+  ['bench', '/'],
+  ['take-in', '/job/14/take-in'],
+  [
+    'fit',
+    '/job/14/fit',
+    async (page) =>
+      page
+        .getByRole('button', { name: /card against/ })
+        .first()
+        .click(),
+  ],
+  ['plugs', '/job/14/plugs'],
+  ['watts', '/job/14/watts'],
+  ['links', '/job/14/links'],
+  ['donors', '/job/14/donors'],
+  ['work-order', '/job/14/order'],
+  ['power-up', '/job/14/power-up'],
+  ['heat', '/job/3/heat'],
+  ['hand-over', '/job/3/hand-over'],
+  ['bench-evening', '/', async (page) => page.getByLabel('Light').selectOption('dark')],
+  ['fit-768', '/job/14/fit', undefined, [768, 1024]],
+  ['bench-390', '/', undefined, [390, 844]],
+];
+
+const { server, address } = await serve({ port: 4181, demo: true });
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+  ],
+});
+mkdirSync('docs/screenshots', { recursive: true });
+for (const [name, path, act, [width, height] = [1280, 800]] of views) {
+  const context = await browser.newContext({
+    viewport: { width, height },
+    reducedMotion: 'reduce',
+  });
+  const page = await context.newPage();
+  const settled = () =>
+    page.waitForFunction(() => (document.querySelector('#stage h1')?.textContent ?? '') !== '');
+  await page.goto(address);
+  await settled();
+  if (path !== '/') {
+    await page.goto(address + path);
+    await settled();
+  }
+  await act?.(page);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  console.log(`docs/screenshots/${name}.png`);
+  await context.close();
+}
+await browser.close();
+server.close();

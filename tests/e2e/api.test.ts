@@ -1,0 +1,90 @@
+import { expect } from 'chai';
+import { demoShop } from '../../src/core/demo/demoShop.ts';
+import { writeShop } from '../../src/core/export/json.ts';
+import { jobShop } from '../../src/core/export/json.ts';
+import type { Finding } from '../../src/core/findings/finding.ts';
+import type { Job } from '../../src/core/model/types.ts';
+import { planOf } from '../../src/core/plan/planOf.ts';
+import { runChecks } from '../../src/core/plan/run.ts';
+import { openShop, origin } from './helpers/app.ts';
+
+const shop = demoShop('2026-11-25T09:00:00.000Z');
+const text = writeShop(shop);
+
+async function post(
+  body: string,
+  query = '',
+): Promise<{ status: number; body: Record<string, unknown> }> {
+  const answer = await fetch(`${await origin()}/api/v1/check${query}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  });
+  return {
+    status: answer.status,
+    body: (await answer.json().catch(() => ({}))) as Record<string, unknown>,
+  };
+}
+
+describe('api/v1/check', () => {
+  it('answers the findings of every job, the same as the core', async () => {
+    const { status, body } = await post(text);
+    expect(status).to.equal(200);
+    const jobs = body['jobs'] as { id: string; findings: Finding[] }[];
+    expect(jobs.map((job) => job.id).sort()).to.deep.equal(shop.jobs.map((job) => job.id).sort());
+    for (const { id, findings } of jobs) {
+      const job = shop.jobs.find((each) => each.id === id) as Job;
+      expect(findings).to.deep.equal(JSON.parse(JSON.stringify(runChecks(planOf(shop, job)))));
+    }
+  });
+  it('answers one job of it, or one job alone', async () => {
+    const one = await post(text, '?job=14');
+    expect((one.body['jobs'] as unknown[]).length).to.equal(1);
+    const alone = await post(writeShop(jobShop(shop, shop.jobs[0] as Job)));
+    expect(alone.status).to.equal(200);
+  });
+  it('gives the marks the tape shows', async () => {
+    const { body } = await post(text, '?job=14');
+    const findings = (body['jobs'] as { findings: Finding[] }[])[0]?.findings ?? [];
+    const open = findings
+      .filter((finding) => finding.mark !== 'clear')
+      .map((finding) => finding.id);
+    const page = await openShop('/job/14/take-in');
+    for (const id of open) await page.page.locator(`[id="sum-${id}"]`).waitFor();
+    expect(await page.page.locator('.roll .sum dl').count()).to.equal(open.length);
+    await page.context.close();
+  });
+  it('answers 404 for a job that is not in it', async () => {
+    expect((await post(text, '?job=99')).status).to.equal(404);
+  });
+  it('answers 400 with the path of the fault', async () => {
+    const broken = await post(text.replace('"kind": "fan"', '"kind": "fun"'));
+    expect(broken.status).to.equal(400);
+    expect(broken.body['path']).to.match(/^parts\[\d+\]\.kind$/);
+    expect((await post('{"half":')).status).to.equal(400);
+    expect((await post('[]')).body['path']).to.equal('format');
+  });
+  it('answers 413 over 5 MB', async () => {
+    const { status } = await post(
+      JSON.stringify({ format: 'nutshell-swap', filler: 'x'.repeat(5_000_001) }),
+    );
+    expect(status).to.equal(413);
+  });
+});
+
+describe('api/v1/schema and demo', () => {
+  it('publishes the schema', async () => {
+    const schema = (await (await fetch(`${await origin()}/api/v1/schema`)).json()) as Record<
+      string,
+      unknown
+    >;
+    expect(schema['title']).to.equal('Nutshell Swap shop');
+    expect(schema).to.have.property('properties');
+  });
+  it('gives the demo shop', async () => {
+    const demo = (await (await fetch(`${await origin()}/api/v1/demo`)).json()) as {
+      jobs: unknown[];
+    };
+    expect(demo.jobs.length).to.equal(shop.jobs.length);
+  });
+});

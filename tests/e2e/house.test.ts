@@ -1,0 +1,373 @@
+import { readFileSync } from 'node:fs';
+import axe from 'axe-core';
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import type { Job, Part } from '../../src/core/model/types.ts';
+import { enter, openShop, origin, ready, stored, visit, watch, type Shop } from './helpers/app.ts';
+
+const stations = [
+  'take-in',
+  'fit',
+  'plugs',
+  'watts',
+  'links',
+  'donors',
+  'order',
+  'power-up',
+  'heat',
+  'hand-over',
+];
+const views = [
+  '/',
+  '/parts-of-the-house',
+  '/scan-sheet',
+  ...stations.map((station) => `/job/14/${station}`),
+  '/job/12/take-in',
+];
+
+describe('every view', () => {
+  it('asks nothing of any other place, breaks no policy, throws nothing', async () => {
+    const shop = await openShop();
+    for (const path of views) {
+      await visit(shop.page, path);
+      await shop.page.waitForTimeout(60);
+    }
+    expect(shop.complaints).to.deep.equal([]);
+    expect(shop.foreign).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  for (const theme of ['light', 'dark'] as const) {
+    it(`has nothing axe finds, ${theme}`, async function () {
+      this.timeout(180_000);
+      const shop = await openShop();
+      await shop.page.getByLabel('Light').selectOption(theme);
+      await shop.page.waitForFunction(
+        (name) => document.documentElement.dataset['theme'] === name,
+        theme,
+      );
+      for (const path of [...views, '/job/18/take-in']) {
+        if (path === '/job/18/take-in') {
+          await enter(shop.page, 'job Bare thing');
+          await shop.page.waitForURL(/job\/18/);
+        } else await visit(shop.page, path);
+        expect(await faults(shop.page), `${path}, ${theme}`).to.deep.equal([]);
+      }
+      await shop.page.getByRole('link', { name: /Bench/ }).click();
+      await shop.page.getByRole('button', { name: 'New job' }).click();
+      await shop.page.getByRole('dialog').waitFor();
+      expect(await faults(shop.page), 'dialog').to.deep.equal([]);
+      await shop.context.close();
+    });
+  }
+
+  for (const [width, height] of [
+    [768, 1024],
+    [390, 844],
+  ] as const) {
+    it(`is usable ${width} wide: nothing runs out sideways, the tape is a drawer`, async () => {
+      const shop = await openShop('/', { width, height });
+      for (const path of views) {
+        await visit(shop.page, path);
+        const over = await shop.page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        expect(over, path).to.be.at.most(0);
+      }
+      await visit(shop.page, '/job/14/fit');
+      await shop.page.getByRole('button', { name: 'Tape', exact: true }).click();
+      await shop.page.locator('#sum-card-length\\:card1').waitFor({ state: 'visible' });
+      await shop.page.getByRole('button', { name: 'Close the tape' }).click();
+      await shop.page.locator('#sum-card-length\\:card1').waitFor({ state: 'hidden' });
+      await shop.context.close();
+    });
+  }
+
+  async function faults(page: Page): Promise<string[]> {
+    await page.evaluate(axe.source);
+    const result = await page.evaluate(async () => {
+      const run = (window as unknown as { axe: { run: () => Promise<axe.AxeResults> } }).axe.run();
+      return (await run).violations.map(
+        (each) => `${each.id}: ${each.nodes[0]?.html.slice(0, 160)}`,
+      );
+    });
+    return result;
+  }
+});
+
+describe('policy', () => {
+  it('answers pages and workers with a strict one', async () => {
+    const home = await origin();
+    const pageAnswer = await fetch(`${home}/job/14/fit`);
+    const policy = pageAnswer.headers.get('content-security-policy') ?? '';
+    expect(policy)
+      .to.contain("default-src 'none'")
+      .and.contain("object-src 'none'")
+      .and.contain("frame-ancestors 'none'");
+    expect(policy).to.not.contain('unsafe-inline').and.not.contain('unsafe-eval;');
+    const worker = await fetch(`${home}/service-worker.js`);
+    expect(worker.headers.get('content-security-policy')).to.contain("default-src 'none'");
+    expect(await (await fetch(home)).text()).to.contain('http-equiv="content-security-policy"');
+  });
+});
+
+describe('state', () => {
+  let shop: Shop;
+  beforeEach(async () => {
+    shop = await openShop();
+  });
+  afterEach(async () => {
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('undo and redo survive a reload', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/take-in');
+    await page
+      .locator('.strands')
+      .getByRole('button', { name: /^card 1/ })
+      .click();
+    await page.getByRole('dialog').getByRole('button', { name: /F02/ }).click();
+    const planned = (id: string) => (job: Job | undefined) =>
+      job?.changes.find((change) => change.seat === 'card1')?.partId === id;
+    await stored<Job>(page, 'jobs', '14', planned('F02'));
+    await page.reload();
+    await ready(page);
+    await page.locator('#stage').focus();
+    await page.keyboard.press('u');
+    await stored<Job>(page, 'jobs', '14', planned('F01'));
+    await page.reload();
+    await ready(page);
+    await page.locator('#stage').focus();
+    await page.keyboard.press('Shift+U');
+    await stored<Job>(page, 'jobs', '14', planned('F02'));
+  });
+
+  it("two tabs see each other's edits, and neither loses one", async () => {
+    const first = shop.page;
+    const second = await shop.context.newPage();
+    watch(second, shop.complaints);
+    await visit(first, '/job/14/take-in');
+    await visit(second, '/job/14/hand-over');
+    await first.getByLabel('From', { exact: false }).last().fill('a hut in the valley');
+    await second.getByText('a hut in the valley').waitFor();
+    await Promise.all([
+      first.getByLabel('Note').last().fill('smells of damp'),
+      second.getByLabel(/What to watch/).fill('the fan hums'),
+    ]);
+    const job = await stored<Job>(first, 'jobs', '14', (value) => value?.note === 'the fan hums');
+    expect(job.note).to.equal('the fan hums');
+    await stored<{ note?: string }>(
+      first,
+      'machines',
+      'M14',
+      (value) => value?.note === 'smells of damp',
+    );
+  });
+
+  it('closing the page in the middle of typing loses a keystroke at most', async () => {
+    await visit(shop.page, '/job/14/take-in');
+    const field = shop.page.getByLabel('Note').last();
+    await field.pressSequentially('cracked tab at the front', { delay: 30 });
+    await shop.page.close();
+    shop.page = await shop.context.newPage();
+    await visit(shop.page, '/job/14/take-in');
+    const note = await shop.page.getByLabel('Note').last().inputValue();
+    expect('cracked tab at the front'.startsWith(note)).to.equal(true);
+    expect(note.length).to.be.at.least('cracked tab at the front'.length - 1);
+  });
+
+  it('typing into one field is one step of undo', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/take-in');
+    await page.getByLabel('Note').last().pressSequentially('damp', { delay: 5 });
+    await stored<{ note?: string }>(page, 'machines', 'M14', (machine) => machine?.note === 'damp');
+    await page.locator('#stage').focus();
+    await page.keyboard.press('u');
+    await stored<{ note?: string }>(
+      page,
+      'machines',
+      'M14',
+      (machine) => machine !== undefined && machine.note === undefined,
+    );
+  });
+
+  it('shows text from files as text', async () => {
+    const { page } = shop;
+    await enter(page, 'job <img src=x onerror=alert(1)> becomes <b>bold</b>');
+    await page.waitForURL(/job\/18/);
+    await page.getByLabel('Paste the inventory here').fill(
+      JSON.stringify({
+        blockdevices: [
+          { name: 'sda', type: 'disk', size: 5e11, model: '<script>alert(2)</script>' },
+        ],
+      }),
+    );
+    await page.getByRole('button', { name: 'Read it' }).click();
+    await page.getByText('<script>alert(2)</script>').first().waitFor();
+    expect(await page.locator('#shop img[src="x"]').count()).to.equal(0);
+    await visit(page, '/');
+    await page.getByText('<img src=x onerror=alert(1)>').first().waitFor();
+  });
+
+  it('measures into the model: the twin has it too', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/fit');
+    await page.locator('#sum-cooler-height').getByRole('button').click();
+    await page.getByLabel(/room over the processor/).fill('150');
+    await page.keyboard.press('Enter');
+    await page.locator('#sum-cooler-height').getByText('92').first().waitFor();
+    await visit(page, '/job/5/fit');
+    await page.locator('#sum-cooler-height').getByText('150').first().waitFor();
+  });
+
+  for (const [typed, message] of [
+    ['0', 'Zero is no length.'],
+    ['5000', 'More than 1000 mm cannot be meant.'],
+    ['abc', 'A length, like 158'],
+  ] as const) {
+    it(`says at its place what is wrong with "${typed}" and keeps the figure`, async () => {
+      const { page } = shop;
+      await visit(page, '/job/14/fit');
+      await page.locator('#sum-cooler-height').getByRole('button').click();
+      await page.getByLabel(/room over the processor/).fill(typed);
+      await page.getByRole('alert').getByText(message).waitFor();
+      await page.keyboard.press('Escape');
+      expect(await page.getByLabel(/room over the processor/).inputValue()).to.equal('162');
+    });
+  }
+});
+
+describe('files', () => {
+  let shop: Shop;
+  beforeEach(async () => {
+    shop = await openShop();
+  });
+  afterEach(async () => {
+    await shop.context.close();
+  });
+
+  async function exported(): Promise<string> {
+    const [download] = await Promise.all([
+      shop.page.waitForEvent('download'),
+      shop.page.getByRole('button', { name: 'Export the shop' }).click(),
+    ]);
+    return readFileSync(await download.path(), 'utf8');
+  }
+  const open = (name: string, text: string) =>
+    shop.page
+      .getByLabel('Open a shop file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+
+  it('export, import, export gives the same bytes', async () => {
+    const first = await exported();
+    await enter(shop.page, 'job Something else');
+    await shop.page.waitForURL(/job\/18/);
+    await shop.page.getByRole('link', { name: /Bench/ }).click();
+    await open('shop.json', first);
+    await shop.page.getByText('Opened shop.json').waitFor();
+    expect(await exported()).to.equal(first);
+  });
+
+  for (const [what, change, message] of [
+    ['another kind of file', () => '{"hello": 1}', 'no Nutshell Swap file'],
+    ['half a file', (text: string) => text.slice(0, 3000), 'Not a whole JSON file'],
+    [
+      'a newer version',
+      (text: string) => text.replace('"version": 2', '"version": 99'),
+      'Update the product',
+    ],
+    [
+      'a poisoned name',
+      (text: string) => text.replace('"settings": {', '"settings": {"__proto__": {},'),
+      '__proto__',
+    ],
+    [
+      'a damaged part',
+      (text: string) => text.replace('"kind": "fan"', '"kind": "fun"'),
+      /parts\[\d+\]\.kind/,
+    ],
+  ] as [string, (text: string) => string, string | RegExp][]) {
+    it(`refuses ${what} and changes nothing`, async () => {
+      const before = await exported();
+      await open('bad.json', change(before));
+      await shop.page.getByText(message).first().waitFor();
+      await shop.page.getByText('Nothing was changed.').waitFor();
+      expect(await exported()).to.equal(before);
+    });
+  }
+});
+
+describe('without a network', () => {
+  it('opens again, also on a page never visited, and keeps edits', async function () {
+    this.timeout(90_000);
+    const shop = await openShop();
+    await shop.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await shop.page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await shop.context.setOffline(true);
+    await shop.page.reload();
+    await ready(shop.page);
+    await visit(shop.page, '/job/9/links');
+    await shop.page.getByRole('heading', { name: 'Links', exact: true }).waitFor();
+    await visit(shop.page, '/job/14/order');
+    await shop.page.getByRole('button', { name: /Tick: Unplug/ }).click();
+    await stored<Job>(shop.page, 'jobs', '14', (job) => (job?.ticks.length ?? 0) === 2);
+    await shop.page.reload();
+    await ready(shop.page);
+    await shop.page.getByRole('button', { name: /Done: Unplug/ }).waitFor();
+    await shop.context.close();
+  });
+});
+
+describe('shelf', () => {
+  it('searches, opens a part and takes its price', async () => {
+    const shop = await openShop('/job/14/donors');
+    const { page } = shop;
+    await page.getByPlaceholder('fan 92').fill('ddr4 8');
+    await page.getByRole('region', { name: 'Free parts' }).getByText('E01').waitFor();
+    expect(
+      await page.getByRole('region', { name: 'Free parts' }).getByText('H01').count(),
+    ).to.equal(0);
+    await page
+      .getByRole('region', { name: 'Free parts' })
+      .getByRole('button', { name: /E01/ })
+      .click();
+    await page.getByRole('dialog').getByLabel('Price').fill('7,50');
+    await stored<Part>(page, 'parts', 'E01', (part) => part?.price?.minor === 750);
+    await page.getByRole('dialog').getByLabel('Price').fill('cheap');
+    await page.getByText('No amount: 12 or 12.50.').waitFor();
+    await stored<Part>(page, 'parts', 'E01', (part) => part?.price?.minor === 750);
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('power-up and heat', () => {
+  it('stamps a gate that failed, and compares readings of one load only', async () => {
+    const shop = await openShop('/job/14/power-up');
+    const { page } = shop;
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'on the bench' })
+      .getByRole('button', { name: 'Failed' })
+      .click();
+    await stored<Job>(page, 'jobs', '14', (job) => job?.ticks.some((tick) => tick.failed) ?? false);
+    await visit(page, '/job/14/heat');
+    await page.getByLabel('When').selectOption('after');
+    await page.getByLabel('Load').selectOption('idle');
+    await page.getByLabel('Figure').fill('41');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByText('not the same load').waitFor();
+    await page.getByLabel('Load').selectOption('flat out');
+    await page.getByLabel('Figure').fill('64,5');
+    await page.keyboard.press('Enter');
+    await page.getByText('13.5 K less, at the same load.').waitFor();
+    await page.getByText('belongs to none of them alone').waitFor();
+    await page.getByLabel('Figure').fill('hot');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByText('A number, please.').waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});

@@ -40,6 +40,7 @@ describe('every view', () => {
   for (const theme of ['light', 'dark'] as const) {
     it(`has nothing axe finds, ${theme}`, async function () {
       this.timeout(180_000);
+      const found: string[] = [];
       const shop = await openShop();
       await shop.page.getByLabel('Light').selectOption(theme);
       await shop.page.waitForFunction(
@@ -51,12 +52,13 @@ describe('every view', () => {
           await enter(shop.page, 'job Bare thing');
           await shop.page.waitForURL(/job\/18/);
         } else await visit(shop.page, path);
-        expect(await faults(shop.page), `${path}, ${theme}`).to.deep.equal([]);
+        found.push(...(await faults(shop.page)).map((fault) => `${path}: ${fault}`));
       }
       await shop.page.getByRole('link', { name: /Bench/ }).click();
       await shop.page.getByRole('button', { name: 'New job' }).click();
       await shop.page.getByRole('dialog').waitFor();
-      expect(await faults(shop.page), 'dialog').to.deep.equal([]);
+      found.push(...(await faults(shop.page)).map((fault) => `dialog: ${fault}`));
+      expect(found).to.deep.equal([]);
       await shop.context.close();
     });
   }

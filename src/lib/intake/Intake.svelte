@@ -125,7 +125,13 @@
     <ul>
       {#each commands as [label, command] (label)}
         <li>
-          <span>{label}</span><code>{command}</code>
+          <span>{label}</span><input
+            class="command"
+            readonly
+            value={command}
+            aria-label="Command for {label}"
+            onfocus={(event) => event.currentTarget.select()}
+          />
           <button onclick={() => copy(command)}>Copy</button>
         </li>
       {/each}
@@ -209,14 +215,14 @@
     align-items: center;
     font-size: 14.5px;
   }
-  code {
-    overflow-x: auto;
-    padding: 6px 8px;
-    background: var(--paper-deep);
-    font: 14px var(--face-figure);
-    white-space: nowrap;
-    max-width: 100%;
+  .command {
     min-width: 0;
+    height: 36px;
+    padding: 0 8px;
+    border: 0;
+    background: var(--paper-deep);
+    color: var(--ink);
+    font: 14px var(--face-figure);
   }
   li button {
     min-height: 36px;

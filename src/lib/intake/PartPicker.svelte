@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { byMark } from '$core/findings/finding.ts';
   import { addPart, nextPartId } from '$core/edits/edits.ts';
   import type { Fact, Facts } from '$core/model/fact.ts';
   import { indexOf, standingOf } from '$core/model/lookup.ts';
@@ -50,7 +51,8 @@
         ];
         const found = runChecks(planOf(bench.shop, { ...job, changes }));
         return { part, tight: tightest(found.filter((finding) => finding.seats.includes(seat))) };
-      }),
+      })
+      .sort((a, b) => (a.tight && b.tight ? byMark(b.tight, a.tight) : 0)),
   );
 
   const asked = $derived(properties[kind]);

@@ -128,7 +128,9 @@
           <small>{place(part)}</small>
           <small>{standingOf(bench.shop, part).condition}</small>
           <small class="figure right">{part.price ? formatMoney(part.price) : ''}</small>
-          <small class:twice={(jobs?.length ?? 0) > 1}
+          <small
+            class:twice={(jobs?.length ?? 0) > 1}
+            class:mine={jobs?.includes(view.job?.id ?? '')}
             >{jobs ? `wanted by ${jobs.join(', ')}` : ''}</small
           >
         </button>
@@ -137,7 +139,6 @@
   </div>
 </Stage>
 {#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
-{#if view.job}<span class="visually-hidden">Job {view.job.id}</span>{/if}
 
 <style>
   .donors {
@@ -233,6 +234,10 @@
   small {
     color: var(--ink-soft);
     font-size: 14px;
+  }
+  .mine {
+    font-weight: 700;
+    color: var(--accent-ink);
   }
   .twice {
     color: var(--stop);

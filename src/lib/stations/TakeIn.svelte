@@ -280,7 +280,6 @@
   .bar i {
     font-style: normal;
     font-size: 13.5px;
-    color: var(--ink-soft);
   }
   .both {
     grid-column: 2 / 4;
@@ -316,6 +315,18 @@
     gap: 6px;
     margin-top: 10px;
     font-size: 15px;
+  }
+  .add button {
+    min-height: 36px;
+    padding: 0 10px;
+    border: 1px solid var(--line);
+    border-radius: 3px;
+    background: var(--paper);
+    color: var(--ink);
+    font: 500 15px var(--face-head);
+  }
+  .add button:hover {
+    background: var(--paper-deep);
   }
   .origin {
     display: flex;

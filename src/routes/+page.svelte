@@ -1,16 +1,13 @@
 <script lang="ts">
-  import { format } from 'date-fns';
   import { resolve } from '$app/paths';
   import { one } from '$core/model/plan.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { standing, type Standing } from '$core/plan/bench.ts';
-  import { tripList } from '$core/plan/trip.ts';
-  import { formatHours } from '$core/units/duration.ts';
-  import { currencySign, formatMoney, sumMoney } from '$core/units/money.ts';
+  import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
-  import { saveShop } from '$lib/shop/files.ts';
-  import QuickSums from '$lib/entry/QuickSums.svelte';
+  import BenchFoot from '$lib/bench/BenchFoot.svelte';
+  import BenchTape from '$lib/bench/BenchTape.svelte';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import { nextWords, placeOf } from '$lib/draw/shelf.ts';
@@ -18,16 +15,8 @@
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import Stage from '$lib/ui/Stage.svelte';
-  import Sum from '$lib/ui/Sum.svelte';
-  import Tape from '$lib/ui/Tape.svelte';
   import Tag from '$lib/ui/Tag.svelte';
   import { show } from '$lib/ui/figures.ts';
-
-  /** The validator is large and seldom wanted: it is loaded with the first file. */
-  async function openFile(input: HTMLInputElement): Promise<void> {
-    const { readFile } = await import('$lib/shop/openFile.ts');
-    await readFile(input);
-  }
 
   /** Pixels per millimetre of every machine on the shelves. */
   const SCALE = 0.28;
@@ -41,18 +30,6 @@
       .sort((a, b) => (a.place.order < b.place.order ? -1 : a.place.order > b.place.order ? 1 : 0)),
   );
   const done = $derived(standings.filter((each) => each.hands.when === 'done'));
-  const today = $derived(open.filter((each) => each.hands.when === 'now' && each.progress.next));
-  const minutes = $derived(today.reduce((sum, each) => sum + each.progress.minutesLeft, 0));
-  const trip = $derived(tripList(bench.shop));
-  const tripSum = $derived(sumMoney(trip, bench.shop.settings.currency));
-  const conflicts = $derived(
-    open.flatMap((each) =>
-      each.found.filter((finding) => finding.station === 'donors' && finding.mark === 'stop'),
-    ),
-  );
-  const conflictsOnce = $derived([
-    ...new Map(conflicts.map((each) => [each.title, each])).values(),
-  ]);
 
   function shells(each: Standing) {
     const found =
@@ -152,123 +129,10 @@
     </p>
   {/if}
 
-  <p class="keep">
-    <Button quiet onclick={() => saveShop(bench.shop)}>Export the shop</Button>
-    <label class="open-file">
-      Open a shop file
-      <input
-        type="file"
-        accept=".json,application/json"
-        onchange={(event) => void openFile(event.currentTarget)}
-      />
-    </label>
-    <a href={resolve('/scan-sheet')}>Scan sheet</a>
-    <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
-    <label>
-      Lengths
-      <select
-        value={bench.shop.settings.unit}
-        onchange={(event) =>
-          bench.edit('unit of length', (shop) => ({
-            ...shop,
-            settings: { ...shop.settings, unit: event.currentTarget.value as 'mm' | 'in' },
-          }))}
-      >
-        <option value="mm">mm</option><option value="in">inches</option>
-      </select>
-    </label>
-    <label>
-      Light
-      <select
-        value={bench.shop.settings.theme}
-        onchange={(event) =>
-          bench.edit('light', (shop) => ({
-            ...shop,
-            settings: {
-              ...shop.settings,
-              theme: event.currentTarget.value as 'light' | 'dark' | 'auto',
-            },
-          }))}
-      >
-        <option value="auto">as the machine</option><option value="light">bright bench</option
-        ><option value="dark">evening</option>
-      </select>
-    </label>
-  </p>
+  <BenchFoot />
 </Stage>
 
-<Tape title="Today" aside={format(new Date(bench.now), 'EEE d')}>
-  <QuickSums job={undefined} />
-  <section>
-    <h3>Hands</h3>
-    <dl>
-      {#each today as each (each.job.id)}
-        <div>
-          <dt>{each.progress.next?.title}, {each.job.id}</dt>
-          <dd class="figure">{formatHours(each.progress.next?.minutes ?? 0)}</dd>
-        </div>
-        {#if each.progress.minutesLeft > (each.progress.next?.minutes ?? 0)}
-          <div>
-            <dt>and the steps after it</dt>
-            <dd class="figure">
-              {formatHours(each.progress.minutesLeft - (each.progress.next?.minutes ?? 0))}
-            </dd>
-          </div>
-        {/if}
-      {:else}
-        <div>
-          <dt>none asked for</dt>
-          <dd class="figure">0:00</dd>
-        </div>
-      {/each}
-      <div class="sum">
-        <dt>today</dt>
-        <dd class="figure">{formatHours(minutes)} h</dd>
-      </div>
-    </dl>
-  </section>
-  <section>
-    <h3>One trip</h3>
-    <dl>
-      {#each trip as line (line.label)}
-        <div>
-          <dt>
-            {line.count > 1 ? `${line.count} × ` : ''}{line.label}
-            <small>· {line.jobIds.join(', ')}</small>
-          </dt>
-          <dd class="figure">{line.price ? formatMoney(line.price) : '?'}</dd>
-        </div>
-      {:else}
-        <div>
-          <dt>nothing to buy</dt>
-          <dd></dd>
-        </div>
-      {/each}
-      {#if trip.length > 0}
-        <div class="sum">
-          <dt>
-            {tripSum.unpriced.length > 0
-              ? `and ${tripSum.unpriced.length} without a price`
-              : 'in all'}
-          </dt>
-          <dd class="figure">
-            {formatMoney(tripSum.total)}
-            {currencySign(tripSum.total.currency)}
-          </dd>
-        </div>
-      {/if}
-    </dl>
-  </section>
-  <ul class="sums">
-    {#each conflictsOnce as finding (finding.id)}
-      <Sum
-        {finding}
-        chosen={look.chosen === finding.id}
-        onchoose={() => (look.chosen = finding.id)}
-      />
-    {/each}
-  </ul>
-</Tape>
+<BenchTape {open} />
 
 <style>
   .shelves {
@@ -364,71 +228,7 @@
     font-size: 15px;
     color: var(--ink-soft);
   }
-  .done a,
-  .keep a {
+  .done a {
     color: inherit;
-  }
-  .keep {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 4px 16px;
-    margin-top: 14px;
-    padding-top: 8px;
-    border-top: 1px solid var(--line);
-    font-size: 15px;
-  }
-  .open-file {
-    position: relative;
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-    text-decoration: underline;
-    font: 600 16px var(--face-head);
-    cursor: pointer;
-  }
-  .open-file input {
-    position: absolute;
-    inset: 0;
-    opacity: 0;
-    width: 100%;
-    cursor: pointer;
-  }
-  .open-file:focus-within {
-    outline: 3px solid var(--accent);
-  }
-  select {
-    height: 36px;
-    border: 0;
-    border-bottom: 1.5px solid var(--ink);
-    background: var(--tape);
-  }
-  section {
-    padding: 10px 14px 12px 19px;
-    border-bottom: 1px dashed var(--line);
-  }
-  dl {
-    margin: 4px 0 0;
-  }
-  dl div {
-    display: flex;
-    justify-content: space-between;
-    gap: 10px;
-    font-size: 15px;
-  }
-  dt small {
-    color: var(--ink-soft);
-  }
-  dd {
-    margin: 0;
-    white-space: nowrap;
-  }
-  .sum {
-    border-top: 1.5px solid var(--ink);
-    font-weight: 700;
-  }
-  .sums {
-    margin: 0;
-    padding: 0;
   }
 </style>

@@ -12,6 +12,7 @@
   import Intake from '$lib/intake/Intake.svelte';
   import PartPicker from '$lib/intake/PartPicker.svelte';
   import PartSheet from '$lib/intake/PartSheet.svelte';
+  import Strands from './Strands.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
@@ -35,7 +36,8 @@
     return [...seats].sort(compareSeats).map((seat) => {
       const was = found?.seats.find((placed) => placed.seat === seat)?.part;
       const shall = plan?.seats.find((placed) => placed.seat === seat)?.part;
-      const mark = was && shall?.id === was.id ? 'stays' : shall ? 'comes' : 'goes';
+      const mark: 'stays' | 'comes' | 'goes' =
+        was && shall?.id === was.id ? 'stays' : shall ? 'comes' : 'goes';
       return { seat, was, shall, mark };
     });
   });
@@ -132,27 +134,7 @@
       {/if}
     </div>
 
-    <ul class="strands" aria-label="Seats">
-      {#each rows as row (row.seat)}
-        <li>
-          <button class={row.mark} onclick={() => pick(row.seat)}>
-            <span class="seat">{seatName(row.seat)}</span>
-            {#if row.mark === 'stays'}
-              <span class="bar both">{row.was?.name}<i>stays</i></span>
-            {:else}
-              <span class="bar out" class:empty={!row.was}
-                >{#if row.was}<s>{row.was.name}</s>{:else}empty{/if}{#if row.was}<i>goes</i
-                  >{/if}</span
-              >
-              <span class="bar into" class:empty={!row.shall}
-                >{row.shall?.name ?? 'left empty'}{#if row.shall}<i>comes, {row.shall.id}</i
-                  >{/if}</span
-              >
-            {/if}
-          </button>
-        </li>
-      {/each}
-    </ul>
+    <Strands {rows} onpick={pick} />
     <p class="add">
       <span>Put in:</span>
       {#each missing as kind (kind)}
@@ -242,72 +224,6 @@
     color: var(--ink);
     margin-right: 6px;
   }
-  .strands {
-    margin: 10px 0 0;
-    padding: 0;
-    list-style: none;
-  }
-  .strands button {
-    display: grid;
-    grid-template-columns: 96px 1fr 1fr;
-    gap: 0 8px;
-    align-items: center;
-    width: 100%;
-    min-height: 34px;
-    padding: 2px 0;
-    border: 0;
-    background: none;
-    text-align: left;
-    font-size: 15px;
-  }
-  .strands button:hover .seat {
-    text-decoration: underline;
-  }
-  .seat {
-    font: 600 16px var(--face-head);
-  }
-  .bar {
-    display: flex;
-    justify-content: space-between;
-    gap: 8px;
-    min-width: 0;
-    padding: 3px 10px;
-    border: 1.5px solid var(--ink);
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-  .bar i {
-    font-style: normal;
-    font-size: 13.5px;
-  }
-  .both {
-    grid-column: 2 / 4;
-    background: var(--part-stays);
-    border-width: 1px;
-  }
-  .out {
-    background: var(--part-goes);
-    border-style: dashed;
-    border-right-style: none;
-    clip-path: polygon(0 0, 100% 0, calc(100% - 9px) 50%, 100% 100%, 0 100%);
-  }
-  .into {
-    background: var(--part-comes);
-    border-width: 2px;
-    font-weight: 700;
-    clip-path: polygon(0 0, 100% 0, 100% 100%, 0 100%, 9px 50%);
-    padding-left: 18px;
-  }
-  .into i {
-    font-weight: 400;
-  }
-  .empty {
-    border-color: transparent;
-    background: none;
-    color: var(--ink-soft);
-    font-weight: 400;
-  }
   .add {
     display: flex;
     flex-wrap: wrap;
@@ -352,14 +268,5 @@
     border-bottom: 1.5px solid var(--ink);
     background: var(--tape);
     padding: 0 6px;
-  }
-  @media (max-width: 600px) {
-    .strands button {
-      grid-template-columns: 72px 1fr;
-    }
-    .both,
-    .into {
-      grid-column: 2;
-    }
   }
 </style>

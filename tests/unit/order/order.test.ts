@@ -39,7 +39,6 @@ const full: Seats = {
 };
 
 describe('order, case swap', () => {
-  const { case: _, ...rest } = full;
   const { shop, job } = jobOver(full, { case: {}, card1: {}, supply: {} });
   const list = steps(shop, job);
 
@@ -81,7 +80,7 @@ describe('order, case swap', () => {
     expect(first.find((step) => step.id === 'in:supply')?.why).to.contain('hidden');
   });
   it('asks what becomes of data on a drive that leaves', () => {
-    const swap = jobOver(rest, { drive1: {} });
+    const swap = jobOver({ ...full }, { drive1: {} });
     const out = steps(swap.shop, swap.job).find((step) => step.id === 'out:drive1');
     expect(out?.cautions.join()).to.contain('clear, purge or destroy');
   });

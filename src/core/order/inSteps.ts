@@ -1,0 +1,99 @@
+import type { Placed, Plan } from '../model/plan.ts';
+import { seatName } from '../model/seats.ts';
+import type { Kind, Schools } from '../model/types.ts';
+import { cautions } from './cautions.ts';
+import { step } from './draft.ts';
+import { hands, onBoard } from './handwork.ts';
+import type { Step } from './step.ts';
+
+/** In: what sits on the board first, then the board, leads while there is room, supply, card, drives. */
+export function inSteps(
+  plan: Plan,
+  coming: Placed[],
+  boardMoves: boolean,
+  schools: Schools,
+): Step[] {
+  const present = new Set(coming.map((placed) => placed.seat));
+  const ids = (kinds: readonly Kind[]) =>
+    coming.filter((placed) => kinds.includes(placed.kind)).map((placed) => `in:${placed.seat}`);
+  return coming
+    .filter((placed) => placed.kind !== 'case')
+    .filter(
+      (placed) =>
+        !(
+          placed.state === 'stays' &&
+          onBoard.includes(placed.kind) &&
+          present.has('board') &&
+          boardStaysFitted(plan)
+        ),
+    )
+    .map((placed) => {
+      const fitted = onBoard.includes(placed.kind);
+      const prepare = fitted && boardMoves;
+      return step({
+        id: `in:${placed.seat}`,
+        phase: prepare ? 'prepare' : 'in',
+        title: inTitle(placed, prepare),
+        minutes: hands[placed.kind].in,
+        seats: [placed.seat],
+        tools: hands[placed.kind].tools,
+        fasteners: hands[placed.kind].fasteners,
+        cautions: placed.kind === 'supply' ? [cautions.mains, cautions.maker] : [],
+        after: inAfter(placed, ids, boardMoves, schools),
+        why:
+          placed.kind === 'supply' && boardMoves
+            ? schools.supply === 'first'
+              ? 'first: its leads can be hidden behind the board'
+              : 'last: leaves room for hands at the board'
+            : placed.kind === 'leads'
+              ? 'while there is room for fingers'
+              : undefined,
+      });
+    });
+}
+
+const boardStaysFitted = (plan: Plan) =>
+  plan.seats.some((placed) => placed.kind === 'board' && placed.state === 'stays');
+
+function inTitle(placed: Placed, prepare: boolean): string {
+  const where = prepare ? ', on the bench' : '';
+  if (placed.kind === 'leads') return `Plug in the front leads: ${placed.part.name}`;
+  return `Fit the ${seatName(placed.seat)}: ${placed.part.name} (${placed.part.id})${where}`;
+}
+
+function inAfter(
+  placed: Placed,
+  ids: (kinds: readonly Kind[]) => string[],
+  boardMoves: boolean,
+  schools: Schools,
+): string[] {
+  const out = [`out:${placed.seat}`, 'open'];
+  const bench = schools.start === 'bench' && boardMoves ? ['bench-start'] : [];
+  switch (placed.kind) {
+    case 'processor':
+      return out;
+    case 'memory':
+      return [...out, ...ids(['processor'])];
+    case 'cooler':
+      return [...out, ...ids(['processor', 'memory'])];
+    case 'board':
+      return [
+        ...out,
+        ...bench,
+        ...ids(onBoard),
+        ...(schools.supply === 'first' ? ids(['supply']) : []),
+        'shell',
+      ];
+    case 'leads':
+      return [...out, ...ids(['board'])];
+    case 'supply':
+      return [...out, 'shell', ...(schools.supply === 'last' ? ids(['board', 'leads']) : [])];
+    case 'card':
+      return [...out, 'shell', ...ids(['board', 'leads', 'supply'])];
+    case 'drive':
+    case 'fan':
+      return [...out, 'shell', ...ids(['board', 'supply'])];
+    default:
+      return [...out, ...ids(['board'])];
+  }
+}

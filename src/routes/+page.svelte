@@ -146,6 +146,7 @@
   li {
     flex: 1 1 218px;
     max-width: 330px;
+    min-width: 0;
     display: flex;
     flex-direction: column;
   }
@@ -160,7 +161,7 @@
   .when {
     margin: 0;
     padding: 2px 0 10px 14px;
-    border-top: 7px solid var(--mat);
+    border-top: 7px solid var(--shelf);
     font: 500 16px/1.2 var(--face-head);
     color: var(--ink-soft);
     position: relative;
@@ -171,7 +172,7 @@
     left: 6px;
     top: 0;
     height: 12px;
-    border-left: 2px solid var(--mat);
+    border-left: 2px solid var(--shelf);
   }
   .due {
     color: var(--accent-ink);
@@ -188,8 +189,9 @@
   }
   .foot {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
-    gap: 7px;
+    gap: 2px 7px;
     margin-top: auto;
     padding-top: 6px;
     font-size: 14px;

@@ -4,8 +4,8 @@ import type { Fact } from '../model/fact.ts';
 import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
 import { freeSeat } from '../model/seats.ts';
-import type { Job, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
-import type { Inventory } from '../intake/inventory.ts';
+import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
+import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { mergeFacts, samePiece } from '../intake/merge.ts';
 
 /**
@@ -173,13 +173,37 @@ export const takeIn = (machineId: string, inventory: Inventory, at: string, jobI
         drafted.kind,
         machine.seats.map((each) => each.seat),
       );
-      shop.parts.push({ ...drafted, facts: stamped(drafted.facts, at), id, place: 'machine' });
+      const modelId = modelFor(shop, inventory.name, drafted);
+      shop.parts.push({
+        ...drafted,
+        facts: stamped(drafted.facts, at),
+        id,
+        place: 'machine',
+        ...(modelId ? { modelId } : {}),
+      });
       machine.seats.push({ seat, partId: id });
       met.add(id);
     }
     const found = jobId ? shop.jobs.find((each) => each.id === jobId) : undefined;
     if (found) found.machineId = machine.id;
   });
+
+/** Parts that are alike in every machine of a model: measured once, known of each. */
+const alike: readonly Kind[] = ['case', 'board', 'supply', 'cooler'];
+
+function modelFor(shop: Shop, machine: string | undefined, part: DraftPart): string | undefined {
+  const slug = machine
+    ?.toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 28);
+  if (!slug || !alike.includes(part.kind)) return undefined;
+  const id = `${slug}-${part.kind}`;
+  if (!shop.models.some((model) => model.id === id)) {
+    shop.models.push({ id, kind: part.kind, name: `${machine} ${part.kind}`, facts: {} });
+  }
+  return id;
+}
 
 function stamped(facts: Record<string, Fact>, at: string): Record<string, Fact> {
   return Object.fromEntries(Object.entries(facts).map(([key, fact]) => [key, { at, ...fact }]));

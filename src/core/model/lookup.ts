@@ -122,7 +122,10 @@ function classOf(shop: Shop, part: Part, key: string) {
   });
 }
 
-/** Condition, origin and price, inherited from the machine the part still sits in. */
+/**
+ * Condition, origin and cost, inherited from the machine the part still sits in: a part without
+ * a price of its own was paid with the whole machine.
+ */
 export function standingOf(
   shop: Shop,
   part: Part,
@@ -131,6 +134,8 @@ export function standingOf(
   origin?: string | undefined;
   price?: Money | undefined;
   inheritedFrom?: Machine | undefined;
+  /** What was paid for the whole machine, where the part has no price of its own. */
+  paidWith?: Money | undefined;
 } {
   const home = indexOf(shop).homeOf.get(part.id);
   const inherits = home && (part.condition === undefined || part.origin === undefined);
@@ -139,5 +144,6 @@ export function standingOf(
     origin: part.origin ?? home?.origin,
     price: part.price,
     inheritedFrom: inherits ? home : undefined,
+    paidWith: part.price ? undefined : home?.price,
   };
 }

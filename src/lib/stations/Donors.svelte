@@ -154,7 +154,7 @@
     gap: 12px;
     align-items: flex-end;
     flex: 1 1 330px;
-    border-bottom: 6px solid var(--mat);
+    border-bottom: 6px solid var(--shelf);
     padding-bottom: 4px;
   }
   .donors svg {

@@ -132,6 +132,9 @@
     align-items: flex-start;
     font: 600 16px/1.2 var(--face-head);
   }
+  .out b {
+    white-space: nowrap;
+  }
   .out {
     display: flex;
     align-items: center;

@@ -166,10 +166,13 @@
     margin: 0;
   }
   dd {
+    display: flex;
+    justify-content: flex-end;
+    align-items: baseline;
     text-align: right;
   }
   dd small {
-    display: inline-block;
+    flex: none;
     width: 32px;
     padding-left: 6px;
     text-align: left;

@@ -237,6 +237,22 @@ describe('edits, take-in', () => {
     expect(kinds).to.include.members(['drive1', 'drive2', 'memory1']);
     expect(kinds?.filter((seat) => seat.startsWith('memory'))).to.have.length(1);
   });
+  it('the second of its kind knows what was measured on the first', () => {
+    const first = indexOf(shop).machines.get('M1')?.seats[0]?.partId ?? '';
+    const measured = setFact(first, 'cardRoom', { lo: 178, hi: 178, how: 'measured' }, true)(shop);
+    const both = takeIn('M2', inventory, now)(measured);
+    const twin = indexOf(both).machines.get('M2')?.seats[0]?.partId ?? '';
+    expect(twin).to.not.equal(first);
+    expect(numberOf(both, part(both, twin), 'cardRoom')).to.deep.include({
+      lo: 178,
+      level: 'model',
+    });
+    const memory =
+      indexOf(both)
+        .machines.get('M2')
+        ?.seats.find((seat) => seat.seat === 'memory1')?.partId ?? '';
+    expect(part(both, memory).modelId).to.equal(undefined);
+  });
   it('what was measured is not overwritten by what a tool reads', () => {
     const board = indexOf(shop).machines.get('M1')?.seats[1]?.partId ?? '';
     const measured = setFact(board, 'memorySlots', { lo: 3, hi: 3, how: 'measured' })(shop);
@@ -251,6 +267,9 @@ describe('edits, hand-over', () => {
     const inherited = standingOf(shop, part(shop, 'F-card1'));
     expect(inherited).to.deep.include({ condition: 'worn', origin: 'attic' });
     expect(inherited.inheritedFrom?.id).to.equal('M1');
+    const desk = demoShop(now);
+    expect(standingOf(desk, part(desk, 'M14-03')).paidWith?.minor).to.equal(1500);
+    expect(standingOf(desk, part(desk, 'F01')).paidWith).to.equal(undefined);
     const after = handOver('1', now)(shop);
     expect(part(after, 'F-card1')).to.deep.include({
       place: 'shelf',

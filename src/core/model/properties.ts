@@ -142,6 +142,7 @@ export const properties: Record<Kind, readonly Property[]> = {
     mm('width', 'width along the rear', 'How wide is the board along its rear edge?'),
     mm('depth', 'depth from the rear edge', 'How deep is the board from the rear edge?'),
     list('holes', 'holes', 'Which holes has the board, by letter?'),
+    list('holePlaces', 'hole places', 'Where are its holes, from any corner?'),
     text('socket', 'socket', 'Which processor socket is it?', socketNames),
     text('memoryKind', 'memory kind', 'Which memory does it take?', Object.keys(memoryKinds)),
     text('memoryForm', 'memory form', 'Long modules or short ones?', ['DIMM', 'SO-DIMM']),

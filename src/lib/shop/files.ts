@@ -5,8 +5,14 @@ import { planOf } from '$core/plan/planOf.ts';
 import type { Job, Shop } from '$core/model/types.ts';
 
 /** Hands the browser a file to keep. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const saveFile = (name: string, text: string, type: string): void =>
+  saveBlob(name, new Blob([text], { type }));
+
+export const saveBytes = (name: string, bytes: Uint8Array, type: string): void =>
+  saveBlob(name, new Blob([bytes as Uint8Array<ArrayBuffer>], { type }));
+
+function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

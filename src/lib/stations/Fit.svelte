@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { InputRef } from '$core/findings/finding.ts';
   import type { Part } from '$core/model/types.ts';
+  import { limits } from '$core/fit/limits.ts';
   import { setFact } from '$core/edits/edits.ts';
   import { numberAt, one } from '$core/model/plan.ts';
   import { property } from '$core/model/properties.ts';
@@ -9,6 +10,9 @@
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { litres } from '$lib/draw/sizes.ts';
+  import BoardHoles from '$lib/fit/BoardHoles.svelte';
+  import { saveBytes } from '$lib/shop/files.ts';
+  import Button from '$lib/ui/Button.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
   import Stage from '$lib/ui/Stage.svelte';
@@ -20,6 +24,8 @@
   const cut = $derived(view.plan && caseCut(view.plan));
   const shell = $derived(view.plan && one(view.plan, 'case'));
   let width = $state(760);
+  let asking = $state(false);
+  const strip = $derived(view.plan ? limits(view.plan) : []);
 
   /** The figures behind the sum in hand, typed where they act. */
   const inputs = $derived(
@@ -39,6 +45,12 @@
     }),
   );
 
+  async function printStrip(): Promise<void> {
+    const { limitStripPdf } = await import('$lib/print/limitStrip.ts');
+    const name = shell?.part.name ?? 'case';
+    saveBytes('limit-strip.pdf', await limitStripPdf(name, strip), 'application/pdf');
+  }
+
   function measure(input: InputRef | undefined, label: string, part: Part, value: number): void {
     if (!input) return;
     const fact = { lo: value, hi: value, how: 'measured' as const, at: bench.now };
@@ -56,7 +68,17 @@
     ? `${shell?.part.name}, lid off, ${cut.flat ? 'seen from above' : 'seen from the left'} · ${litres(cut.outside).toFixed(1)} l${cut.outside.known ? '' : ', outside not measured'}`
     : 'no case in the plan'}
 >
-  {#if cut}
+  {#snippet tools()}
+    {#if view.plan && one(view.plan, 'board')}
+      <Button onclick={() => (asking = !asking)} aria-expanded={asking}>Whose board is it?</Button>
+    {/if}
+    {#if strip.length > 0 && shell}
+      <Button onclick={() => void printStrip()}>Limit strip</Button>
+    {/if}
+  {/snippet}
+  {#if asking && view.plan}
+    <BoardHoles plan={view.plan} onclose={() => (asking = false)} />
+  {:else if cut}
     <div class="picture">
       <div class="sections" bind:clientWidth={width}>
         <CaseCut
@@ -89,7 +111,7 @@
   {:else}
     <p>Put a case into the plan at Take-in, and its parts are drawn here to scale.</p>
   {/if}
-  {#if chosen.finding}
+  {#if chosen.finding && !asking}
     <Remedies
       finding={chosen.finding}
       remedies={chosen.remedies}

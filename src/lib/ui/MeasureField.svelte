@@ -15,6 +15,8 @@
     /** Not measured: shown as its class's range, pencilled. */
     open?: boolean;
     compact?: boolean;
+    /** A place may be nought; a size may not. */
+    zero?: boolean;
     onmeasure: (value: number) => void;
     /** After Enter, so that the caliper moves on. */
     onnext?: () => void;
@@ -27,6 +29,7 @@
     most,
     open = false,
     compact = false,
+    zero = false,
     onmeasure,
     onnext,
   }: Props = $props();
@@ -40,7 +43,7 @@
       return unit === 'mm' ? 'A length, like 158 or 6 1/4 in.' : 'A number.';
     if (most !== undefined && parsed > most)
       return `More than ${trim(most, 0)} ${unit} cannot be meant.`;
-    if (parsed <= 0 && unit === 'mm') return 'Zero is no length.';
+    if (parsed <= 0 && unit === 'mm' && !zero) return 'Zero is no length.';
     return '';
   });
 

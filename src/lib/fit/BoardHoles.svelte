@@ -1,0 +1,336 @@
+<script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
+  import {
+    HolesError,
+    trayMatch,
+    whose,
+    type Candidate,
+    type RegisterInput,
+    type Whose,
+  } from '$core/fit/holes/index.ts';
+  import type { Mark as MarkName } from '$core/findings/finding.ts';
+  import { listAt, numberAt, one, type Plan } from '$core/model/plan.ts';
+  import { range } from '$core/units/range.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { saveBytes } from '$lib/shop/files.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
+  import HoleMatch from './HoleMatch.svelte';
+  import { measuredPlaces, readPlaces, writePlaces, type Place } from './places.ts';
+
+  interface Props {
+    plan: Plan;
+    onclose: () => void;
+  }
+  const { plan, onclose }: Props = $props();
+  const board = $derived(one(plan, 'board'));
+  const shell = $derived(one(plan, 'case'));
+  const kept = $derived(readPlaces(board && listAt(plan, board, 'holePlaces')?.items));
+  /** Always one empty row to measure into. */
+  const rows = $derived<Place[]>([...kept, { x: undefined, y: undefined }].slice(0, 24));
+  const measured = $derived(measuredPlaces(kept));
+  const standoffs = $derived((shell && listAt(plan, shell, 'standoffs')?.items) ?? []);
+  let accuracyMm = $state(0.3);
+  let all = $state<'' | 'yes' | 'no'>('');
+  let picked = $state(0);
+  let list = $state<HTMLElement>();
+
+  const outline = $derived.by(() => {
+    const width = board && numberAt(plan, board, 'width');
+    const depth = board && numberAt(plan, board, 'depth');
+    const known = width && depth && width.how === 'measured' && depth.how === 'measured';
+    return known ? { widthMm: width.lo, depthMm: depth.lo } : undefined;
+  });
+  const input = $derived<RegisterInput>({
+    points: measured.points,
+    accuracyMm,
+    all: all === '' ? undefined : all === 'yes',
+    outline,
+  });
+  const answer = $derived.by((): { whose?: Whose; fault?: string } => {
+    if (measured.points.length === 0) return {};
+    try {
+      return { whose: whose(input) };
+    } catch (error) {
+      if (error instanceof HolesError) return { fault: error.message };
+      throw error;
+    }
+  });
+  const candidate = $derived<Candidate | undefined>(
+    answer.whose?.candidates[Math.min(picked, (answer.whose?.candidates.length ?? 1) - 1)],
+  );
+  const tray = $derived(
+    candidate && standoffs.length > 0
+      ? trayMatch(
+          candidate,
+          measured.points,
+          standoffs,
+          outline ?? {
+            widthMm: candidate.pattern.widthMm ?? 400,
+            depthMm: candidate.pattern.depthMm ?? 400,
+          },
+        )
+      : undefined,
+  );
+  const marks: Record<Whose['verdict'], MarkName> = {
+    is: 'clear',
+    nearly: 'mend',
+    'cannot tell': 'watch',
+    none: 'stop',
+  };
+
+  function set(i: number, axis: 'x' | 'y', value: number): void {
+    if (!board) return;
+    const next = rows.map((row, at) => (at === i ? { ...row, [axis]: value } : row));
+    const places = next.filter((row) => row.x !== undefined || row.y !== undefined);
+    store(places, `hole ${board.part.id} ${i} ${axis}`);
+  }
+
+  function store(places: Place[], key?: string): void {
+    if (!board) return;
+    const fact =
+      places.length > 0
+        ? { items: writePlaces(places), how: 'measured' as const, at: bench.now }
+        : undefined;
+    bench.edit(
+      'hole places',
+      setFact(board.part.id, 'holePlaces', fact, board.part.modelId !== undefined),
+      key,
+    );
+  }
+
+  /** Caliper entry: x, Enter, y, Enter, the next hole. */
+  function next(i: number, axis: 'x' | 'y'): void {
+    const fields = list?.querySelectorAll<HTMLInputElement>('input.figure');
+    fields?.[i * 2 + (axis === 'x' ? 1 : 2)]?.focus();
+  }
+
+  function writeDown(chosen: Candidate): void {
+    if (!board) return;
+    const names = chosen.pairs.map((pair) => pair.hole);
+    const onModel = board.part.modelId !== undefined;
+    const holes = { items: [...names].sort(), how: 'measured' as const, at: bench.now };
+    const name = answer.whose?.verdict === 'is' ? chosen.pattern.name : undefined;
+    bench.edit(`holes of ${board.part.name}`, (shop) => {
+      const withHoles = setFact(board.part.id, 'holes', holes, onModel)(shop);
+      return name
+        ? setFact(
+            board.part.id,
+            'format',
+            { text: name, how: 'measured', at: bench.now },
+            onModel,
+          )(withHoles)
+        : withHoles;
+    });
+  }
+
+  async function print(): Promise<void> {
+    const { patternsPdf } = await import('$lib/print/patterns.ts');
+    saveBytes('board-patterns-true-size.pdf', await patternsPdf(), 'application/pdf');
+  }
+  const exact = (value: number | undefined) => (value === undefined ? undefined : range(value));
+</script>
+
+<div class="whose">
+  <div class="picture">
+    {#if answer.whose}
+      <p class="verdict" aria-live="polite">
+        <Mark mark={marks[answer.whose.verdict]} word size={22} />
+        {answer.whose.verdict}: {answer.whose.say}
+      </p>
+    {:else if answer.fault}
+      <p class="verdict" role="alert"><Mark mark="watch" word size={22} /> {answer.fault}</p>
+    {:else}
+      <p class="verdict">
+        Measure the hole centres from any corner, either side up, in any order. Four say more than
+        three.
+      </p>
+    {/if}
+    {#if candidate}
+      <HoleMatch
+        {candidate}
+        points={measured.points}
+        numbers={measured.numbers}
+        {standoffs}
+        width={470}
+        height={430}
+      />
+      {#if (answer.whose?.candidates.length ?? 0) > 1}
+        <p class="row">
+          {#each answer.whose?.candidates ?? [] as each, i (each.pattern.name)}
+            <button class="pick" aria-pressed={picked === i} onclick={() => (picked = i)}
+              >{each.pattern.name}</button
+            >
+          {/each}
+        </p>
+      {/if}
+    {/if}
+  </div>
+
+  <div class="side" bind:this={list}>
+    {#each answer.whose?.ask ?? [] as ask (ask.kind)}<p class="ask">{ask.question}</p>{/each}
+    <p class="row">
+      <label
+        >All holes?
+        <select bind:value={all}
+          ><option value="">not said</option><option value="yes">yes, all</option><option value="no"
+            >no, more</option
+          ></select
+        >
+      </label>
+      <label
+        >Caliper good to
+        <select bind:value={accuracyMm}
+          ><option value={0.1}>0.1 mm</option><option value={0.3}>0.3 mm</option><option value={0.5}
+            >0.5 mm, ruler</option
+          ><option value={1}>1 mm, tape</option></select
+        >
+      </label>
+    </p>
+    <ol>
+      {#each rows as row, i (i)}
+        <li>
+          <span class="figure">{i + 1}</span>
+          <MeasureField
+            compact
+            label="hole {i + 1}, across"
+            unit="mm"
+            lengths={bench.shop.settings.unit}
+            value={exact(row.x)}
+            open={row.x === undefined}
+            most={1000}
+            zero
+            onmeasure={(value) => set(i, 'x', value)}
+            onnext={() => next(i, 'x')}
+          />
+          <MeasureField
+            compact
+            label="hole {i + 1}, down"
+            unit="mm"
+            lengths={bench.shop.settings.unit}
+            value={exact(row.y)}
+            open={row.y === undefined}
+            most={1000}
+            zero
+            onmeasure={(value) => set(i, 'y', value)}
+            onnext={() => next(i, 'y')}
+          />
+          {#if i < kept.length}<button
+              class="drop"
+              onclick={() => store(kept.filter((_, at) => at !== i))}
+              aria-label="Drop hole {i + 1}">Drop</button
+            >{/if}
+        </li>
+      {/each}
+    </ol>
+    {#if tray}
+      <p class="tray">
+        <b>Over this tray.</b> Serve: {tray.used.join(', ') || 'none'}.
+        {#if tray.touching.length > 0}<br /><Mark mark="stop" size={16} />
+          {tray.touching.join(', ')} would touch the board's back: take them out.{/if}
+        {#if tray.unsupported.length > 0}<br />Drill, to {tray.toleranceMm.toFixed(1)} mm, from port end
+          and rear edge: {tray.unsupported
+            .map((hole) => `${hole.name} at ${hole.x.toFixed(1)}, ${hole.y.toFixed(1)}`)
+            .join('; ')}.{/if}
+        <br />Free corners: {tray.corners
+          .filter((corner) => corner.freeMm > 40)
+          .map(
+            (corner) =>
+              `${corner.corner} ${Number.isFinite(corner.freeMm) ? `${Math.round(corner.freeMm)} mm` : 'wholly'}`,
+          )
+          .join('; ') || 'none beyond 40 mm'}.
+      </p>
+    {/if}
+    <p class="row">
+      {#if candidate}<Button next onclick={() => writeDown(candidate)}>Write it on the board</Button
+        >{/if}
+      <Button onclick={() => void print()}>Patterns at true size</Button>
+      <Button onclick={onclose}>Back to the case</Button>
+    </p>
+  </div>
+</div>
+
+<style>
+  .whose {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px 22px;
+  }
+  .picture {
+    flex: 1 1 470px;
+    min-width: 0;
+  }
+  .side {
+    flex: 1 1 250px;
+  }
+  .verdict {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+    margin-bottom: 6px;
+    font-size: 17px;
+  }
+  .ask {
+    padding: 6px 10px;
+    margin-bottom: 6px;
+    border-left: 4px solid var(--watch);
+    background: var(--tape-lit);
+    font-size: 15px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 14px;
+    margin: 6px 0;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  select {
+    height: 40px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+  }
+  ol {
+    margin: 6px 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: 40px;
+  }
+  li .figure {
+    width: 20px;
+    text-align: right;
+    color: var(--ink-soft);
+  }
+  .drop {
+    min-height: 36px;
+    border: 0;
+    background: none;
+    color: var(--ink-soft);
+    text-decoration: underline;
+  }
+  .pick {
+    min-height: 38px;
+    padding: 0 12px;
+    border: 1.5px solid var(--ink);
+    background: none;
+    color: var(--ink);
+    font: 600 15px var(--face-head);
+  }
+  .pick[aria-pressed='true'] {
+    background: var(--part-comes);
+  }
+  .tray {
+    font-size: 15px;
+  }
+</style>

@@ -19,6 +19,25 @@ const views = [
         .first()
         .click(),
   ],
+  [
+    'whose-board',
+    '/job/14/fit',
+    async (page) => {
+      await page.getByRole('button', { name: 'Whose board is it?' }).click();
+      const places = [
+        [163.8, 10.2],
+        [6.4, 33],
+        [163.9, 165.2],
+        [6.2, 165],
+        [163.7, 237.6],
+        [120, 100],
+      ];
+      for (const [i, [x, y]] of places.entries()) {
+        await page.getByLabel(`hole ${i + 1}, across`).fill(String(x));
+        await page.getByLabel(`hole ${i + 1}, down`).fill(String(y));
+      }
+    },
+  ],
   ['plugs', '/job/14/plugs'],
   ['watts', '/job/14/watts'],
   ['links', '/job/14/links'],

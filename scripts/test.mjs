@@ -23,6 +23,7 @@ function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
     ['/usr/bin/units', 'units'],
+    ['/usr/bin/pdftoppm', 'poppler-utils'],
   ].filter(([path]) => !existsSync(path));
   if (needed.length === 0) return true;
   const names = needed.map(([, name]) => name);

@@ -3,10 +3,10 @@ import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
 import { jobShop } from '../../src/core/export/json.ts';
 import type { Finding } from '../../src/core/findings/finding.ts';
-import type { Job } from '../../src/core/model/types.ts';
+import type { Job, Part } from '../../src/core/model/types.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
 import { runChecks } from '../../src/core/plan/run.ts';
-import { openShop, origin } from './helpers/app.ts';
+import { openShop, origin, stored } from './helpers/app.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
 const text = writeShop(shop);
@@ -86,5 +86,62 @@ describe('api/v1/schema and demo', () => {
       jobs: unknown[];
     };
     expect(demo.jobs.length).to.equal(shop.jobs.length);
+  });
+});
+
+describe('api/v1/fit/holes', () => {
+  const ask = async (body: unknown) => {
+    const answer = await fetch(`${await origin()}/api/v1/fit/holes`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
+  };
+  const four = [
+    { x: 163.83, y: 10.16 },
+    { x: 6.35, y: 33.02 },
+    { x: 163.83, y: 165.1 },
+    { x: 6.35, y: 165.1 },
+  ];
+  it('cannot tell from four holes, and can when they are all', async () => {
+    expect((await ask({ points: four })).body['verdict']).to.equal('cannot tell');
+    const all = await ask({ points: four, all: true });
+    expect((all.body['candidates'] as { pattern: string }[])[0]?.pattern).to.equal('Mini-ITX');
+  });
+  it('says which holes cannot be', async () => {
+    const twice = await ask({ points: [...four, four[0]] });
+    expect(twice.status).to.equal(400);
+    expect(twice.body['holes']).to.deep.equal([1, 5]);
+    expect((await ask({ points: [{ x: 'far', y: 1 }] })).status).to.equal(400);
+  });
+});
+
+describe('fit, whose board', () => {
+  it('takes holes from a caliper, names the board and writes it down', async () => {
+    const shop = await openShop('/job/5/fit');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Whose board is it?' }).click();
+    await page.getByLabel('hole 1, across').focus();
+    for (const [x, y] of [
+      [163.83, 10.16],
+      [6.35, 33.02],
+      [163.83, 165.1],
+      [6.35, 165.1],
+      [209.55, 165.1],
+      [209.55, 237.49],
+    ]) {
+      await page.keyboard.type(String(x));
+      await page.keyboard.press('Enter');
+      await page.keyboard.type(String(y));
+      await page.keyboard.press('Enter');
+    }
+    await page.getByText(/microATX, off by 0.00 mm/).waitFor();
+    await page.getByRole('button', { name: 'Write it on the board' }).click();
+    await stored<Part>(page, 'parts', 'B01', (part) =>
+      JSON.stringify(part?.facts['holes'] ?? '').includes('"R"'),
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
   });
 });

@@ -137,7 +137,7 @@
     {#if answer.whose}
       <p class="verdict" aria-live="polite">
         <Mark mark={marks[answer.whose.verdict]} word size={22} />
-        {answer.whose.verdict}: {answer.whose.say}
+        {answer.whose.say}
       </p>
     {:else if answer.fault}
       <p class="verdict" role="alert"><Mark mark="watch" word size={22} /> {answer.fault}</p>
@@ -227,8 +227,14 @@
     {#if tray}
       <p class="tray">
         <b>Over this tray.</b> Serve: {tray.used.join(', ') || 'none'}.
-        {#if tray.touching.length > 0}<br /><Mark mark="stop" size={16} />
-          {tray.touching.join(', ')} would touch the board's back: take them out.{/if}
+        {#if tray.touching.length > 0}<br /><Mark
+            mark={all === 'yes' ? 'stop' : 'watch'}
+            size={16}
+          />
+          {tray.touching.join(', ')}
+          {all === 'yes'
+            ? "would touch the board's back: take them out."
+            : 'would touch the back unless the board has a hole there: look.'}{/if}
         {#if tray.unsupported.length > 0}<br />Drill, to {tray.toleranceMm.toFixed(1)} mm, from port end
           and rear edge: {tray.unsupported
             .map((hole) => `${hole.name} at ${hole.x.toFixed(1)}, ${hole.y.toFixed(1)}`)

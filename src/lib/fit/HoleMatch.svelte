@@ -41,8 +41,8 @@
       viewBox="0 0 8 8"
       refX="6"
       refY="4"
-      markerWidth="6"
-      markerHeight="6"
+      markerWidth="3.4"
+      markerHeight="3.4"
       orient="auto"><path d="M0 0l8 4-8 4z" class="head" /></marker
     >
   </defs>

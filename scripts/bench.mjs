@@ -5,7 +5,7 @@ import { built, capture, installed } from './run.mjs';
 
 installed();
 built();
-const { chromium } = await import('playwright-core');
+const { launch } = await import('./browser.mjs');
 const { serve } = await import('./serve.mjs');
 
 /** Figures of speed, measured here and now, written to docs/bench.md. */
@@ -31,16 +31,7 @@ console.log(table);
 
 async function inBrowser() {
   const { server, address } = await serve({ port: 4182, demo: true });
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  });
+  const browser = await launch();
   const first = await firstScreen(browser, address);
   const edit = await editToTape(browser, address);
   await browser.close();

@@ -3,7 +3,7 @@ import { built, installed } from './run.mjs';
 
 installed();
 built();
-const { chromium } = await import('playwright-core');
+const { launch } = await import('./browser.mjs');
 const { serve } = await import('./serve.mjs');
 
 /** One picture of each main view, from the demo shop, for the README. */
@@ -52,16 +52,7 @@ const views = [
 ];
 
 const { server, address } = await serve({ port: 4181, demo: true });
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-});
+const browser = await launch();
 mkdirSync('docs/screenshots', { recursive: true });
 for (const [name, path, act, [width, height] = [1280, 800]] of views) {
   const context = await browser.newContext({

@@ -223,6 +223,23 @@ describe('the whole way', () => {
     await page.locator('#sum-card-length\\:card1').getByText('over').waitFor();
   });
 
+  it('puts what a remedy wants on the trip list once, and takes it off again', async () => {
+    const { page } = shop;
+    await page.getByRole('link', { name: /14 · Slim desk unit/ }).click();
+    await page.getByRole('link', { name: /Plugs/ }).click();
+    const sum = page.locator('#sum-main-plug');
+    await sum.getByRole('button', { name: /Adapter ATX main 24-way/ }).click();
+    await sum.getByText('taken', { exact: true }).waitFor();
+    expect(await sum.getByRole('button', { name: /Adapter/ }).count()).to.equal(0);
+    await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 1);
+    await page.getByRole('link', { name: /Bench/ }).click();
+    await page.getByText('adapter main24 to maker10').waitFor();
+    await page.goBack();
+    await page.getByRole('button', { name: 'Give back' }).click();
+    await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 0);
+    await sum.getByRole('button', { name: /Adapter ATX main 24-way/ }).waitFor();
+  });
+
   it('prints the swap sheet on two pages at most', async () => {
     const { page } = shop;
     await page.goto(`${new URL(page.url()).origin}/job/14/hand-over`);

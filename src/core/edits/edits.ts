@@ -111,8 +111,9 @@ export const takeRemedy = (jobId: string, remedyId: string, action: Action): Edi
       return putPart(jobId, action.seat, action.partId);
     case 'want':
       return job(jobId, (found) => {
-        found.wants.push({ what: action.what, count: action.count });
-        if (!found.taken.includes(remedyId)) found.taken.push(remedyId);
+        if (found.taken.includes(remedyId)) return;
+        found.wants.push({ what: action.what, count: action.count, remedyId });
+        found.taken.push(remedyId);
       });
     case 'take':
       return job(jobId, (found) => {
@@ -121,9 +122,11 @@ export const takeRemedy = (jobId: string, remedyId: string, action: Action): Edi
   }
 };
 
+/** Gives a remedy back; what it put on the list goes too, unless it is bought already. */
 export const dropRemedy = (jobId: string, remedyId: string): Edit =>
   job(jobId, (found) => {
     found.taken = found.taken.filter((id) => id !== remedyId);
+    found.wants = found.wants.filter((want) => want.remedyId !== remedyId || want.bought === true);
   });
 
 /** Stamps a step; `waitUntil` leaves the machine alone that long. */

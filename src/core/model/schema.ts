@@ -219,6 +219,7 @@ export const jobSchema = shape({
       count: count(),
       price: money(),
       bought: boolean().optional(),
+      remedyId: words().optional(),
     }).required(),
   ).required(),
   sums: array(shape({ text: words(), at: time().required() }).required()).required(),

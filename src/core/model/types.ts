@@ -140,6 +140,8 @@ export interface Want {
   count: number;
   price?: Money | undefined;
   bought?: boolean | undefined;
+  /** The remedy that put it on the list. */
+  remedyId?: string | undefined;
 }
 
 /** A quick sum kept with the job, as it was typed. */

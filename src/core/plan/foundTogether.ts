@@ -10,7 +10,9 @@ export function foundTogether(plan: Plan, finding: Finding): Finding {
   const judged =
     finding.station === 'fit' || finding.station === 'plugs' || finding.station === 'links';
   if (!judged || finding.mark === 'clear' || finding.id.startsWith('asks-')) return finding;
-  if (finding.seats.length < 2 || plan.taken.size > 0) return finding;
+  if (finding.seats.length < 2) return finding;
+  /* A remedy may have changed the shell: what was true of it as found no longer tells. */
+  if (finding.seats.includes('case') && plan.taken.size > 0) return finding;
   const staying = new Set(
     plan.seats.filter((placed) => placed.state === 'stays').map((placed) => placed.seat),
   );

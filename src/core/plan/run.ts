@@ -2,12 +2,13 @@ import { byMark, type Finding, type StationId } from '../findings/finding.ts';
 import type { Plan } from '../model/plan.ts';
 import { checks } from './checks.ts';
 import { foundTogether } from './foundTogether.ts';
+import { inked } from './inked.ts';
 
 /** All sums of a plan, worst first within each station. */
 export function runChecks(plan: Plan): Finding[] {
   return checks
     .flatMap((check) => check(plan))
-    .map((finding) => foundTogether(plan, finding))
+    .map((finding) => inked(plan, foundTogether(plan, finding)))
     .sort(byMark);
 }
 

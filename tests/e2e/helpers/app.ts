@@ -1,5 +1,6 @@
 import { createServer } from 'node:net';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import type { Browser, BrowserContext, Page } from 'playwright-core';
+import { launch } from '../../../scripts/browser.mjs';
 import { serve } from '../../../scripts/serve.mjs';
 
 /** The built product and one browser for all tests; a fresh profile for each. */
@@ -24,18 +25,7 @@ export function origin(): Promise<string> {
 }
 
 function launched(): Promise<Browser> {
-  browser ??= chromium.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  browser ??= launch();
   return browser;
 }
 

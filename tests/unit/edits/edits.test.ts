@@ -142,9 +142,30 @@ describe('edits, plan', () => {
   it('takes a remedy once, and what it wants goes on the list', () => {
     const action = { do: 'want' as const, what: 'short bracket', count: 1 };
     const after = takeRemedy('1', 'bracket:card1', action)(shop);
-    expect(job(after).wants).to.deep.equal([{ what: 'short bracket', count: 1 }]);
+    const want = { what: 'short bracket', count: 1, remedyId: 'bracket:card1' };
+    expect(job(after).wants).to.deep.equal([want]);
     expect(job(after).taken).to.deep.equal(['bracket:card1']);
-    expect(job(dropRemedy('1', 'bracket:card1')(after)).taken).to.deep.equal([]);
+    expect(job(takeRemedy('1', 'bracket:card1', action)(after)).wants).to.have.length(1);
+    const back = job(dropRemedy('1', 'bracket:card1')(after));
+    expect(back.taken).to.deep.equal([]);
+    expect(back.wants).to.deep.equal([]);
+  });
+  it("keeps what was bought when its remedy is given back, and wants nobody's remedy asked for", () => {
+    const { shop: start } = jobOver(
+      { case: {} },
+      {},
+      {
+        taken: ['kit'],
+        wants: [
+          { what: 'kit', count: 1, remedyId: 'kit', bought: true },
+          { what: 'paste', count: 1 },
+        ],
+      },
+    );
+    expect(job(dropRemedy('1', 'kit')(start)).wants.map((want) => want.what)).to.deep.equal([
+      'kit',
+      'paste',
+    ]);
   });
   it('stamps and takes a stamp back', () => {
     const ticked = tickStep(

@@ -38,7 +38,7 @@ export interface SheetLine {
 export function sheetOf(shop: Shop, job: Job): Sheet {
   const plan = planOf(shop, job);
   const found = runChecks(plan);
-  const steps = workOrder(plan, found, job.schools);
+  const steps = workOrder(plan, job.schools);
   const index = indexOf(shop);
   const line = (seat: string, part: Part, mark: SheetLine['mark']): SheetLine => ({
     seat: seatName(seat),

@@ -1,4 +1,3 @@
-import type { Finding } from '../findings/finding.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Schools, Tick } from '../model/types.ts';
 import { stepsOf } from './steps.ts';
@@ -18,8 +17,8 @@ const phases: readonly Phase[] = [
 ];
 
 /** The work list: every step after what it needs, phases in the order of the trade. */
-export function workOrder(plan: Plan, found: readonly Finding[], schools: Schools): Step[] {
-  return sorted(stepsOf(plan, found, schools));
+export function workOrder(plan: Plan, schools: Schools): Step[] {
+  return sorted(stepsOf(plan, schools));
 }
 
 /**

@@ -1,11 +1,10 @@
-import type { Finding } from '../findings/finding.ts';
 import type { Plan } from '../model/plan.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';
 
 /** What is done to the shell itself: remedies taken. */
-export function shellSteps(plan: Plan, found: readonly Finding[]): Step[] {
+export function shellSteps(plan: Plan): Step[] {
   const steps: Step[] = [];
   for (const id of plan.taken) {
     const [what, detail = ''] = id.split(':');
@@ -16,7 +15,7 @@ export function shellSteps(plan: Plan, found: readonly Finding[]): Step[] {
         'cut-front': 'Cut the wall in front of the card',
         drill: `Drill and set standoff ${[...detail].join(', ')}`,
         'standoffs-out': `Take standoff ${[...detail].join(', ')} out`,
-      }[what ?? ''] ?? `Do: ${remedyTitle(found, id)}`;
+      }[what ?? ''] ?? `Get and fit: ${wanted(plan, id)}`;
     steps.push(
       step({
         id: `remedy:${id}`,
@@ -34,5 +33,5 @@ export function shellSteps(plan: Plan, found: readonly Finding[]): Step[] {
   return steps;
 }
 
-const remedyTitle = (found: readonly Finding[], id: string) =>
-  found.flatMap((finding) => finding.remedies).find((remedy) => remedy.id === id)?.title ?? id;
+const wanted = (plan: Plan, remedyId: string) =>
+  plan.job?.wants.find((want) => want.remedyId === remedyId)?.what ?? remedyId;

@@ -1,4 +1,3 @@
-import type { Finding } from '../findings/finding.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Schools } from '../model/types.ts';
 import { gateSteps } from './gateSteps.ts';
@@ -8,7 +7,7 @@ import { shellSteps } from './shellSteps.ts';
 import type { Step } from './step.ts';
 
 /** Every step a plan asks for, unordered, each knowing what must come first. */
-export function stepsOf(plan: Plan, found: readonly Finding[], schools: Schools): Step[] {
+export function stepsOf(plan: Plan, schools: Schools): Step[] {
   const comes = plan.seats.filter((placed) => placed.state === 'comes');
   const newCase = comes.some((placed) => placed.kind === 'case');
   const moved = newCase
@@ -20,7 +19,7 @@ export function stepsOf(plan: Plan, found: readonly Finding[], schools: Schools)
   const steps = [
     ...beforeSteps(plan),
     ...outSteps(plan, moved, boardMoves),
-    ...shellSteps(plan, found),
+    ...shellSteps(plan),
     ...inSteps(plan, [...comes, ...moved], boardMoves, schools),
     ...gateSteps(plan, boardMoves, schools),
   ];

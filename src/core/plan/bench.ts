@@ -21,7 +21,7 @@ export interface Standing {
 export function standing(shop: Shop, job: Job, now: string): Standing {
   const plan = planOf(shop, job);
   const found = runChecks(plan);
-  const steps = workOrder(plan, found, job.schools);
+  const steps = workOrder(plan, job.schools);
   const due = plan.seats.flatMap((placed) =>
     placed.state === 'comes' && placed.part.place === 'buy' ? [placed.part.due] : [],
   );

@@ -15,7 +15,7 @@ export class JobView {
   plan = $derived.by((): Plan | undefined => this.job && planOf(bench.shop, this.job));
   found = $derived.by((): Finding[] => (this.plan ? runChecks(this.plan) : []));
   steps = $derived.by((): Step[] =>
-    this.plan && this.job ? workOrder(this.plan, this.found, this.job.schools) : [],
+    this.plan && this.job ? workOrder(this.plan, this.job.schools) : [],
   );
   questions = $derived.by((): Question[] => questions(bench.shop, this.found));
   counts = $derived.by((): Partial<Record<StationId, Counts>> => countByStation(this.found));

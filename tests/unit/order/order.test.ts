@@ -7,14 +7,13 @@ import { progress, sorted, workOrder } from '../../../src/core/order/order.ts';
 import type { Step } from '../../../src/core/order/step.ts';
 import { emptyJob } from '../../../src/core/model/empty.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
-import { runChecks } from '../../../src/core/plan/run.ts';
 import { jobOver, type Seats } from '../../helpers/build.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
 
 function steps(shop: Shop, job: Job, schools: Partial<Schools> = {}): Step[] {
   const plan = planOf(shop, job);
-  return workOrder(plan, runChecks(plan), { ...job.schools, ...schools });
+  return workOrder(plan, { ...job.schools, ...schools });
 }
 
 const at = (list: Step[], id: string) => list.findIndex((step) => step.id === id);
@@ -114,6 +113,23 @@ describe('order, remedies', () => {
     expect(cut?.cautions.join()).to.contain('goggles');
     expectBefore(list, 'remedy:cut-front:card1', 'in:board');
     expectBefore(list, 'remedy:cut-front:card1', 'in:card1');
+  });
+});
+
+describe('order, parts to get', () => {
+  it("names what was wanted, not the remedy's id", () => {
+    const { shop, job } = jobOver(
+      full,
+      { supply: {} },
+      {
+        taken: ['main-adapter'],
+        wants: [{ what: 'adapter main24 to maker10', count: 1, remedyId: 'main-adapter' }],
+      },
+    );
+    const step = steps(shop, job).find((each) => each.id === 'remedy:main-adapter');
+    expect(step?.title).to.equal('Get and fit: adapter main24 to maker10');
+    const gate = steps(shop, job).find((each) => each.id === 'gate-picture');
+    expect(gate?.cautions.join()).to.contain('current limit');
   });
 });
 

@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { indexOf, standingOf } from '../model/lookup.ts';
 import { seatName } from '../model/seats.ts';
 import type { Clearing, Job, Part, Reading, Shop } from '../model/types.ts';
-import { workOrder } from '../order/index.ts';
+import { workOrderOf } from '../plan/workOrderOf.ts';
 import { costs } from '../plan/bench.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
@@ -38,7 +38,7 @@ export interface SheetLine {
 export function sheetOf(shop: Shop, job: Job): Sheet {
   const plan = planOf(shop, job);
   const found = runChecks(plan);
-  const steps = workOrder(plan, job.schools);
+  const steps = workOrderOf(plan, job.schools);
   const index = indexOf(shop);
   const line = (seat: string, part: Part, mark: SheetLine['mark']): SheetLine => ({
     seat: seatName(seat),

@@ -60,6 +60,8 @@ export interface Remedy {
   undoable: boolean;
   /** What it gives up of the job's goal or of safety, in words. */
   givesUp?: string | undefined;
+  /** What it does to the looks, in words. */
+  spoils?: string | undefined;
   action: Action;
 }
 

@@ -2,10 +2,13 @@ import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
-import { card, CARD_PLUG_BEND_MM } from '../standards/room.ts';
+import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { ANGLED_BEND_MM, card, CARD_PLUG_BEND_MM } from '../standards/room.ts';
+import { lidRemedies, lidTerms } from './lid.ts';
+import { cardBend } from './space/onBoard.ts';
 import { practice } from '../standards/source.ts';
-import { range } from '../units/range.ts';
+import { range, subtract } from '../units/range.ts';
+import { adding } from '../findings/gap.ts';
 
 /** A card's height over the slot, with the bend of its power leads, and its bracket against the openings. */
 export function cardHeight(plan: Plan): Finding[] {
@@ -18,10 +21,12 @@ export function cardHeight(plan: Plan): Finding[] {
     if (room && height) {
       const terms: Term[] = [
         termOf(shell, 'cardHeightRoom', 'room over the slot', 1, room),
+        ...lidTerms(plan, shell),
         termOf(placed, 'height', 'card over the slot', -1, height),
       ];
-      const plugged = (listAt(plan, placed, 'plugs')?.items.length ?? 0) > 0;
-      if (plugged) terms.push(plain('plug and bend', range(0, CARD_PLUG_BEND_MM), -1));
+      const bend = cardBend(plan, placed);
+      const plugged = bend !== undefined && bend.at !== 'end';
+      if (plugged) terms.push({ ...bend.term, sign: -1 });
       found.push(
         gap({
           id: `card-height:${placed.seat}`,
@@ -39,8 +44,30 @@ export function cardHeight(plan: Plan): Finding[] {
               : mark === 'clear'
                 ? 'The lid closes over the card.'
                 : plugged
-                  ? 'The card fits, but its power leads may meet the lid: where do its plugs sit?'
+                  ? bend.at === 'top'
+                    ? 'The card fits, its power leads press against the lid.'
+                    : 'The card fits, but its power leads may meet the lid: where do its plugs sit?'
                   : 'Whether the lid closes over the card hangs on what is not measured yet.',
+          remedies: (rest) => [
+            ...(plugged && !plan.taken.has(`angled-lead:${placed.seat}`)
+              ? [
+                  adding(rest, 1, {
+                    id: `angled-lead:${placed.seat}`,
+                    title: 'Angled card plug',
+                    term: plain(
+                      'angled plug',
+                      subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM),
+                      1,
+                    ),
+                    minutes: 5,
+                    undoable: true,
+                    givesUp: 'one more contact in the path: only for what the adapter carries',
+                    action: { do: 'want', what: 'angled card plug', count: 1 },
+                  }),
+                ]
+              : []),
+            ...lidRemedies(plan, rest, 1),
+          ],
         }),
       );
     }

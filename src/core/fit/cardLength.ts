@@ -2,11 +2,15 @@ import { adding, gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
+import { paint } from './lid.ts';
+import { cardBend } from './space/onBoard.ts';
 import { range } from '../units/range.ts';
 import { practice } from '../standards/source.ts';
 
 /** Spare a card needs to swing into its slot, mm (common practice, no source). */
 const MARGIN_MM = 3;
+/** What can be cut from the wall in front without weakening it, mm (common practice, no source). */
+const CUT_MM = 30;
 
 /** A card's length from its bracket against the room from inside the rear wall. */
 export function cardLength(plan: Plan): Finding[] {
@@ -20,7 +24,11 @@ export function cardLength(plan: Plan): Finding[] {
     if (!room || !length) return [];
     const terms: Term[] = [termOf(shell, 'cardRoom', 'room from the bracket', 1, room)];
     if (cage && gain) terms.push(termOf(shell, 'cageGain', 'cage out', 1, gain));
+    terms.push(...paint(plan, shell));
+    if (plan.taken.has(`cut-front:${placed.seat}`)) terms.push(plain('cut', range(CUT_MM), 1));
     terms.push(termOf(placed, 'length', 'card from the bracket', -1, length));
+    const bend = cardBend(plan, placed);
+    if (bend?.at === 'end') terms.push({ ...bend.term, sign: -1 });
     return gap({
       id: `card-length:${placed.seat}`,
       station: 'fit',
@@ -51,16 +59,19 @@ export function cardLength(plan: Plan): Finding[] {
                 undoable: true,
               }),
             ]
-          : [
-              adding(rest, MARGIN_MM, {
-                id: `cut-front:${placed.seat}`,
-                title: 'Cut the wall in front',
-                term: plain('cut', range(MARGIN_MM - rest.lo), 1),
-                minutes: 55,
-                money: { minor: 0, currency: plan.shop.settings.currency },
-                undoable: false,
-              }),
-            ],
+          : plan.taken.has(`cut-front:${placed.seat}`)
+            ? []
+            : [
+                adding(rest, MARGIN_MM, {
+                  id: `cut-front:${placed.seat}`,
+                  title: `Cut ${CUT_MM} mm into the wall in front`,
+                  term: plain('cut', range(CUT_MM), 1),
+                  spoils: 'an opening in the front',
+                  minutes: 55,
+                  money: { minor: 0, currency: plan.shop.settings.currency },
+                  undoable: false,
+                }),
+              ],
     });
   });
 }

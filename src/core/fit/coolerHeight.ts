@@ -2,6 +2,7 @@ import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
 import { numberAt, one, type Plan } from '../model/plan.ts';
+import { lidRemedies, lidTerms } from './lid.ts';
 import { practice } from '../standards/source.ts';
 
 /** Air a closed lid should leave over a cooler, mm (common practice, no source). */
@@ -23,6 +24,7 @@ export function coolerHeight(plan: Plan): Finding[] {
       unit: 'mm',
       terms: [
         termOf(shell, 'coolerRoom', 'room over the processor', 1, room),
+        ...lidTerms(plan, shell),
         termOf(cooler, 'height', 'cooler', -1, height),
       ],
       margin: MARGIN_MM,
@@ -36,6 +38,7 @@ export function coolerHeight(plan: Plan): Finding[] {
             : rest.lo >= 0
               ? 'The lid closes, but it may touch and hum.'
               : 'Whether the lid closes hangs on what is not measured yet.',
+      remedies: (rest) => lidRemedies(plan, rest, MARGIN_MM),
     }),
   ];
 }

@@ -2,8 +2,10 @@ import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import type { Placed } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { drivePlaces, mountsOf } from './space/mounts.ts';
 
 const CAGE_HOLDS = 2;
 
@@ -13,16 +15,11 @@ export function driveMounts(plan: Plan): Finding[] {
   if (!shell) return [];
   return (['3.5', '2.5'] as const).flatMap((form) => {
     const drives = all(plan, 'drive').filter((drive) => textAt(plan, drive, 'form')?.text === form);
-    const key = form === '3.5' ? 'bays35' : 'bays25';
-    const mounts = numberAt(plan, shell, key);
-    if (!mounts || drives.length === 0) return [];
-    const terms: Term[] = [termOf(shell, key, `${form} in mounts`, 1, mounts)];
-    if (form === '3.5' && plan.taken.has('cage-out')) {
-      terms.push(plain('cage out', range(Math.min(CAGE_HOLDS, mounts.lo)), -1));
-    }
+    const terms = drives.length > 0 ? mountTerms(plan, shell, form) : undefined;
+    if (!terms) return [];
     terms.push(plain(`${form} in drives`, range(drives.length), -1));
     return gap({
-      id: `drive-mounts-${key}`,
+      id: `drive-mounts-${form === '3.5' ? 'bays35' : 'bays25'}`,
       station: 'fit',
       title: `mounts for ${form} in drives`,
       seats: [...drives.map((drive) => drive.seat), 'case'],
@@ -37,7 +34,7 @@ export function driveMounts(plan: Plan): Finding[] {
         mark === 'mend'
           ? `${-rest.hi} drive would hang loose. Look for mounts under the front, on the supply bay and behind the tray.`
           : mark === 'clear'
-            ? 'Every drive can be screwed down.'
+            ? said(plan, drives)
             : 'Count the mounts: people overlook one.',
       remedies: () => [
         {
@@ -51,4 +48,32 @@ export function driveMounts(plan: Plan): Finding[] {
       ],
     });
   });
+}
+
+/** The list of mounts where somebody made it, else the count. */
+function mountTerms(plan: Plan, shell: Placed, form: '3.5' | '2.5'): Term[] | undefined {
+  const cageOut = plan.taken.has('cage-out');
+  if (mountsOf(plan)) {
+    const held = drivePlaces(plan);
+    const seated = all(plan, 'drive').filter(
+      (drive) => textAt(plan, drive, 'form')?.text === form && held.has(drive.seat),
+    ).length;
+    return [plain(`mounts for them${cageOut ? ', cage out' : ''}`, range(seated), 1)];
+  }
+  const key = form === '3.5' ? 'bays35' : 'bays25';
+  const mounts = numberAt(plan, shell, key);
+  if (!mounts) return undefined;
+  const terms: Term[] = [termOf(shell, key, `${form} in mounts`, 1, mounts)];
+  if (form === '3.5' && cageOut)
+    terms.push(plain('cage out', range(Math.min(CAGE_HOLDS, mounts.lo)), -1));
+  return terms;
+}
+
+function said(plan: Plan, drives: readonly Placed[]): string {
+  const held = drivePlaces(plan);
+  const named = drives.flatMap((drive) => {
+    const mount = held.get(drive.seat);
+    return mount ? [`${drive.part.name}: ${mount.place}`] : [];
+  });
+  return named.length > 0 ? `${named.join('; ')}.` : 'Every drive can be screwed down.';
 }

@@ -6,7 +6,13 @@ import { cardLength } from './cardLength.ts';
 import { cardSlots } from './cardSlots.ts';
 import { coolerHeight } from './coolerHeight.ts';
 import { coolerMount } from './coolerMount.ts';
+import { exhaust } from './air.ts';
+import { clashes } from './clashes.ts';
+import { contradictions } from './contradictions.ts';
 import { driveMounts } from './driveMounts.ts';
+import { leads } from './leads.ts';
+import { noWayIn } from './ways.ts';
+import { stack } from './stack.ts';
 import { supplyBay } from './supplyBay.ts';
 
 /** Will it go in? */
@@ -20,4 +26,10 @@ export const fitChecks: readonly Check[] = [
   cardSlots,
   supplyBay,
   driveMounts,
+  stack,
+  clashes,
+  exhaust,
+  contradictions,
+  leads,
+  noWayIn,
 ];

@@ -2,6 +2,7 @@ import { boardFormat } from '../standards/boards.ts';
 import { card, coolerHeights, supplyFormat } from '../standards/room.ts';
 import { moduleHeightMm } from '../standards/memory.ts';
 import { range, type Range } from '../units/range.ts';
+import { placeClass } from './placeClasses.ts';
 import type { Kind } from './types.ts';
 
 /**
@@ -67,6 +68,10 @@ const counts: Record<string, Range> = {
 };
 
 export function classValue(kind: Kind, key: string, textOf: TextOf): ClassValue | undefined {
+  return sizeClass(kind, key, textOf) ?? placeClass(kind, key, textOf);
+}
+
+function sizeClass(kind: Kind, key: string, textOf: TextOf): ClassValue | undefined {
   switch (kind) {
     case 'case':
       return caseValue(key, textOf);

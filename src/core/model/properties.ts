@@ -60,6 +60,18 @@ const powerPlugs = ['card6', 'card8', 'cpu4', 'cpu8', 'sata', 'drive4'];
 
 export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
 export const driveForms = ['3.5', '2.5', 'M.2'] as const;
+/** Where the supply sits, seen with the ports at the upper end of the rear wall. */
+export const supplyPlaces = [
+  'above the board',
+  'below the board',
+  'in front of the board',
+  'over the board',
+  'outside the case',
+] as const;
+/** Where drives are screwed down; each mount of a case is listed once. */
+export const drivePlaces = ['cage', 'floor', 'front', 'bracket', 'behind the tray'] as const;
+const mounts = drivePlaces.flatMap((place) => [`${place} 3.5`, `${place} 2.5`]);
+const vents = ['lid', 'top', 'rear', 'front', 'floor'];
 
 export const properties: Record<Kind, readonly Property[]> = {
   case: [
@@ -135,7 +147,26 @@ export const properties: Record<Kind, readonly Property[]> = {
       'How far back is the next obstruction once the drive cage is out?',
       40,
     ),
+    list('mounts', 'drive mounts', 'Where can drives be screwed down, each place once?', mounts),
     list('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?'),
+    text('supplyAt', 'place of the supply', 'Where does the supply sit?', supplyPlaces),
+    mm('innerWidth', 'width inside', 'How far is it from the tray to the closed lid?', 30),
+    mm('innerHeight', 'height inside', 'How far is it inside, along the rear wall?', 30),
+    mm('innerDepth', 'depth inside', 'How far is it from inside the rear wall to the front?', 30),
+    mm(
+      'bracketDrop',
+      'what the drive bracket takes',
+      'How far does the bracket with its drive hang down from the lid?',
+    ),
+    list('vents', 'vents', 'Which walls have holes for air?', vents),
+    mm('feet', 'feet', 'How high do its feet lift it?', 5),
+    num('coats', 'coats of paint', 'count', 'How many coats of paint will it get inside?', 20, 5),
+    mm('lining', 'lining', 'How thick are tape, pads or felt under the lid?', 10),
+    list(
+      'openings',
+      'cut-outs for ports',
+      'Which cut-outs has the rear wall, from the port end and up from the board?',
+    ),
   ],
   board: [
     text('format', 'format', 'Which format is the board?', formats),
@@ -159,6 +190,22 @@ export const properties: Record<Kind, readonly Property[]> = {
     num('m2', 'M.2 sockets', 'count', 'How many M.2 sockets for drives has it?', 10, 10),
     num('sata', 'SATA ports', 'count', 'How many SATA ports has it?', 20, 5),
     num('screens', 'screen outputs', 'count', 'How many screen outputs has the board?', 8, 5),
+    mm(
+      'toMemory',
+      'processor to memory',
+      "How far is it from the processor's middle to the nearest memory slot?",
+    ),
+    mm(
+      'toShield',
+      'processor to rear shield',
+      "How far is it from the processor's middle to the block of ports?",
+    ),
+    mm(
+      'toSlot',
+      'processor to card slot',
+      "How far is it from the processor's middle to the slot?",
+    ),
+    list('ports', 'ports', 'Where are its ports, from the port end and up from the board?'),
     num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
   ],
   processor: [
@@ -174,9 +221,12 @@ export const properties: Record<Kind, readonly Property[]> = {
     text('graphics', 'own graphics', 'Has the processor its own graphics?', ['yes', 'no']),
   ],
   cooler: [
-    text('class', 'class', 'Low cooler or tower?', ['low', 'tower']),
+    text('class', 'class', 'Low cooler, tower or radiator?', ['low', 'tower', 'radiator']),
     mm('height', 'height', "How high is the cooler above the processor's top?"),
     mm('width', 'width', 'How wide is the cooler across the memory slots?'),
+    mm('breadth', 'breadth', 'How wide is the cooler from memory end to card end?'),
+    mm('under', 'free under its fins', "How far over the processor's top do its fins begin?"),
+    text('radiator', 'radiator', 'How long is the radiator?', ['120', '240', '280', '360']),
     list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
   ],
   memory: [
@@ -192,6 +242,7 @@ export const properties: Record<Kind, readonly Property[]> = {
     num('slotsWide', 'slots taken', 'count', 'How many slots does it take?', 5, 5),
     text('bracket', 'bracket', 'Full height or low bracket?', ['full', 'low', 'both']),
     list('plugs', 'power plugs', 'Which power plugs does the card want?', ['card6', 'card8']),
+    text('plugAt', 'place of its plugs', 'Where do its power plugs sit?', ['top', 'end']),
     num('watts', 'draw at full load', 'W', 'What does the card draw?', 1000, 60),
     num(
       'makerTotal',
@@ -206,6 +257,7 @@ export const properties: Record<Kind, readonly Property[]> = {
   drive: [
     text('form', 'form', 'Which form is the drive?', driveForms),
     num('size', 'size', 'GB', 'How large is the drive?', 100000, 5),
+    mm('sink', 'heat sink', 'How high does its heat sink stand?', 10),
     num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
     num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
   ],
@@ -221,6 +273,9 @@ export const properties: Record<Kind, readonly Property[]> = {
     num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
     text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
     list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
+    mm('leadMain', 'main lead', 'How long is its main lead?', 15),
+    mm('leadProcessor', 'processor lead', 'How long is its processor lead?', 15),
+    mm('leadCard', 'card lead', 'How long is its card lead?', 15),
   ],
   fan: [
     mm('size', 'size', 'How wide is the fan?', 5),

@@ -2,7 +2,8 @@ import { worst, type Finding } from '../findings/finding.ts';
 import { indexOf } from '../model/lookup.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Job, Shop } from '../model/types.ts';
-import { handsNeeded, progress, workOrder, type Hands, type Progress } from '../order/index.ts';
+import { workOrderOf } from './workOrderOf.ts';
+import { handsNeeded, progress, type Hands, type Progress } from '../order/index.ts';
 import { sumMoney, type MoneySum } from '../units/money.ts';
 import { planOf } from './planOf.ts';
 import { runChecks, tightest } from './run.ts';
@@ -21,7 +22,7 @@ export interface Standing {
 export function standing(shop: Shop, job: Job, now: string): Standing {
   const plan = planOf(shop, job);
   const found = runChecks(plan);
-  const steps = workOrder(plan, job.schools);
+  const steps = workOrderOf(plan, job.schools);
   const due = plan.seats.flatMap((placed) =>
     placed.state === 'comes' && placed.part.place === 'buy' ? [placed.part.due] : [],
   );

@@ -43,6 +43,8 @@ export const CARD_PLUG_BEND_MM = 35;
 export const coolerHeights: Record<string, Range> = {
   low: range(37, 70),
   tower: range(150, 168),
+  /** The block on the processor; the radiator hangs elsewhere. */
+  radiator: range(40, 60),
 };
 
 export const drives = {
@@ -59,3 +61,9 @@ export const fanHoles: Record<number, number> = {
   120: 105,
   140: 124.5,
 };
+
+/** A radiator of n fans of 120 mm is n x 120 + 37 long and 27 to 30 deep, its fans 25 more (common practice, no source). */
+export const radiator = { depthMm: range(27, 30), fanMm: 25, overMm: 37 };
+
+/** What an angled card plug leaves of the bend, mm (common practice, no source). */
+export const ANGLED_BEND_MM: Range = range(10, 15);

@@ -1,7 +1,8 @@
 import { type Finding, type StationId } from '$core/findings/finding.ts';
 import type { Plan } from '$core/model/plan.ts';
 import type { Job, Shop } from '$core/model/types.ts';
-import { workOrder, type Step } from '$core/order/index.ts';
+import type { Step } from '$core/order/index.ts';
+import { workOrderOf } from '$core/plan/workOrderOf.ts';
 import { flips, type Flip } from '$core/plan/flips.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { questions, type Question } from '$core/plan/questions.ts';
@@ -15,7 +16,7 @@ export class JobView {
   plan = $derived.by((): Plan | undefined => this.job && planOf(bench.shop, this.job));
   found = $derived.by((): Finding[] => (this.plan ? runChecks(this.plan) : []));
   steps = $derived.by((): Step[] =>
-    this.plan && this.job ? workOrder(this.plan, this.job.schools) : [],
+    this.plan && this.job ? workOrderOf(this.plan, this.job.schools) : [],
   );
   questions = $derived.by((): Question[] => questions(bench.shop, this.found));
   counts = $derived.by((): Partial<Record<StationId, Counts>> => countByStation(this.found));

@@ -120,6 +120,18 @@ describe('plan, measuring more', () => {
         const after = new Map(check(narrowed(shop, t)).map((finding) => [finding.id, finding]));
         for (const before of check(shop)) {
           const now = after.get(before.id);
+          if (before.id.startsWith('space:')) {
+            /* Two boxes may be told apart along another side once more is known: the verdict stays. */
+            if (before.mark === 'stop') expect(now?.mark, before.id).to.equal('stop');
+            if (before.mark === 'clear') expect(now?.mark ?? 'clear', before.id).to.equal('clear');
+            continue;
+          }
+          if (before.id.startsWith('lead:')) {
+            /* A way round parts that are known better may be another one: no verdict turns round. */
+            if (before.mark === 'stop') expect(now?.mark, before.id).not.to.equal('clear');
+            if (before.mark === 'clear') expect(now?.mark, before.id).not.to.equal('stop');
+            continue;
+          }
           if (!before.rest || !now?.rest || before.id === 'board-holes') continue;
           expect(now.rest.lo, before.id).to.be.at.least(before.rest.lo - 1e-6);
           expect(now.rest.hi, before.id).to.be.at.most(before.rest.hi + 1e-6);

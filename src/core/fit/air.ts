@@ -1,0 +1,124 @@
+import type { Finding } from '../findings/finding.ts';
+import { gap } from '../findings/gap.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import type { Kind } from '../model/types.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+import { litresOf, PASSIVE_LITRES } from './litres.ts';
+
+/** Feet that let a floor vent draw, mm (common practice, no source). */
+const FEET_MM = range(17, 20);
+const moves: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler'];
+
+/**
+ * Where the hot air leaves: fans that blow out, the supply's own fan unless it was turned
+ * against steel, or by itself under about 15 litres through a lid with holes (common practice).
+ */
+export function exhaust(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  if (!shell || !one(plan, 'board') || !airChanges(plan)) return [];
+  const mounts = listAt(plan, shell, 'fanMounts')?.items ?? [];
+  const sizes = all(plan, 'fan').map((fan) => numberAt(plan, fan, 'size')?.lo);
+  const rear = mounts.filter(
+    (mount) => mount.startsWith('rear') && sizes.includes(Number(mount.split(' ')[1])),
+  );
+  const supplyIn =
+    one(plan, 'supply') !== undefined &&
+    textAt(plan, shell, 'supplyAt')?.text !== 'outside the case';
+  const turned = plan.taken.has('turn-supply');
+  const vents = listAt(plan, shell, 'vents')?.items;
+  const litres = litresOf(plan, shell);
+  const passive =
+    litres !== undefined && litres.lo < PASSIVE_LITRES && vents?.includes('lid') === true
+      ? range(litres.hi < PASSIVE_LITRES ? 1 : 0, 1)
+      : undefined;
+  const ways = [
+    plain('fans at the rear', range(rear.length), 1),
+    plain(turned ? "supply's fan, turned" : "supply's fan", range(supplyIn && !turned ? 1 : 0), 1),
+    ...(passive ? [plain(`under ${PASSIVE_LITRES} l, holes in the lid`, passive, 1)] : []),
+    plain('ways out wanted', range(1), -1),
+  ];
+  const found = [
+    gap({
+      id: 'exhaust',
+      station: 'fit',
+      title: 'way out for hot air',
+      seats: ['case', ...(supplyIn ? ['supply'] : [])],
+      unit: '',
+      terms: ways,
+      margin: 0,
+      short: 'short',
+      lack: 'watch',
+      source: practice,
+      undoMinutes: 30,
+      say: (_rest, mark) =>
+        mark === 'clear'
+          ? 'Hot air has a way out.'
+          : turned
+            ? 'The turned supply was the last exhaust: now it blows against steel.'
+            : 'Nothing blows out: name the vents, or add a fan at the rear.',
+      remedies: () => [
+        {
+          id: 'rear-fan',
+          title: 'Fan at the rear',
+          mark: 'watch',
+          minutes: 15,
+          undoable: true,
+          action: { do: 'want', what: 'fan for the rear wall', count: 1 },
+        },
+      ],
+    }),
+  ];
+  return vents?.includes('floor') ? [...found, ...floorFeet(plan)] : found;
+}
+
+/** As found, a machine breathed; asked again when something that moves air or needs it changes. */
+function airChanges(plan: Plan): boolean {
+  const comes = plan.seats.some(
+    (placed) => placed.state === 'comes' && moves.includes(placed.kind),
+  );
+  return comes || plan.taken.has('turn-supply');
+}
+
+/** A vent in the floor draws only when feet lift the case. */
+function floorFeet(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  const feet = shell && numberAt(plan, shell, 'feet');
+  if (!shell || !feet) return [];
+  const taller = plan.taken.has('taller-feet');
+  return [
+    gap({
+      id: 'feet',
+      station: 'fit',
+      title: 'air under the floor',
+      seats: ['case'],
+      unit: 'mm',
+      terms: [
+        taller ? plain('taller feet', FEET_MM, 1) : termOf(shell, 'feet', 'feet', 1, feet),
+        plain('wanted under a floor vent', range(FEET_MM.lo), -1),
+      ],
+      margin: 0,
+      lack: 'watch',
+      source: practice,
+      undoMinutes: 10,
+      say: (_rest, mark) =>
+        mark === 'clear'
+          ? 'The floor vent can draw.'
+          : 'The floor vent lies too close to the table: feet of 17 to 20 mm.',
+      remedies: () =>
+        taller
+          ? []
+          : [
+              {
+                id: 'taller-feet',
+                title: 'Feet of 17 to 20 mm',
+                mark: 'watch',
+                minutes: 10,
+                undoable: true,
+                action: { do: 'want', what: 'feet 17 to 20 mm, set of four', count: 1 },
+              },
+            ],
+    }),
+  ];
+}

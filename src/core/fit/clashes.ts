@@ -1,0 +1,174 @@
+import { byMark, type Finding, type Remedy } from '../findings/finding.ts';
+import { adding, gap } from '../findings/gap.ts';
+import { plain } from '../findings/terms.ts';
+import { all, one, textAt, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
+import { range, subtract, width, type Range } from '../units/range.ts';
+import { farApart, separation, type Box, type Separation } from './space/box.ts';
+import { mountsOf } from './space/mounts.ts';
+import { spaceOf } from './space/space.ts';
+
+/** Air parts should keep from each other, mm (common practice, no source). */
+const MARGIN_MM = 1;
+/** Pairs further apart than this are not worth a line. */
+const FAR_MM = 12;
+
+/** Every part against every other, plugs and bends included: the sums of those that come near. */
+export function clashes(plan: Plan): Finding[] {
+  const space = spaceOf(plan);
+  if (!space) return [];
+  const { boxes } = space;
+  const found = new Map<string, Finding>();
+  for (let i = 0; i < boxes.length; i += 1) {
+    for (let k = i + 1; k < boxes.length; k += 1) {
+      const [a, b] = [boxes[i] as Box, boxes[k] as Box];
+      if (!mayMeet(a, b) || farApart(a, b, FAR_MM)) continue;
+      const apart = separation(a, b);
+      const worthALine =
+        apart.rest.lo < 0 || (apart.rest.lo < FAR_MM && width(apart.rest) < FAR_MM);
+      if (!worthALine) continue;
+      const each = finding(plan, a, b, apart);
+      const known = found.get(each.id);
+      if (!known || worse(each, known)) found.set(each.id, each);
+    }
+  }
+  return [...found.values()];
+}
+
+/** Of several boxes of two parts the one that is nearest to trouble speaks. */
+const worse = (a: Finding, b: Finding) =>
+  byMark(a, b) < 0 || (a.mark === b.mark && (a.rest?.lo ?? 0) < (b.rest?.lo ?? 0));
+
+/** Pairs that are no question: one part, what sits in the board, what other sums judge. */
+export function mayMeet(a: Box, b: Box): boolean {
+  if (a.seat === b.seat) return false;
+  if (a.what === 'base' || b.what === 'base') return false;
+  const kinds = [a.kind, b.kind];
+  const has = (kind: Box['kind']) => kinds.includes(kind);
+  if (a.kind === b.kind && a.kind !== 'drive' && a.kind !== 'card') return false;
+  if (has('board') && (has('cooler') || has('card') || has('memory') || has('drive'))) {
+    const furniture = a.what === 'furniture' && b.what === 'furniture';
+    const shield =
+      (a.name === 'ports' && b.kind === 'cooler') || (b.name === 'ports' && a.kind === 'cooler');
+    return shield && !furniture;
+  }
+  if (has('case')) return !(has('card') || has('drive') || has('fan'));
+  if (a.what === 'bend' && b.what === 'bend') return false;
+  return true;
+}
+
+/** Beside the processor boards keep the cooler's square free: a cooler of that size may touch its edge. */
+const keptFree = (a: Box, b: Box) => {
+  const other = a.kind === 'cooler' ? b : b.kind === 'cooler' ? a : undefined;
+  return other !== undefined && (other.kind === 'memory' || other.name === 'ports');
+};
+
+function finding(plan: Plan, a: Box, b: Box, apart: Separation): Finding {
+  const [first, second] = a.id < b.id ? [a, b] : [b, a];
+  const title = `${first.name} against ${second.name}`;
+  return gap({
+    id: `space:${first.seat}:${second.seat}`,
+    station: 'fit',
+    title,
+    seats: [
+      ...new Set([
+        first.seat,
+        second.seat,
+        ...apart.terms.flatMap((term) => term.input?.seat ?? []),
+      ]),
+    ],
+    unit: 'mm',
+    terms: apart.terms,
+    margin: keptFree(first, second) ? 0 : MARGIN_MM,
+    source: practice,
+    undoMinutes: 40,
+    say: (rest, mark) => said(first, second, apart, rest, mark),
+    remedies: (rest) => remedies(plan, first, second, apart, rest),
+  });
+}
+
+const where: Record<Separation['axis'], string> = {
+  x: 'toward the front',
+  y: 'along the rear',
+  w: 'toward the lid',
+};
+
+function said(a: Box, b: Box, apart: Separation, rest: Range, mark: string): string {
+  if (mark === 'stop')
+    return `The ${a.name} and the ${b.name} want the same place: ${Math.ceil(-rest.hi)} mm short ${where[apart.axis]}.`;
+  if (mark === 'clear') return `The ${a.name} passes the ${b.name}.`;
+  return rest.lo >= 0
+    ? `The ${a.name} and the ${b.name} all but touch ${where[apart.axis]}.`
+    : `The ${a.name} may meet the ${b.name} ${where[apart.axis]}.`;
+}
+
+function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): Remedy[] {
+  const free = { minor: 0, currency: plan.shop.settings.currency };
+  const ways: Remedy[] = [];
+  const add = (
+    id: string,
+    title: string,
+    gain: Range | undefined,
+    minutes: number,
+    more: Partial<Remedy> = {},
+  ) => {
+    if (plan.taken.has(id)) return;
+    const common = { id, title, minutes, money: free, undoable: true, ...more };
+    ways.push(
+      gain
+        ? adding(rest, MARGIN_MM, { ...common, term: plain(title, gain, 1) })
+        : { mark: 'watch', action: { do: 'take' }, ...common },
+    );
+  };
+  for (const box of [a, b]) {
+    if (box.kind === 'memory' && apart.axis === 'x')
+      add(`slot-far:${box.seat}`, `Put ${box.name} two slots further`, range(19), 2);
+    if (box.kind === 'card' && box.what === 'bend')
+      add(
+        `angled-lead:${box.seat}`,
+        'Angled card plug',
+        subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM),
+        5,
+        {
+          money: undefined,
+          givesUp: 'one more contact in the path: only for what the adapter carries',
+          action: { do: 'want', what: 'angled card plug', count: 1 },
+        },
+      );
+    if (box.kind === 'supply' && box.what === 'bend' && canTurn(plan))
+      add('turn-supply', 'Turn the supply round', undefined, 15, {
+        givesUp: 'its fan blows the other way',
+      });
+    if (box.kind === 'fan')
+      add(`fan-outside:${box.seat}`, 'Fan to the outside of the front', range(25), 20, {
+        spoils: 'a fan to be seen',
+      });
+    if (box.kind === 'drive') ways.push(...otherMounts(plan, box));
+  }
+  return ways;
+}
+
+const canTurn = (plan: Plan) => {
+  const shell = one(plan, 'case');
+  const at = shell && textAt(plan, shell, 'supplyAt')?.text;
+  return at === 'in front of the board' || at === 'over the board';
+};
+
+/** Other places of the case for a drive, each named once. */
+export function otherMounts(plan: Plan, box: Pick<Box, 'seat' | 'name'>): Remedy[] {
+  const places = [...new Set((mountsOf(plan) ?? []).map((mount) => mount.place))];
+  const drive = all(plan, 'drive').find((each) => each.seat === box.seat);
+  if (!drive) return [];
+  return places
+    .filter((place) => !plan.taken.has(`drive-to:${box.seat}:${place}`))
+    .map((place) => ({
+      id: `drive-to:${box.seat}:${place}`,
+      title: `${box.name} to the ${place} mount`,
+      mark: 'watch' as const,
+      minutes: 12,
+      money: { minor: 0, currency: plan.shop.settings.currency },
+      undoable: true,
+      action: { do: 'take' as const },
+    }));
+}

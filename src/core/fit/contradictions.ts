@@ -1,0 +1,76 @@
+import { gap } from '../findings/gap.ts';
+import type { Finding } from '../findings/finding.ts';
+import { termOf } from '../findings/terms.ts';
+import { numberAt, one, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+
+const words: Record<string, string> = {
+  innerWidth: 'width inside',
+  innerHeight: 'height inside',
+  innerDepth: 'depth inside',
+  outerWidth: 'width outside',
+  outerHeight: 'height outside',
+  outerDepth: 'depth outside',
+  coolerRoom: 'room over the processor',
+  cardRoom: 'room from the bracket',
+  cardHeightRoom: 'room over the slot',
+  boardWidth: 'room along the rear',
+  boardDepth: 'room to the front',
+};
+
+/** What cannot be larger than what: a room inside the whole inside, an inside inside its outside. */
+const within: readonly [string, string][] = [
+  ['innerWidth', 'outerWidth'],
+  ['innerHeight', 'outerHeight'],
+  ['innerDepth', 'outerDepth'],
+  ['coolerRoom', 'innerWidth'],
+  ['cardHeightRoom', 'innerWidth'],
+  ['cardRoom', 'innerDepth'],
+  ['boardDepth', 'innerDepth'],
+  ['boardWidth', 'innerHeight'],
+  ['coolerRoom', 'outerWidth'],
+  ['cardHeightRoom', 'outerWidth'],
+  ['cardRoom', 'outerDepth'],
+  ['boardDepth', 'outerDepth'],
+  ['boardWidth', 'outerHeight'],
+];
+
+/** Two measures of one case that cannot both be true: which two, and by how much. */
+export function contradictions(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  if (!shell) return [];
+  const outer = ['outerWidth', 'outerHeight', 'outerDepth'].map((key) =>
+    numberAt(plan, shell, key),
+  );
+  /* A case that lies flat has its rooms along other sides: compare with the longest side. */
+  const [w, h] = outer;
+  const flat = w !== undefined && h !== undefined && w.lo > h.lo;
+  return within.flatMap(([innerKey, outerKey]) => {
+    const key = flat ? turned(outerKey) : outerKey;
+    const room = numberAt(plan, shell, innerKey);
+    const whole = numberAt(plan, shell, key);
+    if (!room || !whole || room.how === 'class' || whole.how === 'class') return [];
+    if (room.lo <= whole.hi) return [];
+    return gap({
+      id: `contradiction:${innerKey}:${key}`,
+      station: 'fit',
+      title: `${words[innerKey]} against ${words[key]}`,
+      seats: ['case'],
+      unit: 'mm',
+      terms: [
+        termOf(shell, key, words[key] ?? key, 1, whole),
+        termOf(shell, innerKey, words[innerKey] ?? innerKey, -1, room),
+      ],
+      margin: 0,
+      source: practice,
+      undoMinutes: 20,
+      say: (rest) =>
+        `${words[innerKey]} is ${trimmed(-rest.hi)} mm more than ${words[key]}: measure the two again.`,
+    });
+  });
+}
+
+const trimmed = (mm: number) => String(Math.round(mm * 10) / 10);
+
+const turned = (key: string) =>
+  key === 'outerWidth' ? 'outerHeight' : key === 'outerHeight' ? 'outerWidth' : key;

@@ -1,0 +1,188 @@
+import { gap } from '../findings/gap.ts';
+import type { Finding } from '../findings/finding.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { all, listAt, numberAt, one, type Placed, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+import type { Box } from './space/box.ts';
+import type { Coord } from './space/coord.ts';
+import { route, type Rect, type Spot } from './space/route.ts';
+import { spaceOf, type Space } from './space/space.ts';
+
+/** Slack a lead needs to be plugged in without pulling, mm (common practice, no source). */
+const SLACK_MM = 30;
+
+export interface LeadPath {
+  id: string;
+  /** The seats at its two ends. */
+  seats: [string, string];
+  /** What it is called on the tape. */
+  name: string;
+  holder: Placed;
+  key: string;
+  /** Shortest way round the parts, mm. */
+  path: Spot[];
+  mm: { lo: number; hi: number };
+}
+
+/** Leads of supply and front along their ways round the parts, and what slack is left. */
+export function leads(plan: Plan): Finding[] {
+  return leadPaths(plan).flatMap((lead) => {
+    const length = numberAt(plan, lead.holder, lead.key);
+    if (!length) return [];
+    return gap({
+      id: `lead:${lead.id}`,
+      station: 'fit',
+      title: lead.name,
+      seats: lead.seats,
+      unit: 'mm',
+      terms: [
+        termOf(lead.holder, lead.key, 'length of the lead', 1, length),
+        plain('its way round the parts', range(lead.mm.lo, lead.mm.hi), -1),
+      ],
+      margin: SLACK_MM,
+      spare: 'slack',
+      source: practice,
+      undoMinutes: 25,
+      say: (rest, mark) =>
+        mark === 'stop'
+          ? `The ${lead.name} is ${Math.ceil(-rest.hi)} mm too short for its way.`
+          : mark === 'clear'
+            ? `The ${lead.name} reaches with slack.`
+            : `The ${lead.name} may pull: lay a string along the way, or measure the lead.`,
+      remedies: (rest) => [
+        {
+          id: `lead-longer:${lead.id}`,
+          title: `Extension for the ${lead.name}`,
+          term: plain('extension', range(200, 300), 1),
+          rest: { lo: rest.lo + 200, hi: rest.hi + 300 },
+          mark: 'watch',
+          minutes: 5,
+          undoable: true,
+          givesUp: 'two more contacts in the path',
+          action: { do: 'want', what: `extension for the ${lead.name}`, count: 1 },
+        },
+      ],
+    });
+  });
+}
+
+/** The leads a plan needs, each with its shortest way in the side section. */
+export function leadPaths(plan: Plan): LeadPath[] {
+  const space = spaceOf(plan);
+  const board = space?.boxes.find((box) => box.id === 'board');
+  if (!space || !board) return [];
+  const found: LeadPath[] = [];
+  const walls = obstacles(space);
+  const bounds = boundsOf(space);
+  const add = (lead: Omit<LeadPath, 'path' | 'mm'>, from: End, to: End) => {
+    const way = route(from.at, to.at, walls, bounds);
+    if (!way) return;
+    const straight = Math.abs(from.at.x - to.at.x) + Math.abs(from.at.y - to.at.y);
+    const unsure = from.unsureMm + to.unsureMm;
+    found.push({
+      ...lead,
+      path: way.path,
+      mm: { lo: Math.max(0, straight - unsure), hi: way.mm + unsure + RISE_MM },
+    });
+  };
+  const supply = one(plan, 'supply');
+  const plugs = space.boxes.find((box) => box.id === 'supply:bend');
+  if (supply && plugs && space.at.supplyAt !== 'outside the case') {
+    const from = middle(plugs);
+    if (numberAt(plan, supply, 'leadMain'))
+      add(
+        {
+          id: 'main',
+          seats: ['supply', 'board'],
+          name: 'main lead',
+          holder: supply,
+          key: 'leadMain',
+        },
+        from,
+        spot(board, 1, 0.45),
+      );
+    if (one(plan, 'processor'))
+      add(
+        {
+          id: 'processor',
+          seats: ['supply', 'board'],
+          name: 'processor lead',
+          holder: supply,
+          key: 'leadProcessor',
+        },
+        from,
+        spot(board, 0.2, 0),
+      );
+    for (const card of all(plan, 'card')) {
+      const body = space.boxes.find((box) => box.id === card.seat);
+      if (body && (listAt(plan, card, 'plugs')?.items.length ?? 0) > 0)
+        add(
+          {
+            id: card.seat,
+            seats: ['supply', card.seat],
+            name: 'card lead',
+            holder: supply,
+            key: 'leadCard',
+          },
+          from,
+          spot(body, 1, 0),
+        );
+    }
+  }
+  const front = one(plan, 'leads');
+  if (front && space.at.frontX) {
+    const at = { x: center(space.at.frontX), y: center(board.y[0]) };
+    add(
+      { id: 'front', seats: ['leads', 'board'], name: 'front lead', holder: front, key: 'length' },
+      { at, unsureMm: 60 },
+      spot(board, 1, 1),
+    );
+  }
+  return found;
+}
+
+/** From the board's level up to a plug and down again, mm (common practice, no source). */
+const RISE_MM = 60;
+
+interface End {
+  at: Spot;
+  /** How far off the place may be. */
+  unsureMm: number;
+}
+
+const center = (value: Coord) => (value.lo + value.hi) / 2;
+const unsure = (...coords: readonly Coord[]) =>
+  coords.reduce((sum, each) => sum + (each.hi - each.lo) / 2, 0);
+
+function middle(box: Box): End {
+  return spot(box, 0.5, 0.5);
+}
+
+/** A spot on a box, by the share of its depth and of its width. */
+function spot(box: Box, share: number, down: number): End {
+  const [x0, x1] = [center(box.x[0]), center(box.x[1])];
+  const [y0, y1] = [center(box.y[0]), center(box.y[1])];
+  return {
+    at: { x: x0 + (x1 - x0) * share, y: y0 + (y1 - y0) * down },
+    unsureMm: unsure(share > 0.5 ? box.x[1] : box.x[0], down > 0.5 ? box.y[1] : box.y[0]),
+  };
+}
+
+/** What a lead has to go round: tall parts, seen from the lid, as large as they may be. */
+function obstacles(space: Space): Rect[] {
+  return space.boxes
+    .filter((box) => box.what === 'body' && box.kind !== 'board' && box.kind !== 'memory')
+    .map((box) => ({ x0: box.x[0].lo, x1: box.x[1].hi, y0: box.y[0].lo, y1: box.y[1].hi }))
+    .filter((rect) => rect.x1 > rect.x0 && rect.y1 > rect.y0);
+}
+
+function boundsOf(space: Space): Rect {
+  const far = (axis: 'x' | 'y') => Math.max(...space.boxes.map((box) => box[axis][1].hi)) + 20;
+  return {
+    x0: -40,
+    y0: -20,
+    x1: Math.max(far('x'), space.at.frontX?.hi ?? 0),
+    y1: Math.max(far('y'), space.at.bottomY?.hi ?? 0),
+  };
+}

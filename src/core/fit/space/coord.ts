@@ -1,0 +1,84 @@
+import { restOf } from '../../findings/gap.ts';
+import type { Term } from '../../findings/finding.ts';
+import type { Placed, Plan } from '../../model/plan.ts';
+import { numberAt } from '../../model/plan.ts';
+import { scale, type Range } from '../../units/range.ts';
+
+/**
+ * A place along one axis, mm: a sum of measures. The way from one place to another is the
+ * difference of the sums: what both rest on falls out, so two parts on the same unmeasured
+ * board are judged by the distance between them alone. The sum that is left is the tape's.
+ */
+export interface Coord extends Range {
+  terms: readonly Term[];
+}
+
+export type NumberTerm = Term & { value: Range };
+
+export function coord(...terms: readonly NumberTerm[]): Coord {
+  return { terms, ...restOf(terms) };
+}
+
+/** A place further along by these measures. */
+export function beyond(from: Coord, ...terms: readonly NumberTerm[]): Coord {
+  return coord(...(from.terms as NumberTerm[]), ...terms);
+}
+
+export const origin: Coord = coord();
+
+/** The sum from one place to another, shared measures left out. */
+export function way(from: Coord, to: Coord): Term[] {
+  const left: Term[] = [...to.terms];
+  for (const term of from.terms) {
+    const at = left.findIndex((other) => other.sign === term.sign && same(other, term));
+    if (at >= 0) left.splice(at, 1);
+    else left.push({ ...term, sign: term.sign === 1 ? -1 : 1 });
+  }
+  return left;
+}
+
+function same(a: Term, b: Term): boolean {
+  return (
+    a.label === b.label &&
+    a.input?.partId === b.input?.partId &&
+    a.input?.key === b.input?.key &&
+    (a.input !== undefined || sameValue(a.value, b.value))
+  );
+}
+
+const sameValue = (a: Term['value'], b: Term['value']) =>
+  typeof a === 'string' || typeof b === 'string' ? a === b : a.lo === b.lo && a.hi === b.hi;
+
+/** A measure of a part as a term, times a factor (half a width); undefined when even its class is unknown. */
+export function measure(
+  plan: Plan,
+  placed: Placed,
+  key: string,
+  label: string,
+  sign: 1 | -1 = 1,
+  factor = 1,
+): NumberTerm | undefined {
+  const told = numberAt(plan, placed, key);
+  return (
+    told && {
+      label,
+      value: scale({ lo: told.lo, hi: told.hi }, factor),
+      sign,
+      how: told.how,
+      source: told.source,
+      input: { partId: placed.part.id, key, seat: placed.seat },
+    }
+  );
+}
+
+/** A place that is usual, not measured: a range of common practice. */
+export const usual = (label: string, value: Range, sign: 1 | -1 = 1): NumberTerm => ({
+  label,
+  value,
+  sign,
+});
+
+export const flipped = (term: NumberTerm): NumberTerm => ({
+  ...term,
+  sign: term.sign === 1 ? -1 : 1,
+});

@@ -1,0 +1,198 @@
+import { all, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { driveSize, box } from './onBoard.ts';
+import type { Box } from './box.ts';
+import { radiator, supplyFormat } from '../../standards/room.ts';
+import { range } from '../../units/range.ts';
+import { beyond, coord, flipped, measure, origin, usual, type Coord } from './coord.ts';
+import { mountOf } from './mounts.ts';
+import type { Places } from './places.ts';
+
+/** Room the plugs of a supply and their bend need, mm (common practice, no source). */
+const SUPPLY_BEND = range(20, 35);
+
+/** The supply where its bay is, with its plugs toward the room the bay leaves, or turned round. */
+export function supplyBoxes(plan: Plan, at: Places): Box[] {
+  const supply = one(plan, 'supply');
+  const format = supply && supplyFormat(textAt(plan, supply, 'format')?.text);
+  const depth = supply && measure(plan, supply, 'depth', 'supply');
+  if (!supply || !format || !depth) return [];
+  const height = usual('height of the supply', range(format.heightMm));
+  const width = usual('width of the supply', range(format.widthMm));
+  const near = usual('wall to the supply', range(1, 6));
+  const bend = usual('plugs and bend', SUPPLY_BEND);
+  const turned = plan.taken.has('turn-supply');
+  const under = beyond(origin, usual('lid to the supply', range(2, 25)));
+  const from = (start: Coord, term: typeof height): [Coord, Coord] => [start, beyond(start, term)];
+  const upTo = (end: Coord, term: typeof height): [Coord, Coord] => [
+    beyond(end, flipped(term)),
+    end,
+  ];
+  const boxes = (sides: Pick<Box, 'x' | 'y' | 'w'>, plugs: Partial<Pick<Box, 'x' | 'y' | 'w'>>) => [
+    box(supply, 'body', 'supply', sides),
+    box(supply, 'bend', 'supply plugs', { ...sides, ...plugs }),
+  ];
+  switch (at.supplyAt) {
+    case 'above the board':
+    case 'below the board': {
+      const below = at.supplyAt === 'below the board';
+      if (below && !at.bottomY) return [];
+      const y = below
+        ? upTo(beyond(at.bottomY as Coord, flipped(near)), height)
+        : from(coord(near), height);
+      const x = from(coord(usual('rear wall', range(0, 1))), depth);
+      return boxes({ x, y, w: from(under, width) }, { x: from(x[1], bend) });
+    }
+    case 'in front of the board': {
+      if (!at.frontX || !at.trayW) return [];
+      const y = from(coord(near), depth);
+      const sides = {
+        x: upTo(beyond(at.frontX, flipped(near)), width),
+        y,
+        w: upTo(beyond(at.trayW, flipped(near)), height),
+      };
+      return boxes(sides, { y: turned ? upTo(y[0], bend) : from(y[1], bend) });
+    }
+    case 'over the board': {
+      const x = from(coord(usual('rear wall', range(0, 1))), depth);
+      const y = from(coord(near), width);
+      return boxes(
+        { x, y, w: from(origin, height) },
+        { x: turned ? upTo(x[0], bend) : from(x[1], bend) },
+      );
+    }
+    default:
+      return [];
+  }
+}
+
+/** Drives where they are screwed down, fans and a radiator at the front, the cage. */
+export function frontBoxes(plan: Plan, at: Places): Box[] {
+  return [
+    ...driveBoxes(plan, at),
+    ...fanBoxes(plan, at),
+    ...radiatorBoxes(plan, at),
+    ...cageBox(plan, at),
+  ];
+}
+
+function driveBoxes(plan: Plan, at: Places): Box[] {
+  return all(plan, 'drive').flatMap((drive, i) => {
+    const form = textAt(plan, drive, 'form')?.text;
+    if (form !== '3.5' && form !== '2.5') return [];
+    const place = mountOf(plan, drive)?.place;
+    const size = driveSize(form);
+    const name = `drive ${i + 1}`;
+    const drop = measure(plan, at.shell, 'bracketDrop', 'drive on the bracket');
+    if (place === 'bracket' && drop) {
+      const round = usual('bracket', range(45));
+      return box(drive, 'body', name, {
+        x: [beyond(at.socketX, flipped(round)), beyond(at.socketX, round)],
+        y: [beyond(at.socketY, flipped(round)), beyond(at.socketY, round)],
+        w: [origin, coord(drop)],
+      });
+    }
+    if (place === 'cage' && at.cardEndX) {
+      const y = beyond(at.slotY, usual('slot to the cage', range(0, 20)));
+      return box(drive, 'body', name, {
+        x: [at.cardEndX, beyond(at.cardEndX, usual('drive', range(size.lengthMm)))],
+        y: [y, beyond(y, usual('drive', range(size.heightMm)))],
+        w: [
+          coord(usual('lid to the drive', range(2, 30))),
+          coord(usual('lid to the drive', range(size.widthMm + 2, size.widthMm + 30))),
+        ],
+      });
+    }
+    if (place === 'floor' && at.bottomY) {
+      const end = beyond(at.bottomY, usual('floor', range(0, 4), -1));
+      return box(drive, 'body', name, {
+        x: [
+          coord(usual('rear wall to the drive', range(130, 160))),
+          coord(usual('rear wall to the drive', range(130 + size.lengthMm, 160 + size.lengthMm))),
+        ],
+        y: [beyond(end, usual('drive', range(size.heightMm), -1)), end],
+        w: [
+          coord(usual('lid to the drive', range(5, 40))),
+          coord(usual('lid to the drive', range(size.widthMm + 5, size.widthMm + 40))),
+        ],
+      });
+    }
+    return [];
+  });
+}
+
+/** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
+function fanBoxes(plan: Plan, at: Places): Box[] {
+  const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
+  return all(plan, 'fan').flatMap((fan) => {
+    const size = measure(plan, fan, 'size', 'fan');
+    const half = measure(plan, fan, 'size', 'half the fan', 1, 0.5);
+    const thick =
+      measure(plan, fan, 'thickness', 'thickness of the fan') ??
+      usual('thickness of the fan', range(25));
+    if (!size || !half) return [];
+    const mount = mounts.findIndex((each) => each.endsWith(String(Math.round(size.value.lo))));
+    const rear = mount >= 0 && mounts[mount]?.startsWith('rear');
+    if (mount >= 0) mounts.splice(mount, 1);
+    const name = fan.seat.replace('fan', 'fan ');
+    const under = usual('lid to the fan', range(5, 15));
+    if (rear) {
+      return box(fan, 'body', name, {
+        x: [origin, coord(thick)],
+        y: [beyond(at.socketY, flipped(half)), beyond(at.socketY, half)],
+        w: [coord(under), coord(under, size)],
+      });
+    }
+    const front = at.cageEndX;
+    if (!front || plan.taken.has(`fan-outside:${fan.seat}`)) return [];
+    return box(fan, 'body', name, {
+      x: [beyond(front, flipped(thick)), front],
+      y: [
+        beyond(at.slotY, usual('slot to the fan', range(60, 90), -1)),
+        beyond(at.slotY, usual('slot to the fan', range(30, 60))),
+      ],
+      w: [coord(under), coord(under, size)],
+    });
+  });
+}
+
+export const isRadiator = (plan: Plan, cooler: Placed | undefined): boolean =>
+  cooler !== undefined && textAt(plan, cooler, 'class')?.text === 'radiator';
+
+/** A radiator hangs inside the front with its fans: it takes from the card's room. */
+function radiatorBoxes(plan: Plan, at: Places): Box[] {
+  const cooler = one(plan, 'cooler');
+  const front = at.cageEndX;
+  if (!cooler || !front || !isRadiator(plan, cooler)) return [];
+  const length = Number(textAt(plan, cooler, 'radiator')?.text ?? 240) + radiator.overMm;
+  const back = [
+    usual('radiator', radiator.depthMm, -1),
+    usual('its fans', range(radiator.fanMm), -1),
+  ];
+  const under = usual('lid to the radiator', range(5, 20));
+  return [
+    box(cooler, 'furniture', 'radiator', {
+      x: [beyond(front, ...back), front],
+      y: [
+        beyond(at.slotY, usual('radiator', range(length - 60), -1)),
+        beyond(at.slotY, usual('radiator', range(60))),
+      ],
+      w: [coord(under), coord(under, usual('radiator', range(120)))],
+    }),
+  ];
+}
+
+/** The cage, while it is in: what a card's room ends at. */
+function cageBox(plan: Plan, at: Places): Box[] {
+  const gain = measure(plan, at.shell, 'cageGain', 'cage out');
+  if (!gain || !at.cardEndX || !at.cageEndX || plan.taken.has('cage-out')) return [];
+  return [
+    box(at.shell, 'furniture', 'cage', {
+      x: [at.cardEndX, at.cageEndX],
+      y: [
+        beyond(at.slotY, usual('slot to the cage', range(10), -1)),
+        beyond(at.slotY, usual('slot to the cage', range(90))),
+      ],
+      w: [coord(usual('lid to the cage', range(2))), coord(usual('lid to the cage', range(120)))],
+    }),
+  ];
+}

@@ -1,0 +1,70 @@
+import { all, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+
+/** A place where a drive is screwed down. */
+export interface Mount {
+  place: string;
+  form: string;
+}
+
+/** Every mount of the case, as its list names them: `cage 3.5`. Undefined while nobody listed them. */
+export function mountsOf(plan: Plan): Mount[] | undefined {
+  const shell = one(plan, 'case');
+  const list = shell && listAt(plan, shell, 'mounts');
+  return list?.items.map((item) => {
+    const at = item.lastIndexOf(' ');
+    return { place: item.slice(0, at), form: item.slice(at + 1) };
+  });
+}
+
+/** A 2.5 in drive also goes onto a 3.5 in mount with a bracket. */
+const takes = (mount: Mount, form: string) =>
+  mount.form === form || (form === '2.5' && mount.form === '3.5');
+
+/**
+ * Which mount each drive of the plan hangs on: the one chosen for it (a taken `drive-to:` remedy),
+ * else the first free one of its own form, else a larger one. The bracket over the processor
+ * comes last, since it lowers the cooler's limit; mounts in a cage that is out are gone.
+ */
+export function drivePlaces(plan: Plan): Map<string, Mount> {
+  const cageOut = plan.taken.has('cage-out');
+  const free = (mountsOf(plan) ?? []).filter((mount) => !(cageOut && mount.place === 'cage'));
+  const held = new Map<string, Mount>();
+  const drives = all(plan, 'drive').flatMap((drive) => {
+    const form = textAt(plan, drive, 'form')?.text;
+    return form === '3.5' || form === '2.5' ? [{ drive, form }] : [];
+  });
+  const hold = (drive: Placed, mount: Mount | undefined) => {
+    if (!mount) return;
+    held.set(drive.seat, mount);
+    free.splice(free.indexOf(mount), 1);
+  };
+  for (const { drive, form } of drives) {
+    const chosen = [...plan.taken]
+      .find((id) => id.startsWith(`drive-to:${drive.seat}:`))
+      ?.split(':')[2];
+    if (chosen)
+      hold(
+        drive,
+        free.find((mount) => mount.place === chosen && takes(mount, form)),
+      );
+  }
+  for (const { drive, form } of drives) {
+    if (
+      held.has(drive.seat) ||
+      [...plan.taken].some((id) => id.startsWith(`drive-to:${drive.seat}:`))
+    )
+      continue;
+    const order = [...free].sort((a, b) => weight(a, form) - weight(b, form));
+    hold(
+      drive,
+      order.find((mount) => takes(mount, form)),
+    );
+  }
+  return held;
+}
+
+const weight = (mount: Mount, form: string) =>
+  (mount.form === form ? 0 : 1) + (mount.place === 'bracket' ? 2 : 0);
+
+export const mountOf = (plan: Plan, drive: Placed): Mount | undefined =>
+  drivePlaces(plan).get(drive.seat);

@@ -1,0 +1,98 @@
+import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { supplyFormat } from '../../standards/room.ts';
+import { range } from '../../units/range.ts';
+import { beyond, coord, flipped, measure, usual, type Coord } from './coord.ts';
+
+/**
+ * The places everything else is measured from: where the board, its socket and its first slot
+ * lie, and how deep the board's surface is under the lid. Ranges without a measure behind them
+ * are common practice, no source; the processor's top stands 12 to 17 mm over the board.
+ */
+export interface Places {
+  shell: Placed;
+  supplyAt: string | undefined;
+  boardX: Coord;
+  boardY: Coord;
+  shieldX: Coord;
+  socketX: Coord;
+  socketY: Coord;
+  memoryX: Coord;
+  slotY: Coord;
+  /** Undefined while neither the room over the processor nor its class is known. */
+  socketW?: Coord | undefined;
+  surfaceW?: Coord | undefined;
+  slotW?: Coord | undefined;
+  /** The front inside, if the depth is known. */
+  frontX?: Coord | undefined;
+  bottomY?: Coord | undefined;
+  trayW?: Coord | undefined;
+  /** Where the room for a card ends, and where it ends without the cage. */
+  cardEndX?: Coord | undefined;
+  cageEndX?: Coord | undefined;
+}
+
+const NOTHING = range(0);
+
+export function placesOf(plan: Plan): Places | undefined {
+  const shell = one(plan, 'case');
+  if (!shell) return undefined;
+  const board = one(plan, 'board');
+  const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
+  const boardX = coord(usual('board off the rear wall', range(0, 2)));
+  const boardY = boardTop(plan, supplyAt);
+  const shieldX = beyond(boardX, usual('block of ports', range(16, 32)));
+  const of = (key: string, label: string, sign: 1 | -1 = 1) =>
+    (board && measure(plan, board, key, label, sign)) ?? usual(label, NOTHING, sign);
+  const socketX = beyond(shieldX, of('toShield', 'ports to the processor'));
+  const slotY = beyond(boardY, usual('port end to the first slot', range(160, 167)));
+  const room = measure(plan, shell, 'coolerRoom', 'room over the processor');
+  const socketW = room && coord(room);
+  const slotRoom = measure(plan, shell, 'cardHeightRoom', 'room over the slot');
+  const cardRoom = measure(plan, shell, 'cardRoom', 'room from the bracket');
+  const gain = measure(plan, shell, 'cageGain', 'cage out');
+  const cardEndX = cardRoom && coord(cardRoom);
+  return {
+    shell,
+    supplyAt,
+    boardX,
+    boardY,
+    shieldX,
+    socketX,
+    socketY: beyond(slotY, of('toSlot', 'processor to the slot', -1)),
+    memoryX: beyond(socketX, of('toMemory', 'processor to memory')),
+    slotY,
+    socketW,
+    surfaceW: socketW && beyond(socketW, usual('processor over the board', range(12, 17))),
+    slotW: slotRoom && coord(slotRoom),
+    frontX: inner(plan, shell, 'innerDepth', 'depth inside'),
+    bottomY: inner(plan, shell, 'innerHeight', 'height inside'),
+    trayW: inner(plan, shell, 'innerWidth', 'width inside'),
+    cardEndX,
+    cageEndX: cardEndX && gain ? beyond(cardEndX, gain) : cardEndX,
+  };
+}
+
+/** The board begins at the wall, or beneath the supply that sits above it. */
+function boardTop(plan: Plan, supplyAt: string | undefined): Coord {
+  const supply = one(plan, 'supply');
+  if (!supply || supplyAt !== 'above the board')
+    return coord(usual('wall to the board', range(2, 8)));
+  const format = supplyFormat(textAt(plan, supply, 'format')?.text);
+  const height = format ? range(format.heightMm) : range(63, 86);
+  return coord(
+    usual('wall to the supply', range(1, 6)),
+    usual('height of the supply', height),
+    usual('air under it', range(2, 12)),
+  );
+}
+
+/** A measured inside, or what is left of the outside: sheet and folds 2 to 10 mm, a front panel up to 55. */
+function inner(plan: Plan, shell: Placed, key: string, label: string): Coord | undefined {
+  const told = measure(plan, shell, key, label);
+  if (told) return coord(told);
+  const outerKey = key.replace('inner', 'outer');
+  if (!numberAt(plan, shell, outerKey)) return undefined;
+  const outer = measure(plan, shell, outerKey, label.replace('inside', 'outside'));
+  const walls = key === 'innerDepth' ? range(5, 55) : range(2, 10);
+  return outer && coord(outer, flipped(usual('walls', walls)));
+}

@@ -1,0 +1,164 @@
+import { gap } from '../findings/gap.ts';
+import type { Finding } from '../findings/finding.ts';
+import { plain } from '../findings/terms.ts';
+import type { Plan } from '../model/plan.ts';
+import { seatName } from '../model/seats.ts';
+import type { SeatId } from '../model/types.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+import type { Box } from './space/box.ts';
+import { spaceOf } from './space/space.ts';
+
+/** `later` stands in the way `first` goes in by: surely, or on what is known so far. */
+export interface Block {
+  first: SeatId;
+  later: SeatId;
+  sure: boolean;
+}
+
+/** What the board needs toward the front to get its ports through the rear wall, mm (common practice, no source). */
+const TILT_MM = 12;
+
+/**
+ * Which part blocks which on its straight way in, through the lid toward greater w:
+ *
+ *      lid ──────────────────────   Y lies nearer to the lid than X and over it:
+ *             ▼ X's way in          X goes in before Y.
+ *         ┌───┼───┐
+ *         │ Y │   │
+ *         └───┼───┘
+ *        ┌────▼────┐
+ *        │    X    │
+ *        └─────────┘
+ *
+ * The board goes in a little to the front and is pushed to the rear, so what stands close before
+ * it blocks it too. Parts that sit on the board travel with it.
+ */
+export function blocks(plan: Plan): Block[] {
+  const space = spaceOf(plan);
+  if (!space) return [];
+  const bodies = space.boxes.filter((box) => box.what !== 'bend' && box.kind !== 'case');
+  const found = new Map<string, Block>();
+  for (const x of bodies) {
+    for (const y of bodies) {
+      const firstSeat = carrier(x);
+      const laterSeat = carrier(y);
+      if (firstSeat === laterSeat) continue;
+      const over = overlap(x, y);
+      if (over === 'no') continue;
+      const key = `${firstSeat} ${laterSeat}`;
+      const before = found.get(key);
+      if (!before || (over === 'sure' && !before.sure))
+        found.set(key, { first: firstSeat, later: laterSeat, sure: over === 'sure' });
+    }
+  }
+  return [...found.values()];
+}
+
+/** What stands on the board goes in with it. */
+const carrier = (box: Box): SeatId =>
+  (['board', 'cooler', 'memory'].includes(box.kind) && box.name !== 'radiator') ||
+  box.name === 'storage heat sink'
+    ? 'board'
+    : box.seat;
+
+/** Is y in the way x goes in by: nearer to the lid, and over x seen from the lid? */
+function overlap(x: Box, y: Box): 'sure' | 'may' | 'no' {
+  const tilt = x.kind === 'board' && x.what === 'body' ? TILT_MM : 0;
+  const over = [
+    shared(x.x[0], x.x[1], y.x[0], y.x[1], tilt),
+    shared(x.y[0], x.y[1], y.y[0], y.y[1], 0),
+    /* y reaches nearer to the lid than x's far side. */
+    below(y.w[0].lo, y.w[0].hi, x.w[1].lo, x.w[1].hi),
+  ];
+  if (over.includes('no')) return 'no';
+  return over.every((each) => each === 'sure') ? 'sure' : 'may';
+}
+
+interface Bounds {
+  lo: number;
+  hi: number;
+}
+
+/** Do two stretches share more than a hair? */
+function shared(
+  a0: Bounds,
+  a1: Bounds,
+  b0: Bounds,
+  b1: Bounds,
+  more: number,
+): 'sure' | 'may' | 'no' {
+  const most = Math.min(a1.hi + more, b1.hi) - Math.max(a0.lo, b0.lo);
+  const least = Math.min(a1.lo + more, b1.lo) - Math.max(a0.hi, b0.hi);
+  return most <= 1 ? 'no' : least > 1 ? 'sure' : 'may';
+}
+
+const below = (aLo: number, aHi: number, bLo: number, bHi: number): 'sure' | 'may' | 'no' =>
+  aLo >= bHi ? 'no' : aHi < bLo ? 'sure' : 'may';
+
+/** Two parts that surely block each other have no straight way in: watch, until somebody tried. */
+export function noWayIn(plan: Plan): Finding[] {
+  const sure = blocks(plan).filter((block) => block.sure);
+  const pairs = sure.filter((block) =>
+    sure.some(
+      (other) =>
+        other.first === block.later && other.later === block.first && block.first < block.later,
+    ),
+  );
+  return pairs.map(({ first, later }) => {
+    const id = `tilt:${first}:${later}`;
+    const tried = plan.taken.has(id);
+    return gap({
+      id: `way-in:${first}:${later}`,
+      station: 'fit',
+      title: `way in past each other: ${seatName(first)}, ${seatName(later)}`,
+      seats: [first, later],
+      unit: '',
+      terms: [
+        plain(tried ? 'tilted in, tried' : 'straight ways in', range(tried ? 1 : 0), 1),
+        plain('ways wanted', range(1), -1),
+      ],
+      margin: 0,
+      short: 'short',
+      lack: 'watch',
+      source: practice,
+      undoMinutes: 25,
+      say: (_rest, mark) =>
+        mark === 'clear'
+          ? 'Tilted in: tried, goes.'
+          : `Neither goes in straight once the other is there. Try it tilted before anything is screwed down.`,
+      remedies: () => [
+        {
+          id,
+          title: 'Tilt it in: tried, goes',
+          mark: 'clear',
+          minutes: 3,
+          money: { minor: 0, currency: plan.shop.settings.currency },
+          undoable: true,
+          action: { do: 'take' },
+        },
+      ],
+    });
+  });
+}
+
+/** The order the space asks for, without the pairs that ask for both: later goes in after first. */
+export function orderFromSpace(plan: Plan): Block[] {
+  const all = blocks(plan);
+  const rank = (block: Block) => (block.sure ? 1 : 0);
+  const kept: Block[] = [];
+  for (const block of [...all].sort((a, b) => rank(b) - rank(a))) {
+    const mutual = all.some(
+      (other) =>
+        other.first === block.later && other.later === block.first && rank(other) >= rank(block),
+    );
+    if (!mutual && !reaches(kept, block.later, block.first)) kept.push(block);
+  }
+  return kept;
+}
+
+/** Is there a chain of blocks from one seat to another? Then the reverse would make a ring. */
+function reaches(kept: readonly Block[], from: SeatId, to: SeatId): boolean {
+  if (from === to) return true;
+  return kept.some((block) => block.first === from && reaches(kept, block.later, to));
+}

@@ -1,13 +1,14 @@
 import { byMark, type Finding, type Remedy } from '../findings/finding.ts';
 import { adding, gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
+import type { SeatId } from '../model/types.ts';
 import { all, one, textAt, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
 import { range, subtract, width, type Range } from '../units/range.ts';
 import { farApart, separation, type Box, type Separation } from './space/box.ts';
 import { mountsOf } from './space/mounts.ts';
-import { spaceOf } from './space/space.ts';
+import { boxesOf, spaceOf } from './space/space.ts';
 
 /** Air parts should keep from each other, mm (common practice, no source). */
 const MARGIN_MM = 1;
@@ -16,9 +17,15 @@ const FAR_MM = 12;
 
 /** Every part against every other, plugs and bends included: the sums of those that come near. */
 export function clashes(plan: Plan): Finding[] {
-  const space = spaceOf(plan);
-  if (!space) return [];
-  const { boxes } = space;
+  return among(plan, spaceOf(plan)?.boxes ?? []);
+}
+
+/** The same for the parts of two seats alone. */
+export function clashesBetween(plan: Plan, a: SeatId, b: SeatId): Finding[] {
+  return among(plan, boxesOf(plan, [a, b]));
+}
+
+function among(plan: Plan, boxes: readonly Box[]): Finding[] {
   const found = new Map<string, Finding>();
   for (let i = 0; i < boxes.length; i += 1) {
     for (let k = i + 1; k < boxes.length; k += 1) {

@@ -135,12 +135,15 @@ export function leadPaths(plan: Plan): LeadPath[] {
     const at = { x: center(space.at.frontX), y: center(board.y[0]) };
     add(
       { id: 'front', seats: ['leads', 'board'], name: 'front lead', holder: front, key: 'length' },
-      { at, unsureMm: 60 },
+      { at, unsureMm: FRONT_UNSURE_MM + half(space.at.frontX) + half(board.y[0]) },
       spot(board, 1, 1),
     );
   }
   return found;
 }
+
+/** Where along the front its lead begins, mm. */
+const FRONT_UNSURE_MM = 60;
 
 /** From the board's level up to a plug and down again, mm (common practice, no source). */
 const RISE_MM = 60;
@@ -152,8 +155,7 @@ interface End {
 }
 
 const center = (value: Coord) => (value.lo + value.hi) / 2;
-const unsure = (...coords: readonly Coord[]) =>
-  coords.reduce((sum, each) => sum + (each.hi - each.lo) / 2, 0);
+const half = (value: Coord) => (value.hi - value.lo) / 2;
 
 function middle(box: Box): End {
   return spot(box, 0.5, 0.5);
@@ -165,7 +167,11 @@ function spot(box: Box, share: number, down: number): End {
   const [y0, y1] = [center(box.y[0]), center(box.y[1])];
   return {
     at: { x: x0 + (x1 - x0) * share, y: y0 + (y1 - y0) * down },
-    unsureMm: unsure(share > 0.5 ? box.x[1] : box.x[0], down > 0.5 ? box.y[1] : box.y[0]),
+    unsureMm:
+      half(box.x[0]) * (1 - share) +
+      half(box.x[1]) * share +
+      half(box.y[0]) * (1 - down) +
+      half(box.y[1]) * down,
   };
 }
 

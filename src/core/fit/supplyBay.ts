@@ -10,6 +10,7 @@ export function supplyBay(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
   const supply = one(plan, 'supply');
   if (!shell || !supply) return [];
+  if (textAt(plan, shell, 'supplyAt')?.text === 'outside the case') return [];
   const found: Finding[] = [];
   const bay = textAt(plan, shell, 'supplyFormat');
   const format = textAt(plan, supply, 'format');

@@ -69,6 +69,26 @@ function get(facts: Facts, key: string): Fact | undefined {
 
 /** A number of a part in its property's unit, falling back to its class's range; undefined when even that is unknown. */
 export function numberOf(shop: Shop, part: Part, key: string): NumberTold | undefined {
+  const known = keptOf(shop, part);
+  const kept = known.get(key);
+  if (kept !== undefined) return kept ?? undefined;
+  const told = findNumber(shop, part, key);
+  known.set(key, told ?? null);
+  return told;
+}
+
+/** Numbers found before: a shop and its parts are values, so what was found stays true of them. */
+const numbers = new WeakMap<Shop, WeakMap<Part, Map<string, NumberTold | null>>>();
+
+function keptOf(shop: Shop, part: Part): Map<string, NumberTold | null> {
+  let parts = numbers.get(shop);
+  if (!parts) numbers.set(shop, (parts = new WeakMap()));
+  let kept = parts.get(part);
+  if (!kept) parts.set(part, (kept = new Map()));
+  return kept;
+}
+
+function findNumber(shop: Shop, part: Part, key: string): NumberTold | undefined {
   const found = factOf(shop, part, key);
   if (found && isNumber(found.fact)) {
     const { lo, hi, how, source } = found.fact;

@@ -65,17 +65,8 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
   }
 }
 
-/** Drives where they are screwed down, fans and a radiator at the front, the cage. */
-export function frontBoxes(plan: Plan, at: Places): Box[] {
-  return [
-    ...driveBoxes(plan, at),
-    ...fanBoxes(plan, at),
-    ...radiatorBoxes(plan, at),
-    ...cageBox(plan, at),
-  ];
-}
-
-function driveBoxes(plan: Plan, at: Places): Box[] {
+/** Drives where they are screwed down. */
+export function driveBoxes(plan: Plan, at: Places): Box[] {
   return all(plan, 'drive').flatMap((drive, i) => {
     const form = textAt(plan, drive, 'form')?.text;
     if (form !== '3.5' && form !== '2.5') return [];
@@ -121,7 +112,7 @@ function driveBoxes(plan: Plan, at: Places): Box[] {
 }
 
 /** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
-function fanBoxes(plan: Plan, at: Places): Box[] {
+export function fanBoxes(plan: Plan, at: Places): Box[] {
   const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
   return all(plan, 'fan').flatMap((fan) => {
     const size = measure(plan, fan, 'size', 'fan');
@@ -159,7 +150,7 @@ export const isRadiator = (plan: Plan, cooler: Placed | undefined): boolean =>
   cooler !== undefined && textAt(plan, cooler, 'class')?.text === 'radiator';
 
 /** A radiator hangs inside the front with its fans: it takes from the card's room. */
-function radiatorBoxes(plan: Plan, at: Places): Box[] {
+export function radiatorBoxes(plan: Plan, at: Places): Box[] {
   const cooler = one(plan, 'cooler');
   const front = at.cageEndX;
   if (!cooler || !front || !isRadiator(plan, cooler)) return [];
@@ -182,7 +173,7 @@ function radiatorBoxes(plan: Plan, at: Places): Box[] {
 }
 
 /** The cage, while it is in: what a card's room ends at. */
-function cageBox(plan: Plan, at: Places): Box[] {
+export function cageBox(plan: Plan, at: Places): Box[] {
   const gain = measure(plan, at.shell, 'cageGain', 'cage out');
   if (!gain || !at.cardEndX || !at.cageEndX || plan.taken.has('cage-out')) return [];
   return [

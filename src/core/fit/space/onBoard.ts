@@ -24,10 +24,10 @@ const span = (from: Coord, back: NumberTerm[], on: NumberTerm[]): [Coord, Coord]
   beyond(from, ...on),
 ];
 
-/** The board and what stands on it: shield, cooler, memory, a storage heat sink. */
+/** The board with its block of ports. */
 export function boardBoxes(plan: Plan, at: Places): Box[] {
   const board = one(plan, 'board');
-  if (!board || !at.surfaceW || !at.socketW) return [];
+  if (!board || !at.surfaceW) return [];
   const width = measure(plan, board, 'width', 'board along the rear');
   const depth = measure(plan, board, 'depth', 'board to the front');
   const surface = at.surfaceW;
@@ -47,22 +47,18 @@ export function boardBoxes(plan: Plan, at: Places): Box[] {
       }),
     );
   }
-  return [
-    ...boxes,
-    ...coolerBoxes(plan, at, at.socketW),
-    ...memoryBoxes(plan, at, surface),
-    ...sinkBoxes(plan, at, surface),
-  ];
+  return boxes;
 }
 
-function coolerBoxes(plan: Plan, at: Places, socketW: Coord): Box[] {
+export function coolerBoxes(plan: Plan, at: Places): Box[] {
+  const { socketW } = at;
   const cooler = one(plan, 'cooler');
   const height = cooler && measure(plan, cooler, 'height', 'cooler');
   const width = cooler && measure(plan, cooler, 'width', 'half the cooler', 1, 0.5);
   const breadth =
     cooler && measure(plan, cooler, 'breadth', 'half the cooler, toward the card', 1, 0.5);
   const under = cooler && measure(plan, cooler, 'under', 'free under its fins');
-  if (!cooler || !height || !width || !breadth || !under) return [];
+  if (!socketW || !cooler || !height || !width || !breadth || !under) return [];
   const half = usual('foot', range(22));
   return [
     box(cooler, 'body', 'cooler', {
@@ -78,7 +74,9 @@ function coolerBoxes(plan: Plan, at: Places, socketW: Coord): Box[] {
   ];
 }
 
-function memoryBoxes(plan: Plan, at: Places, surface: Coord): Box[] {
+export function memoryBoxes(plan: Plan, at: Places): Box[] {
+  const surface = at.surfaceW;
+  if (!surface || !one(plan, 'board')) return [];
   return all(plan, 'memory').flatMap((module, i) => {
     const height = measure(plan, module, 'height', module.part.name);
     if (!height || textAt(plan, module, 'memoryForm')?.text === 'SO-DIMM') return [];
@@ -108,7 +106,9 @@ function memoryBoxes(plan: Plan, at: Places, surface: Coord): Box[] {
 }
 
 /** A drive in the board's socket, between processor and slot, with its heat sink. */
-function sinkBoxes(plan: Plan, at: Places, surface: Coord): Box[] {
+export function sinkBoxes(plan: Plan, at: Places): Box[] {
+  const surface = at.surfaceW;
+  if (!surface || !one(plan, 'board')) return [];
   return all(plan, 'drive').flatMap((drive) => {
     const sink = measure(plan, drive, 'sink', 'heat sink');
     if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink) return [];

@@ -1,4 +1,5 @@
 import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import type { Shop } from '../../model/types.ts';
 import { supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, usual, type Coord } from './coord.ts';
@@ -36,6 +37,21 @@ const NOTHING = range(0);
 export function placesOf(plan: Plan): Places | undefined {
   const shell = one(plan, 'case');
   if (!shell) return undefined;
+  /* Places hang on case, board and supply alone: plans that share them share their places. */
+  const key = [shell, one(plan, 'board'), one(plan, 'supply')];
+  const kept = (known.get(plan.shop) ?? []).find((each) =>
+    each.key.every((placed, i) => placed?.part === key[i]?.part),
+  );
+  if (kept) return kept.places;
+  const places = makePlaces(plan, shell);
+  known.set(plan.shop, [{ key, places }, ...(known.get(plan.shop) ?? [])].slice(0, MOST_KEPT));
+  return places;
+}
+
+const MOST_KEPT = 24;
+const known = new WeakMap<Shop, { key: (Placed | undefined)[]; places: Places }[]>();
+
+function makePlaces(plan: Plan, shell: Placed): Places {
   const board = one(plan, 'board');
   const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
   const boardX = coord(usual('board off the rear wall', range(0, 2)));

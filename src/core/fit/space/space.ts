@@ -1,13 +1,28 @@
 import type { Plan } from '../../model/plan.ts';
+import type { SeatId } from '../../model/types.ts';
 import type { Box } from './box.ts';
-import { frontBoxes, supplyBoxes } from './inCase.ts';
-import { boardBoxes, cardBoxes } from './onBoard.ts';
+import { cageBox, driveBoxes, fanBoxes, radiatorBoxes, supplyBoxes } from './inCase.ts';
+import { boardBoxes, cardBoxes, coolerBoxes, memoryBoxes, sinkBoxes } from './onBoard.ts';
 import { placesOf, type Places } from './places.ts';
 
 export interface Space {
   at: Places;
   boxes: Box[];
 }
+
+/** Who makes the boxes of which seats. */
+const makers: readonly { seats: RegExp; boxes: (plan: Plan, at: Places) => Box[] }[] = [
+  { seats: /^board$/, boxes: boardBoxes },
+  { seats: /^cooler$/, boxes: coolerBoxes },
+  { seats: /^memory/, boxes: memoryBoxes },
+  { seats: /^drive/, boxes: sinkBoxes },
+  { seats: /^card/, boxes: cardBoxes },
+  { seats: /^supply$/, boxes: supplyBoxes },
+  { seats: /^drive/, boxes: driveBoxes },
+  { seats: /^fan/, boxes: fanBoxes },
+  { seats: /^cooler$/, boxes: radiatorBoxes },
+  { seats: /^case$/, boxes: cageBox },
+];
 
 const known = new WeakMap<Plan, Space | null>();
 
@@ -16,15 +31,20 @@ export function spaceOf(plan: Plan): Space | undefined {
   const kept = known.get(plan);
   if (kept !== undefined) return kept ?? undefined;
   const at = placesOf(plan);
-  const space = at && {
-    at,
-    boxes: [
-      ...boardBoxes(plan, at),
-      ...cardBoxes(plan, at),
-      ...supplyBoxes(plan, at),
-      ...frontBoxes(plan, at),
-    ],
-  };
+  const space = at && { at, boxes: makers.flatMap((maker) => maker.boxes(plan, at)) };
   known.set(plan, space ?? null);
   return space;
+}
+
+/** The boxes of a few seats alone. */
+export function boxesOf(plan: Plan, seats: readonly SeatId[]): Box[] {
+  const kept = known.get(plan);
+  const at = kept?.at ?? placesOf(plan);
+  if (!at) return [];
+  const all =
+    kept?.boxes ??
+    makers.flatMap((maker) =>
+      seats.some((seat) => maker.seats.test(seat)) ? maker.boxes(plan, at) : [],
+    );
+  return all.filter((box) => seats.includes(box.seat));
 }

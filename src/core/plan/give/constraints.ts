@@ -1,0 +1,106 @@
+import type { Check, Finding } from '../../findings/finding.ts';
+import { cardHeight } from '../../fit/cardHeight.ts';
+import { cardLength } from '../../fit/cardLength.ts';
+import { cardSlots } from '../../fit/cardSlots.ts';
+import { clashesBetween } from '../../fit/clashes.ts';
+import { coolerHeight } from '../../fit/coolerHeight.ts';
+import { coolerMount } from '../../fit/coolerMount.ts';
+import { driveMounts } from '../../fit/driveMounts.ts';
+import { stack } from '../../fit/stack.ts';
+import { supplyBay } from '../../fit/supplyBay.ts';
+import { foundTogether } from '../foundTogether.ts';
+import { inked } from '../inked.ts';
+import { all, type Plan } from '../../model/plan.ts';
+import { plugChecks } from '../../plugs/index.ts';
+import { linkChecks } from '../../links/index.ts';
+import { wattChecks } from '../../watts/index.ts';
+
+/** Sums that are judged together, and the variables they hang on. */
+export interface Family {
+  name: string;
+  variables: string[];
+  run: (plan: Plan) => Finding[];
+}
+
+const every =
+  (checks: readonly Check[]): Family['run'] =>
+  (plan) =>
+    checks.flatMap((check) => check(plan));
+
+/** What of a seat changes with which variables. */
+function changesWith(seat: string): string[] {
+  const kind = seat.replace(/\d+$/, '');
+  if (kind === 'card') return [seat, `angled-lead:${seat}`];
+  if (kind === 'memory') return [seat, `slot-far:${seat}`];
+  if (kind === 'supply') return ['supply', 'turn-supply'];
+  if (kind === 'fan') return [`fan-outside:${seat}`, 'cage-out'];
+  if (kind === 'drive') return [`drive-to:${seat}`, 'cage-out'];
+  return [seat];
+}
+
+/** Every sum of the plan that something which may give takes part in. */
+export function familiesOf(plan: Plan): Family[] {
+  const cards = all(plan, 'card').map((placed) => placed.seat);
+  const drives = all(plan, 'drive').map((placed) => placed.seat);
+  const only =
+    (check: Check, seat: string): Family['run'] =>
+    (at) =>
+      check(at).filter((finding) => finding.seats.includes(seat));
+  const families: Family[] = [
+    { name: 'cooler under the lid', variables: ['cooler', 'lid-washers'], run: coolerHeight },
+    { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
+    { name: 'supply in its bay', variables: ['supply'], run: supplyBay },
+    { name: 'supply and board', variables: ['supply'], run: stack },
+    { name: 'card openings', variables: cards, run: cardSlots },
+    {
+      name: 'places for drives',
+      variables: [...drives.map((seat) => `drive-to:${seat}`), 'cage-out'],
+      run: driveMounts,
+    },
+    {
+      name: 'watts and plugs',
+      variables: ['supply', ...cards],
+      run: every([...wattChecks, ...plugChecks]),
+    },
+    ...cards.flatMap((seat): Family[] => [
+      {
+        name: `${seat} against what is in front`,
+        variables: [seat, 'cage-out', `cut-front:${seat}`],
+        run: only(cardLength, seat),
+      },
+      {
+        name: `${seat} under the lid`,
+        variables: [seat, `angled-lead:${seat}`, 'lid-washers'],
+        run: only(cardHeight, seat),
+      },
+    ]),
+    ...all(plan, 'memory').map(({ seat }): Family => ({
+      name: `${seat} on its board`,
+      variables: [seat],
+      run: (at) => every(linkChecks)(at).filter((finding) => finding.seats.includes(seat)),
+    })),
+  ];
+  const seats = plan.seats
+    .map((placed) => placed.seat)
+    .filter((seat) => /^(card|memory|cooler|supply|fan|drive|board)/.test(seat));
+  for (let i = 0; i < seats.length; i += 1) {
+    for (let k = i + 1; k < seats.length; k += 1) {
+      const [a, b] = [seats[i] as string, seats[k] as string];
+      families.push({
+        name: `${a} against ${b}`,
+        variables: [...new Set([...changesWith(a), ...changesWith(b), ...shared(a, b)])],
+        run: (at) => clashesBetween(at, a, b),
+      });
+    }
+  }
+  return families.map((family) => ({
+    ...family,
+    run: (at) => family.run(at).map((finding) => inked(at, foundTogether(at, finding))),
+  }));
+}
+
+/** Drives hang in the case, the board lies under the supply: between them the supply counts too. */
+function shared(a: string, b: string): string[] {
+  const drive = a.startsWith('drive') || b.startsWith('drive');
+  return drive && !(a.startsWith('drive') && b.startsWith('drive')) ? ['supply'] : [];
+}

@@ -1,0 +1,195 @@
+import type { Remedy } from '../../findings/finding.ts';
+import { mountsOf } from '../../fit/space/mounts.ts';
+import { standingOf } from '../../model/lookup.ts';
+import { all, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { seatName } from '../../model/seats.ts';
+import type { Job, Part, SeatId, Shop } from '../../model/types.ts';
+import type { Money } from '../../units/money.ts';
+import { candidates } from '../remedies.ts';
+
+/** What may give: a part for a seat, or a remedy taken. */
+export interface Option {
+  label: string;
+  /** Another part for the seat. */
+  put?: { seat: SeatId; part: Part } | undefined;
+  /** Remedies it takes. */
+  take: string[];
+  /** What has to be got for it. */
+  want?: string | undefined;
+  minutes: number;
+  money?: Money | undefined;
+  undoable: boolean;
+  givesUp: string[];
+  spoils: string[];
+}
+
+export interface Variable {
+  id: string;
+  /** Option 0 is the plan as it stands. */
+  options: Option[];
+}
+
+const MINUTES_TO_SWAP = 15;
+/** Minutes more to get a part out of a donor. */
+const MINUTES_TO_STRIP = 10;
+/** More candidates than this a seat are cut off, the nearest to the plan kept. */
+const MOST_OPTIONS = 24;
+
+const asPlanned: Option = {
+  label: 'as planned',
+  take: [],
+  minutes: 0,
+  money: { minor: 0, currency: '' },
+  undoable: true,
+  givesUp: [],
+  spoils: [],
+};
+
+/** Everything that may give in a job's plan: parts of seats, places, turns and work on the shell. */
+export function variablesOf(shop: Shop, job: Job, plan: Plan): Variable[] {
+  const swaps = plan.seats
+    .filter((placed) => ['card', 'cooler', 'memory', 'supply'].includes(placed.kind))
+    .map((placed) => swapVariable(shop, job, plan, placed));
+  return [...swaps, ...places(plan), ...work(shop, plan)].filter(
+    (variable) => variable.options.length > 1,
+  );
+}
+
+function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variable {
+  const free = candidates(shop, job, placed.seat)
+    .filter((part) => alike(plan, placed, part))
+    .filter(unlike())
+    .slice(0, MOST_OPTIONS);
+  return {
+    id: placed.seat,
+    options: [
+      asPlanned,
+      ...free.map((part): Option => {
+        const donor = standingOf(shop, part).inheritedFrom;
+        return {
+          ...asPlanned,
+          label: `${part.name} (${part.id}) as ${seatName(placed.seat)}`,
+          put: { seat: placed.seat, part },
+          minutes: MINUTES_TO_SWAP + (donor ? MINUTES_TO_STRIP : 0),
+          money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },
+        };
+      }),
+    ],
+  };
+}
+
+/** Of pieces that are alike in all that is known, the first stands for all. */
+function unlike(): (part: Part) => boolean {
+  const seen = new Set<string>();
+  return (part) => {
+    const what = JSON.stringify([part.modelId, part.name, part.facts, part.place, part.price]);
+    return !seen.has(what) && Boolean(seen.add(what));
+  };
+}
+
+/** Memory is only changed for memory of its kind and size: another amount is another goal. */
+function alike(plan: Plan, placed: Placed, part: Part): boolean {
+  if (placed.kind !== 'memory') return true;
+  const other = { ...placed, part };
+  const same = (key: string) => textAt(plan, placed, key)?.text === textAt(plan, other, key)?.text;
+  const size = (one: Placed) => {
+    const fact = one.part.facts['size'];
+    return fact && 'lo' in fact ? fact.lo : undefined;
+  };
+  return same('memoryKind') && same('memoryForm') && size(placed) === size(other);
+}
+
+/** Other mounts for the drives. */
+function places(plan: Plan): Variable[] {
+  const names = [...new Set((mountsOf(plan) ?? []).map((mount) => mount.place))];
+  return all(plan, 'drive')
+    .filter((drive) => ['3.5', '2.5'].includes(textAt(plan, drive, 'form')?.text ?? ''))
+    .map((drive) => ({
+      id: `drive-to:${drive.seat}`,
+      options: [
+        asPlanned,
+        ...names
+          .filter((place) => !plan.taken.has(`drive-to:${drive.seat}:${place}`))
+          .map((place) => ({
+            ...asPlanned,
+            label: `${seatName(drive.seat)} to the ${place} mount`,
+            take: [`drive-to:${drive.seat}:${place}`],
+            minutes: 12,
+          })),
+      ],
+    }));
+}
+
+/** Work on the shell and ways to join, each once: taken or not. */
+function work(shop: Shop, plan: Plan): Variable[] {
+  const free = { minor: 0, currency: shop.settings.currency };
+  const toggle = (
+    id: string,
+    label: string,
+    minutes: number,
+    more: Partial<Option> = {},
+  ): Variable[] =>
+    plan.taken.has(id)
+      ? []
+      : [
+          {
+            id,
+            options: [
+              asPlanned,
+              { ...asPlanned, label, take: [id], minutes, money: free, ...more },
+            ],
+          },
+        ];
+  const shell = all(plan, 'case')[0];
+  if (!shell) return [];
+  const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
+  const turns = supplyAt === 'in front of the board' || supplyAt === 'over the board';
+  return [
+    ...('cageGain' in { ...shell.part.facts, ...modelFacts(shop, shell.part) }
+      ? toggle('cage-out', 'Take the drive cage out', 20)
+      : []),
+    ...toggle('lid-washers', 'Washers under the lid', 10, { spoils: ['the lid stands off'] }),
+    ...(turns
+      ? toggle('turn-supply', 'Turn the supply round', 15, {
+          givesUp: ['its fan blows the other way'],
+        })
+      : []),
+    ...all(plan, 'card').flatMap((card) => [
+      ...toggle(`cut-front:${card.seat}`, 'Cut into the wall in front', 55, {
+        undoable: false,
+        spoils: ['an opening in the front'],
+      }),
+      ...toggle(`angled-lead:${card.seat}`, 'Angled card plug', 5, {
+        want: 'angled card plug',
+        money: undefined,
+        givesUp: ['one more contact in the path'],
+      }),
+    ]),
+    ...all(plan, 'memory').flatMap((module) =>
+      toggle(`slot-far:${module.seat}`, `${seatName(module.seat)} two slots further`, 2),
+    ),
+    ...all(plan, 'fan').flatMap((fan) =>
+      toggle(`fan-outside:${fan.seat}`, `${seatName(fan.seat)} to the outside of the front`, 20, {
+        spoils: ['a fan to be seen'],
+      }),
+    ),
+  ];
+}
+
+const modelFacts = (shop: Shop, part: Part) =>
+  shop.models.find((model) => model.id === part.modelId)?.facts ?? {};
+
+/** The remedy an option must bring along to be sound, where its own sum says Mend. */
+export function withRemedy(option: Option, remedy: Remedy): Option {
+  return {
+    ...option,
+    label: `${option.label}, ${remedy.title.toLowerCase()}`,
+    take: [...option.take, remedy.id],
+    want: remedy.action.do === 'want' ? remedy.action.what : option.want,
+    minutes: option.minutes + remedy.minutes,
+    money: remedy.money && option.money ? option.money : undefined,
+    undoable: option.undoable && remedy.undoable,
+    givesUp: [...option.givesUp, ...(remedy.givesUp ? [remedy.givesUp] : [])],
+    spoils: [...option.spoils, ...(remedy.spoils ? [remedy.spoils] : [])],
+  };
+}

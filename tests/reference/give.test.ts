@@ -29,7 +29,8 @@ function asLp(problem: Problem, least: number): string {
   return `Minimize\n obj: ${cost.join(' + ')}\nSubject To\n ${rows.join('\n ')}\nBinary\n ${names.join(' ')}\nEnd`;
 }
 
-describe('reference: what must give, against HiGHS', () => {
+describe('reference: what must give, against HiGHS', function () {
+  this.timeout(60_000);
   let highs: Awaited<ReturnType<typeof loadHighs>>;
   before(async () => {
     highs = await loadHighs();

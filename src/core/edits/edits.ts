@@ -122,6 +122,39 @@ export const takeRemedy = (jobId: string, remedyId: string, action: Action): Edi
   }
 };
 
+/** A whole set of changes in one step: parts put, remedies taken, what has to be got on the list. */
+export const takeWay = (
+  jobId: string,
+  way: {
+    puts: readonly { seat: SeatId; partId: string }[];
+    takes: readonly string[];
+    wants: readonly { what: string; remedyId: string }[];
+  },
+): Edit => {
+  const edits: Edit[] = [
+    ...way.puts.map((put) => putPart(jobId, put.seat, put.partId)),
+    ...way.takes.map((id) => {
+      const want = way.wants.find((each) => each.remedyId === id);
+      return takeRemedy(
+        jobId,
+        id,
+        want ? { do: 'want', what: want.what, count: 1 } : { do: 'take' },
+      );
+    }),
+  ];
+  return (shop) => edits.reduce((now, edit) => edit(now), shop);
+};
+
+/** Moves a part to another of its places: gives one remedy back and takes another. */
+export const takeChoice = (
+  jobId: string,
+  choice: { take?: string | undefined; drop?: string | undefined },
+): Edit =>
+  job(jobId, (found) => {
+    found.taken = found.taken.filter((id) => id !== choice.drop);
+    if (choice.take && !found.taken.includes(choice.take)) found.taken.push(choice.take);
+  });
+
 /** Gives a remedy back; what it put on the list goes too, unless it is bought already. */
 export const dropRemedy = (jobId: string, remedyId: string): Edit =>
   job(jobId, (found) => {

@@ -50,7 +50,7 @@ const worse = (a: Finding, b: Finding) =>
 /** Pairs that are no question: one part, what sits in the board, what other sums judge. */
 export function mayMeet(a: Box, b: Box): boolean {
   if (a.seat === b.seat) return false;
-  if (a.what === 'base' || b.what === 'base') return false;
+  if ([a.what, b.what].some((what) => what === 'base' || what === 'guess')) return false;
   const kinds = [a.kind, b.kind];
   const has = (kind: Box['kind']) => kinds.includes(kind);
   if (a.kind === b.kind && a.kind !== 'drive' && a.kind !== 'card') return false;

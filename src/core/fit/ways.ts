@@ -37,7 +37,9 @@ const TILT_MM = 12;
 export function blocks(plan: Plan): Block[] {
   const space = spaceOf(plan);
   if (!space) return [];
-  const bodies = space.boxes.filter((box) => box.what !== 'bend' && box.kind !== 'case');
+  const bodies = space.boxes.filter(
+    (box) => box.what !== 'bend' && box.what !== 'guess' && box.kind !== 'case',
+  );
   const found = new Map<string, Block>();
   for (const x of bodies) {
     for (const y of bodies) {

@@ -1,10 +1,15 @@
-import { numberAt, one, all, textAt, type Placed, type Plan } from '$core/model/plan.ts';
-import { card as cardSizes, drives as driveSizes, supplyFormat } from '$core/standards/room.ts';
-import { SLOT_PITCH_MM } from '$core/standards/boards.ts';
+import { restOf } from '$core/findings/gap.ts';
+import { isOpen } from '$core/findings/terms.ts';
+import type { Box as SpaceBox } from '$core/fit/space/box.ts';
+import { way } from '$core/fit/space/coord.ts';
+import { spaceOf } from '$core/fit/space/space.ts';
+import { numberAt, one, type Placed, type Plan } from '$core/model/plan.ts';
+import type { Range } from '$core/units/range.ts';
 import { outsideOf, type Outside } from './sizes.ts';
 
 /**
- * A case cut open, in millimetres, as two sections to one scale.
+ * A case cut open, in millimetres, as two sections to one scale, drawn from the same boxes the
+ * sums are made of (frame: core/fit/space/box.ts).
  *
  *   side, lid off: rear wall left          end: seen from the front
  *   ┌──────────────────────┐               ┌────────┐
@@ -12,9 +17,10 @@ import { outsideOf, type Outside } from './sizes.ts';
  *   │ card ───────▶ cage   │               │▌card   │ lid right
  *   └──────────────────────┘               └────────┘
  *
- * Sizes are true; where a part sits is usual practice until it is measured.
+ * Where a place or a size is a range, its middle is drawn and the outline is dashed.
  */
 export interface Box {
+  id: string;
   seat: string;
   x: number;
   y: number;
@@ -23,6 +29,9 @@ export interface Box {
   label: string;
   figure: string;
   state: 'stays' | 'comes' | 'goes';
+  kind: string;
+  /** Room for a plug and its bend, not matter. */
+  bend: boolean;
   /** Size not measured: drawn dashed at its class's middle. */
   open: boolean;
 }
@@ -37,230 +46,138 @@ export interface CaseCut {
   flat: boolean;
 }
 
-const WALL = 8;
-
-const mid = (value: { lo: number; hi: number } | undefined, fallback: number) =>
-  value ? (value.lo + value.hi) / 2 : fallback;
-const isOpen = (value: { lo: number; hi: number; how: string } | undefined) =>
-  !value || (value.how === 'class' && value.hi - value.lo > 0.5);
+const mid = (value: Range) => (value.lo + value.hi) / 2;
 
 export function caseCut(plan: Plan): CaseCut | undefined {
   const shell = one(plan, 'case');
-  if (!shell) return undefined;
+  const space = spaceOf(plan);
+  if (!shell || !space) return undefined;
   const outside = outsideOf(plan.shop, shell.part);
   const flat = outside.w > outside.h;
   const sideH = flat ? outside.w : outside.h;
   const thick = flat ? outside.h : outside.w;
-  const board = boardBox(plan, outside, sideH);
-  const side = { w: outside.d, h: sideH, boxes: sideBoxes(plan, outside, sideH, board) };
-  const end = { w: thick, h: sideH, boxes: endBoxes(plan, thick, board) };
+  const seats = new Map(plan.seats.map((placed) => [placed.seat, placed]));
+  const drawn = space.boxes
+    .filter((box) => box.kind !== 'case')
+    .flatMap((box) => {
+      const placed = seats.get(box.seat);
+      return placed ? [{ box, placed }] : [];
+    })
+    .sort((a, b) => layer(a.box) - layer(b.box));
+  const cards = drawn.filter(({ box }) => box.kind === 'card' && box.what === 'body');
   const room = numberAt(plan, shell, 'cardRoom');
   const gain = numberAt(plan, shell, 'cageGain');
-  const firstCard = side.boxes.find((box) => box.seat.startsWith('card'));
-  const cardWall =
-    room && room.how !== 'class'
-      ? {
-          x: room.hi,
-          cage: gain?.hi ?? 0,
-          y: (firstCard?.y ?? cardY(board)) - 8,
-          h: Math.min(150, sideH - cardY(board)),
-        }
-      : undefined;
-  return { outside, side, end, cardWall, flat };
-}
-
-interface BoardPlace {
-  placed: Placed | undefined;
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-  open: boolean;
-}
-
-function supplySize(plan: Plan, supply: Placed) {
-  const format = supplyFormat(textAt(plan, supply, 'format')?.text);
-  const depth = numberAt(plan, supply, 'depth');
+  const cardY = cards[0] ? mid(cards[0].box.y[0]) : mid(space.at.slotY);
   return {
-    depth: mid(depth, 150),
-    height: format?.heightMm ?? 80,
-    width: format?.widthMm ?? 120,
-    open: !format || isOpen(depth),
+    outside,
+    side: {
+      w: outside.d,
+      h: sideH,
+      boxes: drawn.filter(({ box }) => box.what !== 'base').map((each) => sideBox(plan, each)),
+    },
+    end: {
+      w: thick,
+      h: sideH,
+      boxes: drawn
+        .filter(({ box }) => ['cooler', 'card', 'memory', 'board', 'drive'].includes(box.kind))
+        .filter(({ box }) => box.what !== 'base' && box.name !== 'radiator')
+        .map((each) => endBox(plan, each, thick, space.boxes)),
+    },
+    cardWall:
+      room && room.how !== 'class'
+        ? { x: room.hi, cage: gain?.hi ?? 0, y: cardY - 8, h: Math.min(150, sideH - cardY) }
+        : undefined,
+    flat,
   };
 }
 
-/** A board below the supply where the case is high enough for both, else at the top. */
-function boardBox(plan: Plan, outside: Outside, sideH: number): BoardPlace {
-  const placed = one(plan, 'board');
-  const width = placed && numberAt(plan, placed, 'width');
-  const depth = placed && numberAt(plan, placed, 'depth');
-  const h = Math.min(mid(width, 200), sideH - WALL);
-  const supply = one(plan, 'supply');
-  const above = supply ? supplySize(plan, supply).height : 0;
-  const stacked = above > 0 && sideH > h + above + 3 * WALL;
+/** What lies nearer to the lid is drawn later; bends on top. */
+const layer = (box: SpaceBox) =>
+  box.what === 'bend'
+    ? 2000
+    : box.kind === 'board'
+      ? box.what === 'body'
+        ? -2000
+        : -1000
+      : -mid(box.w[0]);
+
+interface Drawn {
+  box: SpaceBox;
+  placed: Placed;
+}
+
+function common({ box, placed }: Drawn) {
   return {
-    placed,
-    x: WALL,
-    y: stacked ? above + 2 * WALL : WALL,
-    w: Math.min(mid(depth, 200), outside.d - 2 * WALL),
-    h,
-    open: isOpen(width) || isOpen(depth),
+    id: box.id,
+    seat: box.seat,
+    label: box.what === 'bend' ? 'plugs' : box.name.replace(/ \d+$/, ''),
+    state: placed.state,
+    kind: box.what === 'furniture' ? 'furniture' : placed.kind,
+    bend: box.what === 'bend',
   };
 }
 
-const cardY = (board: BoardPlace) => board.y + Math.max(60, Math.min(board.h - 40, 165));
+const sizeOf = (box: SpaceBox, axis: 'x' | 'y' | 'w'): Range =>
+  restOf(way(box[axis][0], box[axis][1]));
+/** Does a length rest on what its class usually measures? */
+const vague = (box: SpaceBox, axis: 'x' | 'y' | 'w') =>
+  way(box[axis][0], box[axis][1]).some((term) => isOpen(term));
 
-function sideBoxes(plan: Plan, outside: Outside, sideH: number, board: BoardPlace): Box[] {
-  const boxes: Box[] = [];
-  const add = (
-    placed: Placed,
-    x: number,
-    y: number,
-    w: number,
-    h: number,
-    figure: string,
-    open: boolean,
-    label?: string,
-  ) =>
-    boxes.push({
-      seat: placed.seat,
-      x,
-      y,
-      w,
-      h,
-      label: label ?? placed.kind,
-      figure,
-      state: placed.state,
-      open,
-    });
-  if (board.placed) {
-    add(
-      board.placed,
-      board.x,
-      board.y,
-      board.w,
-      board.h,
-      `${round(board.h)} × ${round(board.w)}`,
-      board.open,
-    );
-  }
-  const supply = one(plan, 'supply');
-  if (supply && textAt(plan, supply, 'format')) {
-    const size = supplySize(plan, supply);
-    const stacked = board.y > 2 * WALL;
-    const w = Math.min(size.depth, outside.d - 2 * WALL);
-    const h = stacked ? size.height : Math.min(size.width, sideH - 2 * WALL);
-    add(
-      supply,
-      stacked ? WALL : outside.d - w - WALL,
-      WALL,
-      w,
-      h,
-      `${round(size.depth)} deep`,
-      size.open,
-    );
-  }
-  const cooler = one(plan, 'cooler');
-  if (cooler) {
-    const width = mid(numberAt(plan, cooler, 'width'), 90);
-    const w = Math.min(width, board.w * 0.5);
-    const height = numberAt(plan, cooler, 'height');
-    add(
-      cooler,
-      board.x + board.w * 0.2,
-      board.y + Math.min(60, board.h * 0.24),
-      w,
-      w,
-      `h ${figureOf(height)}`,
-      isOpen(height),
-    );
-  }
-  all(plan, 'memory').forEach((module, i) => {
-    const height = Math.min(133, board.h * 0.62);
-    add(module, board.x + board.w * 0.66 + i * 9, board.y + 12, 5.5, height, '', false, 'memory');
-  });
-  all(plan, 'card').forEach((placed, i) => {
-    const length = numberAt(plan, placed, 'length');
-    const slots = mid(numberAt(plan, placed, 'slotsWide'), 2);
-    add(
-      placed,
-      0,
-      cardY(board) + i * 2 * SLOT_PITCH_MM,
-      mid(length, 240),
-      slots * SLOT_PITCH_MM - 2,
-      figureOf(length),
-      isOpen(length),
-    );
-  });
-  let driveYAt = sideH - WALL;
-  for (const drive of all(plan, 'drive')) {
-    const form = textAt(plan, drive, 'form')?.text;
-    if (form !== '3.5' && form !== '2.5') continue;
-    const size = driveSizes[form];
-    driveYAt -= size.heightMm + 6;
-    add(
-      drive,
-      outside.d - size.lengthMm - WALL,
-      driveYAt,
-      size.lengthMm,
-      size.heightMm,
-      '',
-      false,
-      `drive ${form} in`,
-    );
-  }
-  for (const fan of all(plan, 'fan')) {
-    const size = mid(numberAt(plan, fan, 'size'), 92);
-    const index = Number(fan.seat.replace(/\D/g, '')) - 1;
-    add(
-      fan,
-      outside.d - 25 - 2,
-      Math.max(WALL, sideH - size * (index + 1) - WALL * 2),
-      25,
-      size,
-      '',
-      false,
-      `fan ${round(size)}`,
-    );
-  }
-  return boxes;
+function sideBox(plan: Plan, drawn: Drawn): Box {
+  const { box } = drawn;
+  const [w, h] = [sizeOf(box, 'x'), sizeOf(box, 'y')];
+  return {
+    ...common(drawn),
+    x: mid(box.x[0]),
+    y: mid(box.y[0]),
+    w: Math.max(0, mid(w)),
+    h: Math.max(0, mid(h)),
+    figure: box.what === 'body' ? sideFigure(plan, drawn, w, h) : '',
+    open:
+      box.what === 'guess' ||
+      (measured(box) && (vague(box, 'x') || vague(box, 'y') || openHeight(plan, drawn))),
+  };
 }
 
-function endBoxes(plan: Plan, thick: number, board: BoardPlace): Box[] {
-  const boxes: Box[] = [];
-  const shell = one(plan, 'case');
-  const cooler = one(plan, 'cooler');
-  if (shell && cooler) {
-    const room = numberAt(plan, shell, 'coolerRoom');
-    const height = numberAt(plan, cooler, 'height');
-    boxes.push({
-      seat: cooler.seat,
-      x: thick - mid(room, thick - 20),
-      y: board.y + 20,
-      w: mid(height, 60),
-      h: 90,
-      label: 'cooler',
-      figure: '',
-      state: cooler.state,
-      open: isOpen(height) || isOpen(room),
-    });
+/** Plugs and furniture are always usual sizes: their dashes would say nothing. */
+const measured = (box: SpaceBox) => box.what === 'body' && box.kind !== 'memory';
+
+const openHeight = (plan: Plan, { placed }: Drawn) => {
+  const height = placed.kind === 'cooler' ? numberAt(plan, placed, 'height') : undefined;
+  return height?.how === 'class' && height.hi - height.lo > 0.5;
+};
+
+function sideFigure(plan: Plan, { placed }: Drawn, w: Range, h: Range): string {
+  switch (placed.kind) {
+    case 'board':
+      return `${round(mid(h))} × ${round(mid(w))}`;
+    case 'card':
+      return figureOf(w);
+    case 'cooler':
+      return `h ${figureOf(numberAt(plan, placed, 'height'))}`;
+    case 'supply':
+      return `${figureOf(numberAt(plan, placed, 'depth'))} deep`;
+    default:
+      return '';
   }
-  for (const placed of all(plan, 'card').slice(0, 1)) {
-    const room = shell && numberAt(plan, shell, 'cardHeightRoom');
-    const height = numberAt(plan, placed, 'height');
-    boxes.push({
-      seat: placed.seat,
-      x: thick - mid(room, Math.min(thick - 12, 130)),
-      y: cardY(board),
-      w: mid(height, cardSizes.fullHeightMm),
-      h: 2 * SLOT_PITCH_MM - 2,
-      label: 'card',
-      figure: `h ${figureOf(height)}`,
-      state: placed.state,
-      open: isOpen(height) || isOpen(room),
-    });
-  }
-  return boxes;
+}
+
+/** The cooler stands on its foot: fins and foot are drawn as one. */
+function endBox(plan: Plan, drawn: Drawn, thick: number, boxes: readonly SpaceBox[]): Box {
+  const { box, placed } = drawn;
+  const foot = boxes.find((each) => each.seat === box.seat && each.what === 'base');
+  const far = foot && box.what === 'body' ? foot : box;
+  const w = restOf(way(box.w[0], far.w[1]));
+  const height = placed.kind === 'card' && box.what === 'body';
+  return {
+    ...common(drawn),
+    x: thick - mid(far.w[1]),
+    y: mid(box.y[0]),
+    w: Math.max(0, mid(w)),
+    h: Math.max(0, mid(sizeOf(box, 'y'))),
+    figure: height ? `h ${figureOf(numberAt(plan, placed, 'height'))}` : '',
+    open: measured(box) && (vague(box, 'w') || far.w[1].terms.some((term) => isOpen(term))),
+  };
 }
 
 const round = (value: number) => String(Math.round(value));

@@ -22,8 +22,11 @@ import { way, type Coord } from './coord.ts';
 export const axes = ['x', 'y', 'w'] as const;
 export type Axis = (typeof axes)[number];
 
-/** body: matter. bend: room a plug and its leads need. furniture: what stands on the board. hot: wants air. */
-export type BoxWhat = 'body' | 'base' | 'bend' | 'furniture';
+/**
+ * body: matter. base: a cooler's foot. bend: room a plug and its leads need. furniture: what
+ * belongs to another part. guess: a place nobody named, drawn but never judged.
+ */
+export type BoxWhat = 'body' | 'base' | 'bend' | 'furniture' | 'guess';
 
 export interface Box {
   id: string;

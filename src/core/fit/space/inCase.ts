@@ -4,7 +4,7 @@ import type { Box } from './box.ts';
 import { radiator, supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, origin, usual, type Coord } from './coord.ts';
-import { mountOf } from './mounts.ts';
+import { mountOf, mountsOf } from './mounts.ts';
 import type { Places } from './places.ts';
 
 /** Room the plugs of a supply and their bend need, mm (common practice, no source). */
@@ -70,13 +70,14 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
   return all(plan, 'drive').flatMap((drive, i) => {
     const form = textAt(plan, drive, 'form')?.text;
     if (form !== '3.5' && form !== '2.5') return [];
-    const place = mountOf(plan, drive)?.place;
+    const place = mountsOf(plan) ? mountOf(plan, drive)?.place : usualPlace(plan, at);
+    const what = mountsOf(plan) ? 'body' : 'guess';
     const size = driveSize(form);
     const name = `drive ${i + 1}`;
     const drop = measure(plan, at.shell, 'bracketDrop', 'drive on the bracket');
     if (place === 'bracket' && drop) {
       const round = usual('bracket', range(45));
-      return box(drive, 'body', name, {
+      return box(drive, what, name, {
         x: [beyond(at.socketX, flipped(round)), beyond(at.socketX, round)],
         y: [beyond(at.socketY, flipped(round)), beyond(at.socketY, round)],
         w: [origin, coord(drop)],
@@ -84,7 +85,7 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
     }
     if (place === 'cage' && at.cardEndX) {
       const y = beyond(at.slotY, usual('slot to the cage', range(0, 20)));
-      return box(drive, 'body', name, {
+      return box(drive, what, name, {
         x: [at.cardEndX, beyond(at.cardEndX, usual('drive', range(size.lengthMm)))],
         y: [y, beyond(y, usual('drive', range(size.heightMm)))],
         w: [
@@ -95,7 +96,7 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
     }
     if (place === 'floor' && at.bottomY) {
       const end = beyond(at.bottomY, usual('floor', range(0, 4), -1));
-      return box(drive, 'body', name, {
+      return box(drive, what, name, {
         x: [
           coord(usual('rear wall to the drive', range(130, 160))),
           coord(usual('rear wall to the drive', range(130 + size.lengthMm, 160 + size.lengthMm))),
@@ -110,6 +111,10 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
     return [];
   });
 }
+
+/** While nobody listed the mounts: in the cage if there is one, else on the floor. */
+const usualPlace = (plan: Plan, at: Places) =>
+  at.cageEndX !== at.cardEndX && !plan.taken.has('cage-out') ? 'cage' : 'floor';
 
 /** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
 export function fanBoxes(plan: Plan, at: Places): Box[] {

@@ -4,7 +4,16 @@ import { SLOT_PITCH_MM } from '../../standards/boards.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../../standards/room.ts';
 import { range, type Range } from '../../units/range.ts';
 import type { Box, BoxWhat } from './box.ts';
-import { beyond, flipped, measure, usual, type Coord, type NumberTerm } from './coord.ts';
+import {
+  beyond,
+  coord,
+  flipped,
+  origin,
+  measure,
+  usual,
+  type Coord,
+  type NumberTerm,
+} from './coord.ts';
 import type { Places } from './places.ts';
 
 /** Centre to centre of memory slots (common practice, no source). */
@@ -144,10 +153,11 @@ export function cardBoxes(plan: Plan, at: Places): Box[] {
       beyond(slot, flipped(back)),
       beyond(slot, slots, usual('slot', range(3), -1)),
     ];
-    const end = beyond(at.boardX, length, usual('bracket', range(-2, 0)));
+    /* A card's length counts from the inside of its bracket: that is the rear wall. */
+    const end = coord(length);
     const top = beyond(slotW, flipped(height));
     slot = beyond(slot, slots);
-    const boxes = [box(placed, 'body', name, { x: [at.boardX, end], y, w: [top, slotW] })];
+    const boxes = [box(placed, 'body', name, { x: [origin, end], y, w: [top, slotW] })];
     const bend = cardBend(plan, placed);
     if (bend) {
       boxes.push(

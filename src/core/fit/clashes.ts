@@ -7,7 +7,7 @@ import { practice } from '../standards/source.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
 import { range, subtract, width, type Range } from '../units/range.ts';
 import { farApart, separation, type Box, type Separation } from './space/box.ts';
-import { mountsOf } from './space/mounts.ts';
+import { otherPlaces } from './space/mounts.ts';
 import { boxesOf, spaceOf } from './space/space.ts';
 
 /** Air parts should keep from each other, mm (common practice, no source). */
@@ -164,18 +164,15 @@ const canTurn = (plan: Plan) => {
 
 /** Other places of the case for a drive, each named once. */
 export function otherMounts(plan: Plan, box: Pick<Box, 'seat' | 'name'>): Remedy[] {
-  const places = [...new Set((mountsOf(plan) ?? []).map((mount) => mount.place))];
   const drive = all(plan, 'drive').find((each) => each.seat === box.seat);
   if (!drive) return [];
-  return places
-    .filter((place) => !plan.taken.has(`drive-to:${box.seat}:${place}`))
-    .map((place) => ({
-      id: `drive-to:${box.seat}:${place}`,
-      title: `${box.name} to the ${place} mount`,
-      mark: 'watch' as const,
-      minutes: 12,
-      money: { minor: 0, currency: plan.shop.settings.currency },
-      undoable: true,
-      action: { do: 'take' as const },
-    }));
+  return otherPlaces(plan, drive).map((place) => ({
+    id: `drive-to:${box.seat}:${place}`,
+    title: `${box.name} to the ${place} mount`,
+    mark: 'watch' as const,
+    minutes: 12,
+    money: { minor: 0, currency: plan.shop.settings.currency },
+    undoable: true,
+    action: { do: 'take' as const },
+  }));
 }

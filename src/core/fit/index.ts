@@ -12,6 +12,7 @@ import { contradictions } from './contradictions.ts';
 import { driveMounts } from './driveMounts.ts';
 import { leads } from './leads.ts';
 import { noWayIn } from './ways.ts';
+import { rearPorts } from './rear.ts';
 import { stack } from './stack.ts';
 import { supplyBay } from './supplyBay.ts';
 
@@ -30,6 +31,7 @@ export const fitChecks: readonly Check[] = [
   clashes,
   exhaust,
   contradictions,
+  rearPorts,
   leads,
   noWayIn,
 ];

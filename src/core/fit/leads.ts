@@ -27,7 +27,7 @@ export interface LeadPath {
 
 /** Leads of supply and front along their ways round the parts, and what slack is left. */
 export function leads(plan: Plan): Finding[] {
-  return leadPaths(plan).flatMap((lead) => {
+  const found = leadPaths(plan).flatMap((lead) => {
     const length = numberAt(plan, lead.holder, lead.key);
     if (!length) return [];
     return gap({
@@ -65,7 +65,18 @@ export function leads(plan: Plan): Finding[] {
       ],
     });
   });
+  return found.filter(
+    (each, i) => isMeasured(each) || !found.some((other, k) => shorter(each, i, other, k)),
+  );
 }
+
+const isMeasured = (finding: Finding) => finding.terms[0]?.how !== 'class';
+
+/** Of the leads of one supply that nobody measured the shortest speaks for all. */
+const shorter = (each: Finding, i: number, other: Finding, k: number) =>
+  !isMeasured(other) &&
+  other.terms[0]?.input?.partId === each.terms[0]?.input?.partId &&
+  ((other.rest?.lo ?? 0) < (each.rest?.lo ?? 0) || (other.rest?.lo === each.rest?.lo && k < i));
 
 /** The leads a plan needs, each with its shortest way in the side section. */
 export function leadPaths(plan: Plan): LeadPath[] {

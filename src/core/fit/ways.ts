@@ -6,7 +6,7 @@ import { seatName } from '../model/seats.ts';
 import type { SeatId } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import type { Box } from './space/box.ts';
+import { separation, type Box } from './space/box.ts';
 import { spaceOf } from './space/space.ts';
 
 /** `later` stands in the way `first` goes in by: surely, or on what is known so far. */
@@ -74,6 +74,8 @@ function overlap(x: Box, y: Box): 'sure' | 'may' | 'no' {
     below(y.w[0].lo, y.w[0].hi, x.w[1].lo, x.w[1].hi),
   ];
   if (over.includes('no')) return 'no';
+  /* Two that want the same place are a clash, not a matter of order. */
+  if (separation(x, y).rest.hi < 0) return 'no';
   return over.every((each) => each === 'sure') ? 'sure' : 'may';
 }
 

@@ -12,7 +12,9 @@ export function promised(plan: Plan): Finding[] {
   return plan.seats.flatMap((placed) => {
     if (placed.state === 'stays') return [];
     const wanting = plan.shop.jobs.filter(
-      (job) => !job.handedOver && job.changes.some((change) => change.partId === placed.part.id),
+      (job) =>
+        !job.handedOver &&
+        (job.id === plan.job?.id || job.changes.some((change) => change.partId === placed.part.id)),
     );
     const home = index.homeOf.get(placed.part.id);
     const found: Finding[] = [];

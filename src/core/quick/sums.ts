@@ -6,6 +6,7 @@ import { lengthPattern, parseLength, parseNumber, trim, type LengthUnit } from '
 import { range } from '../units/range.ts';
 import { toCelsius, toFahrenheit } from '../units/temperature.ts';
 import { leadLoss } from '../units/wire.ts';
+import { fastenerSum } from './fasteners.ts';
 import { currentLimitA } from './wireLimit.ts';
 
 /** A sum of two or three numbers, worked out with no job. `say` is the answer in a few words. */
@@ -186,7 +187,15 @@ const temperature: Reader = (text) => {
   };
 };
 
-const readers: readonly Reader[] = [partInRoom, volume, litresTo, wire, power, temperature];
+const readers: readonly Reader[] = [
+  partInRoom,
+  volume,
+  litresTo,
+  wire,
+  power,
+  temperature,
+  fastenerSum,
+];
 
 const quickBase = (title: string) => ({
   id: 'quick',

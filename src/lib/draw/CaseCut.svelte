@@ -1,5 +1,8 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { Finding } from '$core/findings/finding.ts';
+  import GapLine from './GapLine.svelte';
+  import type { Gap } from './gapPlace.ts';
   import type { Box, CaseCut } from './caseCut.ts';
 
   interface Props {
@@ -13,15 +16,35 @@
     found?: readonly Finding[];
     chosen?: string | undefined;
     title: string;
-    onseat?: ((seat: string) => void) | undefined;
+    /** A thumbnail: shapes alone, no words. */
+    small?: boolean;
+    /** The air between two parts, drawn in its place. */
+    gap?: Gap | undefined;
+    /** A part was taken hold of or pressed. */
+    ongrab?: ((seat: string, event: PointerEvent) => void) | undefined;
+    /** Drawn over the sections: px a mm, where the end section begins, the top edge. */
+    overlay?: Snippet<[{ scale: number; endX: number; top: number; left: number }]>;
   }
-  const { cut, width, height, end = true, found = [], chosen, title, onseat }: Props = $props();
+  const {
+    cut,
+    width,
+    height,
+    end = true,
+    found = [],
+    chosen,
+    title,
+    small = false,
+    gap,
+    ongrab,
+    overlay,
+  }: Props = $props();
 
   const GAP = 26;
+  const foot = $derived(small ? 8 : 34);
   const scale = $derived(
     Math.min(
       (width - (end ? GAP : 0) - 8) / (cut.side.w + (end ? cut.end.w : 0)),
-      (height - 34) / cut.side.h,
+      (height - foot) / cut.side.h,
     ),
   );
   const endX = $derived(cut.side.w * scale + GAP + 4);
@@ -36,7 +59,7 @@
   );
 
   function fits(box: Box, text: string, size: number): boolean {
-    return text.length * size * 0.52 < box.w * scale - 8 && box.h * scale > size + 4;
+    return !small && text.length * size * 0.52 < box.w * scale - 8 && box.h * scale > size + 4;
   }
 </script>
 
@@ -44,26 +67,28 @@
   {@const x = dx + box.x * scale}
   {@const y = 4 + box.y * scale}
   <g
-    class="part {box.state} {box.seat.replace(/\d/g, '')}"
+    class="part {box.state} {box.kind}"
     class:open={box.open}
+    class:bend={box.bend}
     class:lit={lit.has(box.seat)}
   >
     <rect {x} {y} width={Math.max(1, box.w * scale)} height={Math.max(1, box.h * scale)} />
-    {#if box.state === 'comes' && box.w * scale > 14 && box.h * scale > 14}
+    {#if box.state === 'comes' && !box.bend && !small && box.w * scale > 14 && box.h * scale > 14}
       <path class="come" d="M{x + 3} {y + 3}h8l-8 8z" />
     {/if}
     {#if labelled && fits(box, box.label, 14)}
-      <text class="name" x={x + 8} y={y + 18}>{box.label}</text>
-      {#if box.figure && box.h * scale > 36 && box.seat !== 'board' && fits(box, box.figure, 14)}
-        <text class="figure" x={x + 8} y={y + 35}>{box.figure}</text>
+      {@const tx = x + (box.kind === 'board' ? 12 + 26 * scale : 8)}
+      <text class="name" x={tx} y={y + 18}>{box.label}</text>
+      {#if box.figure && box.h * scale > 36 && fits(box, box.figure, 14)}
+        <text class="figure" x={tx} y={y + 35}>{box.figure}</text>
       {:else if box.figure && box.w * scale * (box.seat === 'board' ? 0.64 : 1) > (box.label.length + box.figure.length) * 8 + 20}
-        <text class="figure" x={x + 14 + box.label.length * 7.4} y={y + 18}>{box.figure}</text>
+        <text class="figure" x={tx + 6 + box.label.length * 7.4} y={y + 18}>{box.figure}</text>
       {/if}
     {/if}
   </g>
 {/snippet}
 
-<svg class="cut" {width} height={cut.side.h * scale + 34} role="img" aria-label={title}>
+<svg class="cut" {width} height={cut.side.h * scale + foot} role="img" aria-label={title}>
   <defs>
     <pattern
       id="hatch"
@@ -93,10 +118,12 @@
       height={Math.min(cut.cardWall.h, cut.side.h - cut.cardWall.y - 4) * scale}
     />
   {/if}
-  {#each cut.side.boxes as box (box.seat)}
-    {#if onseat}
-      <!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events (each seat is also a row below) -->
-      <g class="click" onclick={() => onseat(box.seat)}>{@render part(box, 4, true)}</g>
+  {#each cut.side.boxes as box (box.id)}
+    {#if ongrab}
+      <!-- svelte-ignore a11y_no_static_element_interactions (each part is also a button under the picture) -->
+      <g class="click" onpointerdown={(event) => ongrab(box.seat, event)}
+        >{@render part(box, 4, true)}</g
+      >
     {:else}
       {@render part(box, 4, true)}
     {/if}
@@ -111,12 +138,16 @@
         width={-overCard.rest.hi * scale}
         height={box.h * scale}
       />
-      <text class="over-text figure" x={10 + box.w * scale} y={2 + (box.y + box.h / 2) * scale + 6}
-        >{Math.ceil(-overCard.rest.hi)} over</text
-      >
+      {#if !small}
+        <text
+          class="over-text figure"
+          x={10 + box.w * scale}
+          y={2 + (box.y + box.h / 2) * scale + 6}>{Math.ceil(-overCard.rest.hi)} over</text
+        >
+      {/if}
     {/if}
   {/if}
-  {#if cut.cardWall}
+  {#if cut.cardWall && !small}
     {#if cut.cardWall.cage > 0}
       <text
         class="name"
@@ -142,7 +173,7 @@
       width={cut.end.w * scale}
       height={cut.end.h * scale}
     />
-    {#each cut.end.boxes as box (box.seat)}
+    {#each cut.end.boxes as box (box.id)}
       {@render part(box, endX, true)}
       {@const spare = cut.end.w - box.x - box.w}
       {@const y = 4 + (box.y + box.h / 2) * scale}
@@ -154,7 +185,7 @@
           width={-spare * scale}
           height={box.h * scale}
         />
-      {:else if spare > 4 && !box.open}
+      {:else if spare > 4 && !box.open && !box.bend && (box.kind === 'cooler' || box.kind === 'card')}
         <path class="dim" d="M{endX + (box.x + box.w) * scale} {y}H{endX + cut.end.w * scale}" />
         {#if spare * scale > 24}
           <text class="dim-text figure" x={endX + (box.x + box.w + spare / 2) * scale} y={y - 4}
@@ -169,6 +200,8 @@
         >from the front</text
       >{/if}
   {/if}
+  {#if gap && !small}<GapLine {gap} {scale} {endX} />{/if}
+  {@render overlay?.({ scale, endX, top: 4, left: 4 })}
 </svg>
 
 <style>
@@ -195,6 +228,18 @@
     fill: var(--part-comes);
     stroke-width: 2;
   }
+  .part.furniture rect {
+    fill: none;
+    stroke: var(--ink-soft);
+  }
+  .part.bend rect {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-dasharray: 3 4;
+  }
+  .part.bend.lit rect {
+    stroke: var(--accent);
+  }
   .part.goes rect {
     fill: var(--part-goes);
     stroke-dasharray: 2 3;
@@ -210,7 +255,8 @@
     fill: var(--ink);
   }
   .click {
-    cursor: pointer;
+    cursor: grab;
+    touch-action: none;
   }
   .click:hover rect {
     stroke: var(--accent);

@@ -80,7 +80,7 @@ export function caseCut(plan: Plan): CaseCut | undefined {
       h: sideH,
       boxes: drawn
         .filter(({ box }) => ['cooler', 'card', 'memory', 'board', 'drive'].includes(box.kind))
-        .filter(({ box }) => box.what !== 'base' && box.name !== 'radiator')
+        .filter(({ box }) => !['base', 'guess'].includes(box.what) && box.name !== 'radiator')
         .map((each) => endBox(plan, each, thick, space.boxes)),
     },
     cardWall:

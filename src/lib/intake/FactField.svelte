@@ -15,11 +15,16 @@
   }
   const { property, fact, usual, lengths, onfact }: Props = $props();
   const id = $props.id();
+  /** Items that hold spaces themselves are parted by commas. */
+  const spaced = $derived(['mounts', 'fanMounts', 'ports', 'openings'].includes(property.key));
   const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
   const name = (option: string) => (/plug/i.test(property.key) ? plugName(option) : option);
 
   function words(text: string): void {
-    const items = text.split(/[,\s]+/).filter(Boolean);
+    const items = text
+      .split(spaced ? ',' : /[,\s]+/)
+      .map((item) => item.trim())
+      .filter(Boolean);
     onfact(items.length > 0 ? { items, how: 'said' } : undefined);
   }
 </script>
@@ -61,9 +66,9 @@
     {property.label}
     <input
       {id}
-      value={isList(fact) ? fact.items.join(' ') : ''}
+      value={isList(fact) ? fact.items.join(spaced ? ', ' : ' ') : ''}
       maxlength="400"
-      placeholder={property.options?.slice(0, 3).join(' ') ?? ''}
+      placeholder={property.options?.slice(0, 3).join(spaced ? ', ' : ' ') ?? ''}
       oninput={(event) => words(event.currentTarget.value)}
     />
   </label>

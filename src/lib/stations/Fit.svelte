@@ -1,49 +1,35 @@
 <script lang="ts">
-  import type { InputRef } from '$core/findings/finding.ts';
-  import type { Part } from '$core/model/types.ts';
+  import type { Component } from 'svelte';
   import { limits } from '$core/fit/limits.ts';
-  import { setFact } from '$core/edits/edits.ts';
-  import { numberAt, one } from '$core/model/plan.ts';
-  import { property } from '$core/model/properties.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { caseCut } from '$lib/draw/caseCut.ts';
-  import CaseCut from '$lib/draw/CaseCut.svelte';
-  import { litres } from '$lib/draw/sizes.ts';
-  import BoardHoles from '$lib/fit/BoardHoles.svelte';
+  import { litreClass, litresOf } from '$core/fit/litres.ts';
+  import { one } from '$core/model/plan.ts';
   import { saveBytes } from '$lib/shop/files.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import CaseView from '$lib/fit/CaseView.svelte';
+  import { fitViews, type FitView, type FitViewProps } from '$lib/fit/views.ts';
+  import Ways from '$lib/fit/Ways.svelte';
   import Button from '$lib/ui/Button.svelte';
-  import MeasureField from '$lib/ui/MeasureField.svelte';
-  import Remedies from '$lib/ui/Remedies.svelte';
   import Stage from '$lib/ui/Stage.svelte';
   import { Chosen } from './chosen.svelte.ts';
 
   const { view }: { view: JobView } = $props();
   // svelte-ignore state_referenced_locally (the view is the frame's, one for all pages)
   const chosen = new Chosen(view, 'fit');
-  const cut = $derived(view.plan && caseCut(view.plan));
-  const shell = $derived(view.plan && one(view.plan, 'case'));
-  let width = $state(760);
-  let asking = $state(false);
-  const strip = $derived(view.plan ? limits(view.plan) : []);
+  const plan = $derived(view.plan);
+  const shell = $derived(plan && one(plan, 'case'));
+  const strip = $derived(plan ? limits(plan) : []);
+  let open = $state<FitView | undefined>();
+  let Other = $state.raw<Component<FitViewProps> | undefined>();
 
-  /** The figures behind the sum in hand, typed where they act. */
-  const inputs = $derived(
-    (chosen.finding?.terms ?? []).flatMap((term) => {
-      const placed = view.plan?.seats.find((each) => each.seat === term.input?.seat);
-      const asked = placed && term.input && property(placed.kind, term.input.key);
-      if (
-        !view.plan ||
-        !placed ||
-        !asked ||
-        !term.input ||
-        asked.measure === 'text' ||
-        asked.measure === 'list'
-      )
-        return [];
-      return [{ term, placed, asked, told: numberAt(view.plan, placed, term.input.key) }];
-    }),
+  const views = $derived(
+    fitViews.filter((each) => (each.needs === 'board' ? plan && one(plan, 'board') : shell)),
   );
+
+  async function show(next: FitView): Promise<void> {
+    open = open?.id === next.id ? undefined : next;
+    Other = undefined;
+    if (open) Other = (await next.load()).default;
+  }
 
   async function printStrip(): Promise<void> {
     const { limitStripPdf } = await import('$lib/print/limitStrip.ts');
@@ -51,100 +37,33 @@
     saveBytes('limit-strip.pdf', await limitStripPdf(name, strip), 'application/pdf');
   }
 
-  function measure(input: InputRef | undefined, label: string, part: Part, value: number): void {
-    if (!input) return;
-    const fact = { lo: value, hi: value, how: 'measured' as const, at: bench.now };
-    bench.edit(
-      `${label} of ${part.name}`,
-      setFact(input.partId, input.key, fact, part.modelId !== undefined),
-      `${input.partId} ${input.key}`,
-    );
-  }
+  const subtitle = $derived.by(() => {
+    if (!plan || !shell) return 'no case in the plan';
+    const litres = litresOf(plan, shell);
+    const size = litres
+      ? `${((litres.lo + litres.hi) / 2).toFixed(1)} l, ${litreClass((litres.lo + litres.hi) / 2)}`
+      : 'outside not measured';
+    return `${shell.part.name} · ${size}`;
+  });
 </script>
 
-<Stage
-  title="Fit"
-  subtitle={cut
-    ? `${shell?.part.name}, lid off, ${cut.flat ? 'seen from above' : 'seen from the left'} · ${litres(cut.outside).toFixed(1)} l${cut.outside.known ? '' : ', outside not measured'}`
-    : 'no case in the plan'}
->
+<Stage title="Fit" {subtitle}>
   {#snippet tools()}
-    {#if view.plan && one(view.plan, 'board')}
-      <Button onclick={() => (asking = !asking)} aria-expanded={asking}>Whose board is it?</Button>
-    {/if}
+    {#each views as each (each.id)}
+      <Button onclick={() => void show(each)} aria-pressed={open?.id === each.id}
+        >{each.label}</Button
+      >
+    {/each}
     {#if strip.length > 0 && shell}
       <Button onclick={() => void printStrip()}>Limit strip</Button>
     {/if}
   {/snippet}
-  {#if asking && view.plan}
-    <BoardHoles plan={view.plan} onclose={() => (asking = false)} />
-  {:else if cut}
-    <div class="picture">
-      <div class="sections" bind:clientWidth={width}>
-        <CaseCut
-          {cut}
-          width={Math.max(280, width)}
-          height={470}
-          found={view.found}
-          chosen={chosen.finding?.id}
-          title="The case cut open with the parts as planned, to scale"
-        />
-      </div>
-      {#if chosen.finding}
-        <div class="inputs">
-          <h2>{chosen.finding.title}</h2>
-          <p>{chosen.finding.say}</p>
-          {#each inputs as { term, placed, asked, told } (term.label)}
-            <MeasureField
-              label="{term.label}, {placed.part.name}"
-              unit={asked.measure === 'count' ? '' : asked.measure}
-              lengths={bench.shop.settings.unit}
-              value={told}
-              open={told?.how === 'class'}
-              most={asked.most}
-              onmeasure={(value) => measure(term.input, asked.label, placed.part, value)}
-            />
-          {/each}
-        </div>
-      {/if}
-    </div>
+  {#if open && plan}
+    {#if Other}<Other {plan} {view} onclose={() => (open = undefined)} />{/if}
+  {:else if plan}
+    <CaseView {view} {plan} {chosen} />
+    {#if shell}<Ways {view} {plan} />{/if}
   {:else}
     <p>Put a case into the plan at Take-in, and its parts are drawn here to scale.</p>
   {/if}
-  {#if chosen.finding && !asking}
-    <Remedies
-      finding={chosen.finding}
-      remedies={chosen.remedies}
-      lengths={bench.shop.settings.unit}
-      ontake={chosen.take}
-    />
-  {/if}
 </Stage>
-
-<style>
-  .picture {
-    display: flex;
-    gap: 20px;
-  }
-  .sections {
-    flex: 1;
-    min-width: 0;
-  }
-  .inputs {
-    display: flex;
-    flex-direction: column;
-    gap: 10px;
-    flex: 0 0 184px;
-  }
-  .inputs p {
-    font-size: 15px;
-  }
-  @media (max-width: 700px) {
-    .picture {
-      flex-direction: column;
-    }
-    .inputs {
-      flex: none;
-    }
-  }
-</style>

@@ -105,7 +105,7 @@
             height={250}
             end={false}
             title="The machine as found, from the side"
-            onseat={pick}
+            ongrab={pick}
           />
         </figure>
       {/if}
@@ -123,7 +123,7 @@
             found={view.found}
             chosen={look.chosen}
             title="The machine as it shall be, from the side"
-            onseat={pick}
+            ongrab={pick}
           />
         </figure>
       {:else if plan && !planCut}

@@ -63,6 +63,14 @@ export function drivePlaces(plan: Plan): Map<string, Mount> {
   return held;
 }
 
+/** Places that take this drive, but for the one it hangs on; each named once. */
+export function otherPlaces(plan: Plan, drive: Placed): string[] {
+  const form = textAt(plan, drive, 'form')?.text ?? '';
+  const now = mountOf(plan, drive)?.place;
+  const all = (mountsOf(plan) ?? []).filter((mount) => takes(mount, form) && mount.place !== now);
+  return [...new Set(all.map((mount) => mount.place))];
+}
+
 const weight = (mount: Mount, form: string) =>
   (mount.form === form ? 0 : 1) + (mount.place === 'bracket' ? 2 : 0);
 

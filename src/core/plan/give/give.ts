@@ -1,4 +1,5 @@
 import type { Finding } from '../../findings/finding.ts';
+import { isOpen } from '../../findings/terms.ts';
 import { conflictCore } from '../../fit/search/core.ts';
 import {
   combinations,
@@ -8,6 +9,7 @@ import {
   type Problem,
   type Progress,
 } from '../../fit/search/solve.ts';
+import { indexOf } from '../../model/lookup.ts';
 import type { Plan } from '../../model/plan.ts';
 import { asks as asked } from '../../links/asks.ts';
 import { cardHeight } from '../../fit/cardHeight.ts';
@@ -109,6 +111,20 @@ export function give(shop: Shop, job: Job, options: GiveOptions = {}): GiveAnswe
 const stops = (found: readonly Finding[]) =>
   new Set(found.filter((finding) => finding.mark === 'stop').map((finding) => finding.id));
 
+/** A plan with a way taken, for its picture. */
+export function planWithWay(plan: Plan, way: Pick<Way, 'puts' | 'takes'>): Plan {
+  const parts = indexOf(plan.shop).parts;
+  const puts = new Map(way.puts.map((put) => [put.seat, parts.get(put.partId)]));
+  return {
+    ...plan,
+    seats: plan.seats.map((placed) => {
+      const part = puts.get(placed.seat);
+      return part ? { ...placed, part, state: 'comes' } : placed;
+    }),
+    taken: new Set([...plan.taken, ...way.takes]),
+  };
+}
+
 /** The model of a job: what may give, and for every sum which combinations go. */
 export function modelOf(shop: Shop, job: Job, weights: Weights): Model {
   const plan = planOf(shop, job);
@@ -193,17 +209,10 @@ const settled = (finding: Finding) => finding.terms.some((term) => term.value ==
 export function planWith(model: Pick<Model, 'plan' | 'variables'>, picks: readonly number[]): Plan {
   const options = picks.flatMap((o, v) => (o > 0 ? [model.variables[v]!.options[o]!] : []));
   if (options.length === 0) return model.plan;
-  const puts = new Map(
-    options.flatMap((option) => (option.put ? [[option.put.seat, option.put.part]] : [])),
-  );
-  return {
-    ...model.plan,
-    seats: model.plan.seats.map((placed) => {
-      const part = puts.get(placed.seat);
-      return part ? { ...placed, part, state: 'comes' } : placed;
-    }),
-    taken: new Set([...model.plan.taken, ...options.flatMap((option) => option.take)]),
-  };
+  return planWithWay(model.plan, {
+    puts: options.flatMap(({ put }) => (put ? [{ seat: put.seat, partId: put.part.id }] : [])),
+    takes: options.flatMap((option) => option.take),
+  });
 }
 
 /** Options whose own sum says Mend bring the remedy along; those that cost the goal something say so. */
@@ -298,7 +307,13 @@ function openIn(model: Model, picks: readonly number[]): string[] {
       ? family.run(plan)
       : [],
   );
-  return [...new Set(open.filter((each) => each.mark === 'watch').map((each) => each.title))];
+  return [...new Set(open.filter((each) => each.mark === 'watch').flatMap(openTerms))];
+}
+
+/** The measures a sum hangs on; the sum itself where only a usual place is in doubt. */
+function openTerms(finding: Finding): string[] {
+  const terms = finding.terms.filter((term) => isOpen(term) && term.input);
+  return terms.length > 0 ? terms.map((term) => term.label) : [`${finding.title}, in its place`];
 }
 
 /** The smallest set of sums that cannot all be met, each with the best that could be had. */

@@ -1,5 +1,5 @@
 import type { Remedy } from '../../findings/finding.ts';
-import { mountsOf } from '../../fit/space/mounts.ts';
+import { otherPlaces } from '../../fit/space/mounts.ts';
 import { standingOf } from '../../model/lookup.ts';
 import { all, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { seatName } from '../../model/seats.ts';
@@ -101,23 +101,18 @@ function alike(plan: Plan, placed: Placed, part: Part): boolean {
 
 /** Other mounts for the drives. */
 function places(plan: Plan): Variable[] {
-  const names = [...new Set((mountsOf(plan) ?? []).map((mount) => mount.place))];
-  return all(plan, 'drive')
-    .filter((drive) => ['3.5', '2.5'].includes(textAt(plan, drive, 'form')?.text ?? ''))
-    .map((drive) => ({
-      id: `drive-to:${drive.seat}`,
-      options: [
-        asPlanned,
-        ...names
-          .filter((place) => !plan.taken.has(`drive-to:${drive.seat}:${place}`))
-          .map((place) => ({
-            ...asPlanned,
-            label: `${seatName(drive.seat)} to the ${place} mount`,
-            take: [`drive-to:${drive.seat}:${place}`],
-            minutes: 12,
-          })),
-      ],
-    }));
+  return all(plan, 'drive').map((drive) => ({
+    id: `drive-to:${drive.seat}`,
+    options: [
+      asPlanned,
+      ...otherPlaces(plan, drive).map((place) => ({
+        ...asPlanned,
+        label: `${seatName(drive.seat)} to the ${place} mount`,
+        take: [`drive-to:${drive.seat}:${place}`],
+        minutes: 12,
+      })),
+    ],
+  }));
 }
 
 /** Work on the shell and ways to join, each once: taken or not. */

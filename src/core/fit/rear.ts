@@ -1,0 +1,160 @@
+import type { Finding, Remedy } from '../findings/finding.ts';
+import { plain } from '../findings/terms.ts';
+import { listAt, one, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+
+/**
+ * A port or a cut-out of the rear wall, mm, seen from the board's side:
+ *
+ *   up ▲  ┌──────┐
+ *      │  │ port │ y0..y1 over the board's surface
+ *      └──┴──────┴──▶ x0..x1 from the board's edge at the port end
+ */
+export interface Area {
+  name: string;
+  x0: number;
+  x1: number;
+  y0: number;
+  y1: number;
+}
+
+/** Air a plug's shroud wants round a port, mm (common practice, no source). */
+const ROUND_MM = 1;
+
+/** `HDMI 20-38 2-12`; throws RangeError saying what is wrong with it. */
+export function readArea(text: string): Area {
+  const match = /^(.*\S)\s+(-?[\d.]+)-([\d.]+)\s+(-?[\d.]+)-([\d.]+)$/.exec(text.trim());
+  if (!match) throw new RangeError(`“${text}”: write a name, from-to across, from-to up`);
+  const [x0, x1, y0, y1] = match.slice(2).map(Number) as [number, number, number, number];
+  if (!(x1 > x0) || !(y1 > y0)) throw new RangeError(`“${text}”: to is not more than from`);
+  if (x1 > 400 || y1 > 100) throw new RangeError(`“${text}”: no rear wall is that large`);
+  return { name: match[1] as string, x0, x1, y0, y1 };
+}
+
+export const writeArea = ({ name, x0, x1, y0, y1 }: Area): string =>
+  `${name} ${x0}-${x1} ${y0}-${y1}`;
+
+/** Areas of a list, those that cannot be read left out. */
+export function readAreas(items: readonly string[] | undefined): Area[] {
+  return (items ?? []).flatMap((item) => {
+    try {
+      return [readArea(item)];
+    } catch {
+      return [];
+    }
+  });
+}
+
+/** One port against the cut-outs: how much of it is behind metal, and what to cut away. */
+export interface PortView {
+  port: Area;
+  /** The cut-out it shows through best. */
+  opening?: Area | undefined;
+  /** The most metal over one side of it, mm; 0 when it is free. */
+  blockedMm: number;
+  /** What to cut: the port with the air round it. */
+  cut?: Area | undefined;
+}
+
+export function portViews(ports: readonly Area[], openings: readonly Area[]): PortView[] {
+  return ports.map((port) => {
+    const ranked = openings
+      .map((opening) => ({ opening, over: overhang(port, opening) }))
+      .sort((a, b) => a.over - b.over);
+    const best = ranked[0];
+    const size = Math.max(port.x1 - port.x0, port.y1 - port.y0);
+    const blockedMm = Math.min(size, Math.max(0, best?.over ?? size));
+    if (blockedMm === 0) return { port, opening: best?.opening, blockedMm };
+    const cut = {
+      name: port.name,
+      x0: port.x0 - ROUND_MM,
+      x1: port.x1 + ROUND_MM,
+      y0: port.y0 - ROUND_MM,
+      y1: port.y1 + ROUND_MM,
+    };
+    return { port, opening: best?.opening, blockedMm, cut };
+  });
+}
+
+/** How far a port stands out of a cut-out on its worst side, mm; below nothing it lies within. */
+const overhang = (port: Area, opening: Area) =>
+  Math.max(opening.x0 - port.x0, port.x1 - opening.x1, opening.y0 - port.y0, port.y1 - opening.y1);
+
+/** The board's ports against the cut-outs of the rear wall. */
+export function rearPorts(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  const board = one(plan, 'board');
+  const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
+  const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
+  if (!shell || !board || ports.length === 0 || openings.length === 0) return [];
+  const blocked = portViews(ports, openings).filter((each) => each.blockedMm > 0);
+  const cut = plan.taken.has('rear-cut');
+  const out = plan.taken.has('rear-open');
+  const settled = cut || out;
+  const first = blocked.map((each) => each.port.name).join(', ');
+  return [
+    {
+      id: 'rear-ports',
+      station: 'fit',
+      mark: blocked.length === 0 ? 'clear' : settled ? 'watch' : 'mend',
+      title: 'ports through the rear wall',
+      seats: ['board', 'case'],
+      unit: '',
+      terms: [
+        plain('ports', range(ports.length), 1),
+        plain('free', range(settled ? ports.length : ports.length - blocked.length), -1),
+      ],
+      rest: range(settled ? 0 : blocked.length),
+      restLabel: blocked.length === 0 ? 'blocked' : `blocked: ${first}`,
+      say:
+        blocked.length === 0
+          ? 'Every port shows through its cut-out.'
+          : cut
+            ? 'Cut as listed: file the edges, then try every plug.'
+            : out
+              ? 'The plate stays out: dust and radio noise come in, and ports must stay in reach.'
+              : blocked
+                  .map((each) => `${each.port.name} ${each.blockedMm.toFixed(1)} mm behind metal`)
+                  .join(', ') + '.',
+      source: practice,
+      remedies: blocked.length === 0 || settled ? [] : waysOut(plan, blocked.length),
+      undoMinutes: 45,
+    },
+  ];
+}
+
+function waysOut(plan: Plan, count: number): Remedy[] {
+  const free = { minor: 0, currency: plan.shop.settings.currency };
+  return [
+    {
+      id: 'rear-plate',
+      title: 'Plate from a scrapped shell of the kind',
+      mark: 'watch',
+      minutes: 30,
+      undoable: true,
+      givesUp: 'the shell it is cut from',
+      action: { do: 'want', what: 'rear plate of the board’s own shell', count: 1 },
+    },
+    {
+      id: 'rear-cut',
+      title: `Cut ${count} ${count === 1 ? 'opening' : 'openings'}`,
+      mark: 'watch',
+      minutes: 15 + 15 * count,
+      money: free,
+      undoable: false,
+      spoils: 'new openings in the rear',
+      action: { do: 'take' },
+    },
+    {
+      id: 'rear-open',
+      title: 'Leave the plate out, push the board back',
+      mark: 'watch',
+      minutes: 10,
+      money: free,
+      undoable: true,
+      givesUp: 'a closed rear',
+      action: { do: 'take' },
+    },
+  ];
+}

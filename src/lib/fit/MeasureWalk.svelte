@@ -1,0 +1,235 @@
+<script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
+  import { walk } from '$core/plan/walk.ts';
+  import type { Fact } from '$core/model/fact.ts';
+  import { factOf } from '$core/model/lookup.ts';
+  import { one, type Plan } from '$core/model/plan.ts';
+  import { property } from '$core/model/properties.ts';
+  import { answerYesNo, questionKey } from '$lib/entry/act.ts';
+  import { caseCut } from '$lib/draw/caseCut.ts';
+  import CaseCut from '$lib/draw/CaseCut.svelte';
+  import { dimensionOf } from '$lib/draw/dimension.ts';
+  import FactField from '$lib/intake/FactField.svelte';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import MountList from './MountList.svelte';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
+
+  interface Props {
+    plan: Plan;
+    view: JobView;
+    onclose: () => void;
+  }
+  const { plan, view, onclose }: Props = $props();
+  const all = $derived(walk(bench.shop, view.found, 'fit'));
+  /** Put aside for now: not measured, asked again next time. */
+  let aside = $state.raw<ReadonlySet<string>>(new Set());
+  const list = $derived(all.filter((question) => !aside.has(questionKey(question))));
+  const next = $derived(list[0]);
+  const asked = $derived(next && property(next.part.kind, next.input.key));
+  const cut = $derived(caseCut(plan));
+  const shell = $derived(one(plan, 'case'));
+  const line = $derived(
+    next &&
+      cut &&
+      dimensionOf(plan, cut, { seat: next.input.seat, kind: next.part.kind, key: next.input.key }),
+  );
+  const decides = $derived(
+    (next?.decides ?? []).flatMap(
+      (id) => view.found.find((finding) => finding.id === id)?.title ?? [],
+    ),
+  );
+  let accuracyMm = $state(0.1);
+  let width = $state(560);
+  const seconds = $derived(list.reduce((sum, question) => sum + question.seconds, 0));
+
+  function keep(value: number): void {
+    if (!next || !asked) return;
+    const off = asked.measure === 'mm' ? accuracyMm : 0;
+    bench.edit(
+      `${asked.label} of ${next.part.name}`,
+      setFact(
+        next.input.partId,
+        next.input.key,
+        {
+          lo: Math.max(0, value - off),
+          hi: value + off,
+          how: 'measured',
+          at: bench.now,
+          source: off > 0 ? `good to ${off} mm` : undefined,
+        },
+        next.part.modelId !== undefined,
+      ),
+    );
+  }
+  function say(fact: Fact | undefined): void {
+    if (!next || !asked || !fact) return;
+    bench.edit(
+      `${asked.label} of ${next.part.name}`,
+      setFact(
+        next.input.partId,
+        next.input.key,
+        { ...fact, at: bench.now },
+        next.part.modelId !== undefined,
+      ),
+    );
+  }
+  const later = () => next && (aside = new Set([...aside, questionKey(next)]));
+</script>
+
+<div class="walk">
+  <div class="drawing" bind:clientWidth={width}>
+    {#if cut}
+      <CaseCut
+        {cut}
+        width={Math.max(280, width)}
+        height={440}
+        found={view.found}
+        chosen={next?.decides[0]}
+        title="Where the next measure is taken"
+      >
+        {#snippet overlay({ scale, endX, top, left })}
+          {#if line}
+            {@const dx = line.section === 'end' ? endX : left}
+            {@const [x0, y0] = [dx + line.x0 * scale, top + line.y0 * scale]}
+            {@const [x1, y1] = [dx + line.x1 * scale, top + line.y1 * scale]}
+            <path class="line" d="M{x0} {y0}L{x1} {y1}" />
+            <circle class="datum" cx={x0} cy={y0} r="7" />
+            <circle class="to" cx={x1} cy={y1} r="4" />
+          {/if}
+        {/snippet}
+      </CaseCut>
+    {/if}
+  </div>
+  <div class="ask" aria-live="polite">
+    {#if next && asked}
+      <p class="count">
+        {list.length === 1 ? 'the last one' : `${list.length} left`}, {seconds < 90
+          ? `${seconds} s`
+          : `${Math.round(seconds / 60)} min`}
+      </p>
+      <h2>{asked.ask}</h2>
+      {#if line}<p><span class="dot"></span> from {line.datum}</p>{/if}
+      {#key questionKey(next)}
+        {#if asked.measure === 'text' || asked.measure === 'list'}
+          <FactField
+            property={asked}
+            fact={factOf(bench.shop, next.part, next.input.key)?.fact}
+            lengths={bench.shop.settings.unit}
+            onfact={say}
+          />
+        {:else}
+          <MeasureField
+            label={asked.label}
+            unit={asked.measure === 'count' ? '' : asked.measure}
+            lengths={bench.shop.settings.unit}
+            value={next.known}
+            open
+            most={asked.most}
+            onmeasure={keep}
+          />
+        {/if}
+      {/key}
+      {#if next.yesNo}
+        <p class="row">
+          <span>{next.ask}</span>
+          <Button onclick={() => next && answerYesNo(next, true)}>Yes</Button>
+          <Button onclick={() => next && answerYesNo(next, false)}>No</Button>
+        </p>
+      {/if}
+      <p class="soft">
+        decides: {decides.join('; ')}{next.savesMinutes >= 1
+          ? ` · ${next.seconds} s may save ${Math.round(next.savesMinutes)} min`
+          : ''}
+      </p>
+      <p class="row">
+        <label
+          >good to
+          <select bind:value={accuracyMm}
+            ><option value={0.1}>0.1 mm, caliper</option><option value={0.5}>0.5 mm, ruler</option
+            ><option value={1}>1 mm, tape</option><option value={3}>3 mm, by eye</option></select
+          ></label
+        >
+        <Button onclick={later}>Not measured</Button>
+      </p>
+      {#if list.length > 1}
+        <p class="soft">
+          then: {list
+            .slice(1, 4)
+            .map((each) => each.property.label)
+            .join(', ')}
+        </p>
+      {/if}
+    {:else}
+      <h2>Enough is known</h2>
+      <p>
+        {aside.size > 0
+          ? `${aside.size} put aside; their sums stay on Watch.`
+          : 'No measure left would change a verdict.'}
+      </p>
+      {#if aside.size > 0}<Button onclick={() => (aside = new Set())}>Ask them again</Button>{/if}
+    {/if}
+    <p class="row"><Button onclick={onclose}>Back to the case</Button></p>
+  </div>
+  {#if shell}<div class="mounts"><MountList {plan} {shell} /></div>{/if}
+</div>
+
+<style>
+  .walk {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px 22px;
+  }
+  .drawing {
+    flex: 1 1 430px;
+    min-width: 0;
+  }
+  .ask {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+    flex: 0 1 260px;
+  }
+  .mounts {
+    flex: 1 1 100%;
+  }
+  .count {
+    color: var(--ink-soft);
+    font-size: 14.5px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+  }
+  .dot {
+    display: inline-block;
+    width: 13px;
+    height: 13px;
+    border-radius: 50%;
+    background: var(--accent);
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  select {
+    height: 40px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+  }
+  .line {
+    fill: none;
+    stroke: var(--accent);
+    stroke-width: 4;
+  }
+  .datum,
+  .to {
+    fill: var(--accent);
+  }
+</style>

@@ -1,0 +1,126 @@
+<script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
+  import { listAt, type Placed, type Plan } from '$core/model/plan.ts';
+  import { drivePlaces } from '$core/model/properties.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+
+  interface Props {
+    plan: Plan;
+    shell: Placed;
+  }
+  const { plan, shell }: Props = $props();
+  const lists = [
+    { key: 'mounts', label: 'Drive mounts', places: drivePlaces, sizes: ['3.5', '2.5'] },
+    {
+      key: 'fanMounts',
+      label: 'Fan mounts',
+      places: ['rear', 'front', 'top', 'floor'],
+      sizes: ['80', '92', '120', '140'],
+    },
+  ] as const;
+  const items = (key: string) => [...(listAt(plan, shell, key)?.items ?? [])];
+  const count = (key: string, item: string) => items(key).filter((each) => each === item).length;
+
+  function set(key: string, label: string, next: string[]): void {
+    bench.edit(
+      `${label.toLowerCase()} of ${shell.part.name}`,
+      setFact(
+        shell.part.id,
+        key,
+        { items: next, how: 'measured', at: bench.now },
+        shell.part.modelId !== undefined,
+      ),
+    );
+  }
+
+  function less(key: string, label: string, item: string): void {
+    const next = items(key);
+    next.splice(next.lastIndexOf(item), 1);
+    set(key, label, next);
+  }
+</script>
+
+{#each lists as list (list.key)}
+  <section aria-label={list.label}>
+    <h3>
+      {list.label}
+      <small
+        >{listAt(plan, shell, list.key) ? `${items(list.key).length} listed` : 'not listed'} · tap each
+        place once for every mount there</small
+      >
+    </h3>
+    <div class="grid">
+      {#each list.places as place (place)}
+        <span class="place">
+          <b>{place}</b>
+          {#each list.sizes as size (size)}
+            {@const item = `${place} ${size}`}
+            {@const n = count(list.key, item)}
+            <span class="size">
+              <button
+                class:some={n > 0}
+                aria-label="{item}: one more"
+                onclick={() => set(list.key, list.label, [...items(list.key), item])}
+                >{size}{n > 0 ? ` × ${n}` : ''}</button
+              >
+              {#if n > 0}<button
+                  class="less"
+                  aria-label="{item}: one less"
+                  onclick={() => less(list.key, list.label, item)}>−</button
+                >{/if}
+            </span>
+          {/each}
+        </span>
+      {/each}
+    </div>
+  </section>
+{/each}
+
+<style>
+  section {
+    margin-top: 8px;
+  }
+  h3 {
+    font: 600 17px var(--face-head);
+  }
+  small {
+    font: 14px var(--face-text);
+    color: var(--ink-soft);
+  }
+  .grid {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 18px;
+  }
+  .place {
+    display: flex;
+    gap: 4px;
+    align-items: center;
+  }
+  b {
+    min-width: 44px;
+    font: 600 15px var(--face-head);
+  }
+  .size {
+    display: flex;
+  }
+  button {
+    min-width: 44px;
+    min-height: 36px;
+    padding: 0 8px;
+    border: 1.5px solid var(--line, var(--ink-soft));
+    border-radius: 3px;
+    background: none;
+    color: var(--ink-soft);
+    font: 15px var(--face-figure);
+  }
+  button.some {
+    border-color: var(--ink);
+    background: var(--part-comes);
+    color: var(--ink);
+  }
+  .less {
+    min-width: 32px;
+    margin-left: -1px;
+  }
+</style>

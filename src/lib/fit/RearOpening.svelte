@@ -1,0 +1,246 @@
+<script lang="ts">
+  import { setFact, takeRemedy } from '$core/edits/edits.ts';
+  import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
+  import { listAt, one, type Placed, type Plan } from '$core/model/plan.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { saveFile } from '$lib/shop/files.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Remedies from '$lib/ui/Remedies.svelte';
+
+  interface Props {
+    plan: Plan;
+    view: JobView;
+    onclose: () => void;
+  }
+  const { plan, view, onclose }: Props = $props();
+  const board = $derived(one(plan, 'board'));
+  const shell = $derived(one(plan, 'case'));
+  const ports = $derived(readAreas(board && listAt(plan, board, 'ports')?.items));
+  const openings = $derived(readAreas(shell && listAt(plan, shell, 'openings')?.items));
+  const views = $derived(portViews(ports, openings));
+  const finding = $derived(rearPorts(plan)[0]);
+  const reach = $derived(Math.max(170, ...[...ports, ...openings].map((each) => each.x1)) + 6);
+  const SCALE = 3.6;
+  const HEIGHT = 52;
+  let typed = $state({ ports: '', openings: '' });
+  let fault = $state({ ports: '', openings: '' });
+
+  function add(key: 'ports' | 'openings', placed: Placed | undefined): void {
+    if (!placed || typed[key].trim() === '') return;
+    try {
+      const area = readArea(typed[key]);
+      const have = key === 'ports' ? ports : openings;
+      store(key, placed, [...have.map(writeArea), writeArea(area)]);
+      typed[key] = '';
+      fault[key] = '';
+    } catch (error) {
+      fault[key] = `${(error as Error).message}. Kept as typed.`;
+    }
+  }
+
+  function store(key: 'ports' | 'openings', placed: Placed, items: string[]): void {
+    bench.edit(
+      `${key} of ${placed.part.name}`,
+      setFact(
+        placed.part.id,
+        key,
+        items.length > 0 ? { items, how: 'measured', at: bench.now } : undefined,
+        placed.part.modelId !== undefined,
+      ),
+    );
+  }
+
+  const cuts = $derived(views.flatMap((each) => each.cut ?? []));
+  const cutLines = $derived(
+    cuts.map(
+      (cut) =>
+        `${cut.name}: from ${cut.x0.toFixed(1)} to ${cut.x1.toFixed(1)} across, ${cut.y0.toFixed(1)} to ${cut.y1.toFixed(1)} up`,
+    ),
+  );
+</script>
+
+<div class="rear">
+  <p class="soft">
+    The rear wall seen from inside, true to scale. Across from the board's edge at the port end, up
+    from the board's surface, in mm.
+  </p>
+  <svg
+    viewBox="-6 -4 {reach * SCALE + 12} {HEIGHT * SCALE + 26}"
+    role="img"
+    aria-label="Ports of the board over the cut-outs of the rear wall, to scale"
+  >
+    <rect class="wall" x="0" y="0" width={reach * SCALE} height={HEIGHT * SCALE} />
+    {#each openings as area (writeArea(area))}
+      <rect
+        class="opening"
+        x={area.x0 * SCALE}
+        y={(HEIGHT - area.y1 - 6) * SCALE}
+        width={(area.x1 - area.x0) * SCALE}
+        height={(area.y1 - area.y0) * SCALE}
+      />
+    {/each}
+    <path class="board" d="M0 {(HEIGHT - 6) * SCALE}H{reach * SCALE}" />
+    {#each views as { port, blockedMm } (writeArea(port))}
+      <rect
+        class="port"
+        class:blocked={blockedMm > 0}
+        x={port.x0 * SCALE}
+        y={(HEIGHT - port.y1 - 6) * SCALE}
+        width={(port.x1 - port.x0) * SCALE}
+        height={(port.y1 - port.y0) * SCALE}
+      />
+      <text x={((port.x0 + port.x1) / 2) * SCALE} y={(HEIGHT - port.y1 - 6) * SCALE - 4}
+        >{port.name}</text
+      >
+      {#if blockedMm > 0}
+        <text class="over" x={((port.x0 + port.x1) / 2) * SCALE} y={HEIGHT * SCALE + 16}
+          >{blockedMm.toFixed(1)} behind metal</text
+        >
+      {/if}
+    {/each}
+  </svg>
+  <div class="lists">
+    {#each [{ key: 'ports' as const, label: 'Ports of the board', placed: board, have: ports, hint: 'HDMI 20-38 2-12' }, { key: 'openings' as const, label: 'Cut-outs of the shell', placed: shell, have: openings, hint: 'window 4-160 0-42' }] as list (list.key)}
+      <section>
+        <h3>{list.label}</h3>
+        <ul>
+          {#each list.have as area, i (writeArea(area) + i)}
+            <li>
+              <span class="figure">{writeArea(area)}</span>
+              <button
+                class="drop"
+                aria-label="Drop {area.name}"
+                onclick={() =>
+                  list.placed &&
+                  store(
+                    list.key,
+                    list.placed,
+                    list.have.filter((_, at) => at !== i).map(writeArea),
+                  )}>Drop</button
+              >
+            </li>
+          {/each}
+        </ul>
+        <form onsubmit={(event) => (event.preventDefault(), add(list.key, list.placed))}>
+          <input
+            aria-label="{list.label}: name, from-to across, from-to up"
+            placeholder={list.hint}
+            bind:value={typed[list.key]}
+            aria-invalid={fault[list.key] !== ''}
+          />
+          <Button type="submit">Add</Button>
+        </form>
+        {#if fault[list.key]}<p class="fault" role="alert">{fault[list.key]}</p>{/if}
+      </section>
+    {/each}
+    {#if cutLines.length > 0}
+      <section>
+        <h3>To cut</h3>
+        <ol>
+          {#each cutLines as line (line)}<li class="figure">{line}</li>{/each}
+        </ol>
+        <Button onclick={() => saveFile('cut-list.txt', `${cutLines.join('\n')}\n`, 'text/plain')}
+          >Cut list</Button
+        >
+      </section>
+    {/if}
+  </div>
+  {#if finding && finding.mark !== 'clear'}
+    <Remedies
+      {finding}
+      remedies={finding.remedies}
+      lengths={bench.shop.settings.unit}
+      ontake={(remedy) =>
+        view.job && bench.edit(remedy.title, takeRemedy(view.job.id, remedy.id, remedy.action))}
+    />
+  {:else if finding}<p>{finding.say}</p>{/if}
+  <p><Button onclick={onclose}>Back to the case</Button></p>
+</div>
+
+<style>
+  svg {
+    display: block;
+    width: 100%;
+    max-height: 270px;
+    margin: 8px 0;
+  }
+  .wall {
+    fill: var(--part-goes);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .opening {
+    fill: var(--tape);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .board {
+    stroke: var(--ink);
+    stroke-width: 5;
+  }
+  .port {
+    fill: var(--part-comes);
+    stroke: var(--ink);
+  }
+  .port.blocked {
+    stroke: var(--stop);
+    stroke-width: 3;
+  }
+  svg text {
+    fill: var(--ink);
+    font: 600 14px var(--face-head);
+    text-anchor: middle;
+  }
+  svg text.over {
+    fill: var(--stop);
+  }
+  .lists {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 28px;
+  }
+  section {
+    flex: 1 1 230px;
+  }
+  h3 {
+    font: 600 17px var(--face-head);
+  }
+  ul,
+  ol {
+    margin: 4px 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    gap: 10px;
+    justify-content: space-between;
+    align-items: center;
+    min-height: 32px;
+  }
+  .drop {
+    border: 0;
+    background: none;
+    color: var(--ink-soft);
+    text-decoration: underline;
+  }
+  form {
+    display: flex;
+    gap: 8px;
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    height: var(--target);
+    padding: 0 8px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 15px var(--face-figure);
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

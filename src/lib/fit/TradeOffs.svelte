@@ -1,0 +1,257 @@
+<script lang="ts">
+  import { area, curveStepAfter, line, max, scaleLinear } from 'd3';
+  import type { Plan } from '$core/model/plan.ts';
+  import { tradeAxes, type TradeOff } from '$core/plan/give/tradeOff.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { GiveSearch } from '$lib/shop/give.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  interface Props {
+    plan: Plan;
+    view: JobView;
+    onclose: () => void;
+  }
+  const { plan, view, onclose }: Props = $props();
+  const worker = new GiveSearch();
+  $effect(() => () => worker.close());
+  let a = $state('card');
+  let b = $state('supply');
+  let map = $state.raw<TradeOff | undefined>();
+  let run = 0;
+
+  $effect(() => {
+    const job = view.job;
+    if (!job || a === b || !plan) return;
+    run += 1;
+    const mine = run;
+    void worker.tradeOff(bench.shop, job.id, a, b).then((answer) => {
+      if (mine === run) map = answer;
+    });
+  });
+
+  const W = 620;
+  const H = 400;
+  const pad = { left: 56, right: 16, top: 12, bottom: 46 };
+  const x = $derived(scaleLinear([map?.a.from ?? 0, map?.a.to ?? 1], [pad.left, W - pad.right]));
+  const top = $derived(
+    max([
+      ...(map?.frontiers.flatMap((each) => each.points.map((point) => point.may ?? 0)) ?? []),
+      (map?.here?.b ?? 0) * 1.05,
+    ]) ?? 1,
+  );
+  const y = $derived(scaleLinear([map?.b.from ?? 0, top], [H - pad.bottom, pad.top]));
+  const paths = $derived(
+    (map?.frontiers ?? []).map((frontier) => ({
+      label: frontier.label,
+      sure: pathOf(frontier.points, 'sure'),
+      may: pathOf(frontier.points, 'may'),
+    })),
+  );
+  function pathOf(points: TradeOff['frontiers'][number]['points'], key: 'sure' | 'may'): string {
+    const known = points.filter((point) => point[key] !== undefined);
+    return (
+      line<(typeof points)[number]>()
+        .x((point) => x(point.a))
+        .y((point) => y(point[key] ?? 0))
+        .curve(curveStepAfter)(known) ?? ''
+    );
+  }
+  /** What surely fits as planned: everything under the line. */
+  function areaOf(points: TradeOff['frontiers'][number]['points']): string {
+    const known = points.filter((point) => point.sure !== undefined);
+    return (
+      area<(typeof points)[number]>()
+        .x((point) => x(point.a))
+        .y0(H - pad.bottom)
+        .y1((point) => y(point.sure ?? 0))
+        .curve(curveStepAfter)(known) ?? ''
+    );
+  }
+  const last = (frontier: TradeOff['frontiers'][number]) =>
+    [...frontier.points].reverse().find((point) => point.sure !== undefined);
+  const says = $derived.by(() => {
+    if (!map) return 'Working out what excludes what …';
+    const edge = map.frontiers[0];
+    const first = edge?.points.find((point) => point.sure !== undefined);
+    const end = edge && last(edge);
+    if (!first || !end) return `As planned nothing of these two surely fits.`;
+    return map.excludes
+      ? `They exclude each other: ${map.b.label} ${Math.floor(first.sure ?? 0)} with ${map.a.label} up to ${turn(map)}, then ${Math.floor(end.sure ?? 0)}.`
+      : `They leave each other alone: ${map.a.label} to about ${Math.floor(end.a)}, ${map.b.label} to ${Math.floor(first.sure ?? 0)}.`;
+  });
+  /** The last A before the limit of B first changes. */
+  function turn(of: TradeOff): number {
+    const points = of.frontiers[0]?.points ?? [];
+    const first = points.find((point) => point.sure !== undefined)?.sure;
+    const at = points.findIndex(
+      (point) => point.sure !== undefined && Math.abs(point.sure - (first ?? 0)) > 1,
+    );
+    return Math.floor(points[Math.max(0, at - 1)]?.a ?? 0);
+  }
+</script>
+
+<div class="trade">
+  <p class="row">
+    <label
+      >how much
+      <select bind:value={a}
+        >{#each tradeAxes as each (each.id)}<option value={each.id} disabled={each.id === b}
+            >{each.label}</option
+          >{/each}</select
+      ></label
+    >
+    <label
+      >against
+      <select bind:value={b}
+        >{#each tradeAxes as each (each.id)}<option value={each.id} disabled={each.id === a}
+            >{each.label}</option
+          >{/each}</select
+      ></label
+    >
+    <span class="says" aria-live="polite">{says}</span>
+  </p>
+  <svg
+    viewBox="0 0 {W} {H}"
+    role="img"
+    aria-label="How large the one may be for each size of the other"
+  >
+    <rect
+      class="ground"
+      x={pad.left}
+      y={pad.top}
+      width={W - pad.left - pad.right}
+      height={H - pad.top - pad.bottom}
+    />
+    {#if paths[0]}<path class="left" d={areaOf(map?.frontiers[0]?.points ?? [])} />{/if}
+    {#each paths as path, i (path.label)}
+      <path class="may f{i}" d={path.may} />
+      <path class="sure f{i}" d={path.sure} />
+    {/each}
+    {#each x.ticks(7) as tick (tick)}
+      <path class="tick" d="M{x(tick)} {H - pad.bottom}v6" />
+      <text x={x(tick)} y={H - pad.bottom + 20} text-anchor="middle">{tick}</text>
+    {/each}
+    {#each y.ticks(6) as tick (tick)}
+      <path class="tick" d="M{pad.left} {y(tick)}h-6" />
+      <text x={pad.left - 10} y={y(tick) + 5} text-anchor="end">{tick}</text>
+    {/each}
+    <text class="name" x={W - pad.right} y={H - 8} text-anchor="end">{map?.a.label ?? ''}, mm</text>
+    <text class="name" x={pad.left + 8} y={pad.top + 18}>{map?.b.label ?? ''}, mm, at most</text>
+    {#if map?.here}
+      <g class="here" transform="translate({x(map.here.a)} {y(map.here.b)})">
+        <path d="M-9 0H9M0 -9V9" /><text x="12" y="-8">this plan</text>
+      </g>
+    {/if}
+  </svg>
+  <ul>
+    {#each paths as path, i (path.label)}<li>
+        <svg width="34" height="10" aria-hidden="true"><path class="sure f{i}" d="M1 5H33" /></svg>
+        {path.label}
+      </li>{/each}
+    <li>
+      <svg width="34" height="10" aria-hidden="true"><path class="may f0" d="M1 5H33" /></svg> may, until
+      measured
+    </li>
+  </ul>
+  <p><Button onclick={onclose}>Back to the case</Button></p>
+</div>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 18px;
+    align-items: end;
+  }
+  .says {
+    flex: 1 1 260px;
+    font-size: 17px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  select {
+    height: 44px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+  }
+  .trade > svg {
+    display: block;
+    width: 100%;
+    max-width: 780px;
+    max-height: 460px;
+    margin: 8px 0;
+  }
+  .ground {
+    fill: var(--tape);
+    stroke: var(--ink);
+  }
+  .left {
+    fill: var(--part-stays);
+  }
+  .sure,
+  .may {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 3.5;
+  }
+  .may {
+    stroke-width: 1.5;
+    stroke-dasharray: 4 4;
+  }
+  .f1 {
+    stroke: var(--accent-ink);
+    stroke-dasharray: 12 4;
+  }
+  .f2 {
+    stroke: var(--watch);
+    stroke-dasharray: 6 3 2 3;
+  }
+  .f3 {
+    stroke: var(--clear);
+    stroke-dasharray: 2 4;
+  }
+  .may.f1,
+  .may.f2,
+  .may.f3 {
+    opacity: 0.6;
+    stroke-dasharray: 2 5;
+  }
+  .tick {
+    stroke: var(--ink);
+  }
+  text {
+    fill: var(--ink-soft);
+    font: 14px var(--face-figure);
+  }
+  text.name {
+    fill: var(--ink);
+    font: 600 16px var(--face-head);
+  }
+  .here path {
+    stroke: var(--accent);
+    stroke-width: 4;
+  }
+  .here text {
+    fill: var(--ink);
+    font: 600 16px var(--face-head);
+  }
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 20px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+  }
+</style>

@@ -1,4 +1,4 @@
-import { byMark, type Finding, type Remedy } from '../findings/finding.ts';
+import type { Finding, Remedy } from '../findings/finding.ts';
 import { adding, gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import type { SeatId } from '../model/types.ts';
@@ -25,8 +25,14 @@ export function clashesBetween(plan: Plan, a: SeatId, b: SeatId): Finding[] {
   return among(plan, boxesOf(plan, [a, b]));
 }
 
+interface Pair {
+  a: Box;
+  b: Box;
+  apart: Separation;
+}
+
 function among(plan: Plan, boxes: readonly Box[]): Finding[] {
-  const found = new Map<string, Finding>();
+  const found = new Map<string, Pair>();
   for (let i = 0; i < boxes.length; i += 1) {
     for (let k = i + 1; k < boxes.length; k += 1) {
       const [a, b] = [boxes[i] as Box, boxes[k] as Box];
@@ -35,35 +41,42 @@ function among(plan: Plan, boxes: readonly Box[]): Finding[] {
       const worthALine =
         apart.rest.lo < 0 || (apart.rest.lo < FAR_MM && width(apart.rest) < FAR_MM);
       if (!worthALine) continue;
-      const each = finding(plan, a, b, apart);
-      const known = found.get(each.id);
-      if (!known || worse(each, known)) found.set(each.id, each);
+      const key = a.seat < b.seat ? `${a.seat} ${b.seat}` : `${b.seat} ${a.seat}`;
+      const known = found.get(key);
+      if (!known || worse(apart.rest, known.apart.rest)) found.set(key, { a, b, apart });
     }
   }
-  return [...found.values()];
+  return [...found.values()].map(({ a, b, apart }) => finding(plan, a, b, apart));
 }
 
 /** Of several boxes of two parts the one that is nearest to trouble speaks. */
-const worse = (a: Finding, b: Finding) =>
-  byMark(a, b) < 0 || (a.mark === b.mark && (a.rest?.lo ?? 0) < (b.rest?.lo ?? 0));
+function worse(a: Range, b: Range): boolean {
+  const rank = (rest: Range) => (rest.hi < 0 ? 0 : rest.lo < 0 ? 1 : 2);
+  return rank(a) < rank(b) || (rank(a) === rank(b) && a.lo < b.lo);
+}
 
 /** Pairs that are no question: one part, what sits in the board, what other sums judge. */
 export function mayMeet(a: Box, b: Box): boolean {
-  if (a.seat === b.seat) return false;
-  if ([a.what, b.what].some((what) => what === 'base' || what === 'guess')) return false;
-  const kinds = [a.kind, b.kind];
-  const has = (kind: Box['kind']) => kinds.includes(kind);
+  if (a.seat === b.seat || never(a) || never(b)) return false;
   if (a.kind === b.kind && a.kind !== 'drive' && a.kind !== 'card') return false;
-  if (has('board') && (has('cooler') || has('card') || has('memory') || has('drive'))) {
-    const furniture = a.what === 'furniture' && b.what === 'furniture';
-    const shield =
-      (a.name === 'ports' && b.kind === 'cooler') || (b.name === 'ports' && a.kind === 'cooler');
-    return shield && !furniture;
-  }
-  if (has('case')) return !(has('card') || has('drive') || has('fan'));
   if (a.what === 'bend' && b.what === 'bend') return false;
+  if (a.kind === 'board') return meetsBoard(a, b);
+  if (b.kind === 'board') return meetsBoard(b, a);
+  if (a.kind === 'case') return meetsCage(b);
+  if (b.kind === 'case') return meetsCage(a);
   return true;
 }
+
+const never = (box: Box) => box.what === 'base' || box.what === 'guess';
+
+/** What sits in the board does not clash with it; its block of ports and a cooler may. */
+function meetsBoard(board: Box, other: Box): boolean {
+  if (other.kind === 'cooler') return board.name === 'ports' && other.what !== 'furniture';
+  return other.kind !== 'card' && other.kind !== 'memory' && other.kind !== 'drive';
+}
+
+const meetsCage = (other: Box) =>
+  other.kind !== 'card' && other.kind !== 'drive' && other.kind !== 'fan';
 
 /** Beside the processor boards keep the cooler's square free: a cooler of that size may touch its edge. */
 const keptFree = (a: Box, b: Box) => {

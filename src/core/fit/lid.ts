@@ -7,7 +7,7 @@ import { range, type Range } from '../units/range.ts';
 /** Paint a coat leaves on one face, mm (10 to 25 um a coat; common practice, no source). */
 export const COAT_MM: Range = range(0.01, 0.025);
 /** What washers under the lid's screws lift it, mm (common practice, no source). */
-const WASHERS_MM = 3;
+export const WASHERS_MM = 3;
 
 /** What paint on one face takes. */
 export function paint(plan: Plan, shell: Placed, faces = 1): Term[] {

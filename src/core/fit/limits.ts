@@ -1,5 +1,8 @@
-import { numberAt, one, type Plan } from '../model/plan.ts';
+import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
 import type { How } from '../model/fact.ts';
+import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM, radiator } from '../standards/room.ts';
+import { WASHERS_MM } from './lid.ts';
+import { mountsOf } from './space/mounts.ts';
 
 /** The largest a part may be in one shell, as it stands and with a remedy. */
 export interface Limit {
@@ -21,6 +24,32 @@ const lines: readonly { key: string; label: string; datum: string }[] = [
   { key: 'boardDepth', label: 'board depth', datum: 'from the rear edge' },
 ];
 
+/** What a part takes or a remedy gives, that changes a limit. */
+const changes: readonly {
+  of: string;
+  with: string;
+  mm: (plan: Plan, shell: Placed) => number | undefined;
+}[] = [
+  { of: 'cardRoom', with: 'cage out', mm: (plan, shell) => numberAt(plan, shell, 'cageGain')?.lo },
+  {
+    of: 'cardRoom',
+    with: 'radiator at the front',
+    mm: () => -(radiator.depthMm.hi + radiator.fanMm),
+  },
+  { of: 'cardRoom', with: 'plugs at its end', mm: () => -CARD_PLUG_BEND_MM },
+  { of: 'cardHeightRoom', with: 'plugs on top', mm: () => -CARD_PLUG_BEND_MM },
+  { of: 'cardHeightRoom', with: 'plugs on top, angled', mm: () => -ANGLED_BEND_MM.hi },
+  {
+    of: 'coolerRoom',
+    with: 'drive on the bracket',
+    mm: (plan, shell) =>
+      mountsOf(plan)?.some((mount) => mount.place === 'bracket')
+        ? -(numberAt(plan, shell, 'bracketDrop')?.hi ?? 30)
+        : undefined,
+  },
+  { of: 'coolerRoom', with: 'washers under the lid', mm: () => WASHERS_MM },
+];
+
 /** Limits of the plan's case: the lower bound of each room, so that what fits the strip surely fits. */
 export function limits(plan: Plan): Limit[] {
   const shell = one(plan, 'case');
@@ -29,7 +58,22 @@ export function limits(plan: Plan): Limit[] {
     const room = numberAt(plan, shell, key);
     if (!room || room.lo <= 0) return [];
     const line: Limit = { label, datum, mm: room.lo, how: room.how };
-    const gain = key === 'cardRoom' ? numberAt(plan, shell, 'cageGain') : undefined;
-    return gain ? [line, { ...line, mm: room.lo + gain.lo, with: 'cage out' }] : [line];
+    const changed = changes
+      .filter((change) => change.of === key)
+      .flatMap((change): Limit[] => {
+        const mm = change.mm(plan, shell);
+        return mm === undefined || room.lo + mm <= 0
+          ? []
+          : [{ ...line, mm: room.lo + mm, with: change.with }];
+      });
+    return [line, ...changed];
   });
+}
+
+/** The limits as short lines to read out: what, how much at most, from where, with which change. */
+export function readOut(list: readonly Limit[]): string[] {
+  return list.map(
+    (limit) =>
+      `${limit.label}${limit.with ? ` with ${limit.with}` : ''}: ${Math.floor(limit.mm)} at most, ${limit.datum}${limit.how === 'class' ? ' (not measured)' : ''}`,
+  );
 }

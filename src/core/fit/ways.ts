@@ -43,6 +43,7 @@ export function blocks(plan: Plan): Block[] {
   const found = new Map<string, Block>();
   for (const x of bodies) {
     for (const y of bodies) {
+      if (x === y || farFrom(x, y)) continue;
       const firstSeat = carrier(x);
       const laterSeat = carrier(y);
       if (firstSeat === laterSeat) continue;
@@ -78,6 +79,13 @@ function overlap(x: Box, y: Box): 'sure' | 'may' | 'no' {
   if (separation(x, y).rest.hi < 0) return 'no';
   return over.every((each) => each === 'sure') ? 'sure' : 'may';
 }
+
+/** Beside each other seen from the lid, whatever the ranges: neither is over the other. */
+const farFrom = (x: Box, y: Box) =>
+  y.x[0].lo > x.x[1].hi + TILT_MM ||
+  x.x[0].lo > y.x[1].hi ||
+  y.y[0].lo > x.y[1].hi ||
+  x.y[0].lo > y.y[1].hi;
 
 interface Bounds {
   lo: number;

@@ -16,6 +16,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
+  import EdgeDistances from './EdgeDistances.svelte';
   import HoleMatch from './HoleMatch.svelte';
   import { measuredPlaces, readPlaces, writePlaces, type Place } from './places.ts';
 
@@ -248,6 +249,7 @@
           .join('; ') || 'none beyond 40 mm'}.
       </p>
     {/if}
+    <EdgeDistances onplaces={(places) => store(places)} />
     <p class="row">
       {#if candidate}<Button next onclick={() => writeDown(candidate)}>Write it on the board</Button
         >{/if}

@@ -20,6 +20,7 @@ export const fitViews: readonly FitView[] = [
   { id: 'measure', label: 'Measure', needs: 'case', load: () => import('./MeasureWalk.svelte') },
   { id: 'holes', label: 'Whose board?', needs: 'board', load: () => import('./BoardHoles.svelte') },
   { id: 'rear', label: 'Rear', needs: 'board', load: () => import('./RearOpening.svelte') },
+  { id: 'limits', label: 'Limits', needs: 'case', load: () => import('./Limits.svelte') },
   { id: 'screws', label: 'Screws', needs: 'case', load: () => import('./Screws.svelte') },
   { id: 'trade', label: 'Trade-offs', needs: 'case', load: () => import('./TradeOffs.svelte') },
 ];

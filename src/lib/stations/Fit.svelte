@@ -1,9 +1,7 @@
 <script lang="ts">
   import type { Component } from 'svelte';
-  import { limits } from '$core/fit/limits.ts';
   import { litreClass, litresOf } from '$core/fit/litres.ts';
   import { one } from '$core/model/plan.ts';
-  import { saveBytes } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import CaseView from '$lib/fit/CaseView.svelte';
   import { fitViews, type FitView, type FitViewProps } from '$lib/fit/views.ts';
@@ -17,7 +15,6 @@
   const chosen = new Chosen(view, 'fit');
   const plan = $derived(view.plan);
   const shell = $derived(plan && one(plan, 'case'));
-  const strip = $derived(plan ? limits(plan) : []);
   let open = $state<FitView | undefined>();
   let Other = $state.raw<Component<FitViewProps> | undefined>();
 
@@ -29,12 +26,6 @@
     open = open?.id === next.id ? undefined : next;
     Other = undefined;
     if (open) Other = (await next.load()).default;
-  }
-
-  async function printStrip(): Promise<void> {
-    const { limitStripPdf } = await import('$lib/print/limitStrip.ts');
-    const name = shell?.part.name ?? 'case';
-    saveBytes('limit-strip.pdf', await limitStripPdf(name, strip), 'application/pdf');
   }
 
   const subtitle = $derived.by(() => {
@@ -54,9 +45,6 @@
         >{each.label}</Button
       >
     {/each}
-    {#if strip.length > 0 && shell}
-      <Button onclick={() => void printStrip()}>Limit strip</Button>
-    {/if}
   {/snippet}
   {#if open && plan}
     {#if Other}<Other {plan} {view} onclose={() => (open = undefined)} />{/if}

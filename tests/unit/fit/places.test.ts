@@ -39,6 +39,8 @@ describe('fit/limits, what one shell takes at most', () => {
     expect(card.map((limit) => [limit.mm, limit.with])).to.deep.equal([
       [240, undefined],
       [290, 'cage out'],
+      [185, 'radiator at the front'],
+      [205, 'plugs at its end'],
     ]);
     expect(list.find((limit) => limit.label === 'cooler height')?.mm).to.equal(56);
   });

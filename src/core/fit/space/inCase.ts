@@ -119,6 +119,7 @@ const usualPlace = (plan: Plan, at: Places) =>
 /** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
 export function fanBoxes(plan: Plan, at: Places): Box[] {
   const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
+  let unnamed = 0;
   return all(plan, 'fan').flatMap((fan) => {
     const size = measure(plan, fan, 'size', 'fan');
     const half = measure(plan, fan, 'size', 'half the fan', 1, 0.5);
@@ -140,7 +141,10 @@ export function fanBoxes(plan: Plan, at: Places): Box[] {
     }
     const front = at.cageEndX;
     if (!front || plan.taken.has(`fan-outside:${fan.seat}`)) return [];
-    return box(fan, 'body', name, {
+    /* Of fans without a named place the first stands before the card; where more hang is a guess. */
+    const what = mount < 0 && unnamed > 0 ? 'guess' : 'body';
+    if (mount < 0) unnamed += 1;
+    return box(fan, what, name, {
       x: [beyond(front, flipped(thick)), front],
       y: [
         beyond(at.slotY, usual('slot to the fan', range(60, 90), -1)),

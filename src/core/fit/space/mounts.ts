@@ -26,6 +26,14 @@ const takes = (mount: Mount, form: string) =>
  * comes last, since it lowers the cooler's limit; mounts in a cage that is out are gone.
  */
 export function drivePlaces(plan: Plan): Map<string, Mount> {
+  let places = known.get(plan);
+  if (!places) known.set(plan, (places = hang(plan)));
+  return places;
+}
+
+const known = new WeakMap<Plan, Map<string, Mount>>();
+
+function hang(plan: Plan): Map<string, Mount> {
   const cageOut = plan.taken.has('cage-out');
   const free = (mountsOf(plan) ?? []).filter((mount) => !(cageOut && mount.place === 'cage'));
   const held = new Map<string, Mount>();

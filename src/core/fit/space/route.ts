@@ -44,12 +44,17 @@ export function route(
   const goal = ys.indexOf(to.y) * cols + xs.indexOf(to.x);
   if (start < 0 || goal < 0) return undefined;
   dist[start] = 0;
+  const edge = [start];
   for (;;) {
-    let at = -1;
-    for (let i = 0; i < dist.length; i += 1)
-      if (!done[i] && dist[i]! < Infinity && (at < 0 || dist[i]! < dist[at]!)) at = i;
-    if (at < 0) return undefined;
+    let nearest = 0;
+    for (let i = 1; i < edge.length; i += 1)
+      if (dist[edge[i]!]! < dist[edge[nearest]!]!) nearest = i;
+    const at = edge[nearest];
+    if (at === undefined) return undefined;
     if (at === goal) break;
+    edge[nearest] = edge[edge.length - 1]!;
+    edge.pop();
+    if (done[at]) continue;
     done[at] = 1;
     const [i, j] = [at % cols, Math.floor(at / cols)];
     for (const [di, dj] of [
@@ -67,6 +72,7 @@ export function route(
       if (mm < dist[next]! - 1e-9) {
         dist[next] = mm;
         came[next] = at;
+        edge.push(next);
       }
     }
   }

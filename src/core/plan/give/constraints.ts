@@ -10,6 +10,7 @@ import { stack } from '../../fit/stack.ts';
 import { supplyBay } from '../../fit/supplyBay.ts';
 import { foundTogether } from '../foundTogether.ts';
 import { inked } from '../inked.ts';
+import { promised } from '../promised.ts';
 import { all, type Plan } from '../../model/plan.ts';
 import { plugChecks } from '../../plugs/index.ts';
 import { linkChecks } from '../../links/index.ts';
@@ -20,6 +21,8 @@ export interface Family {
   name: string;
   variables: string[];
   run: (plan: Plan) => Finding[];
+  /** A Stop the plan has as it stands is left alone: it is not what this search mends. */
+  tolerant?: boolean;
 }
 
 const every =
@@ -62,6 +65,12 @@ export function familiesOf(plan: Plan): Family[] {
       variables: ['supply', ...cards],
       run: every([...wattChecks, ...plugChecks]),
     },
+    ...plan.seats.map(({ seat }): Family => ({
+      name: `${seat}, promised or not`,
+      variables: [seat],
+      run: (at) => promised(at).filter((finding) => finding.seats.includes(seat)),
+      tolerant: true,
+    })),
     ...cards.flatMap((seat): Family[] => [
       {
         name: `${seat} against what is in front`,

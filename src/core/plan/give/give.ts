@@ -82,7 +82,9 @@ export function* giving(
   const nodeLimit = options.nodeLimit ?? 2_000_000;
   const before = stops(runChecks(model.plan));
   const judged = new Set(
-    model.families.flatMap(({ family }) => family.run(model.plan).map((finding) => finding.id)),
+    model.families.flatMap(({ family }) =>
+      family.tolerant ? [] : family.run(model.plan).map((finding) => finding.id),
+    ),
   );
   /* A stop nothing here has a say in may stay as it was; every other one refuses the plan. */
   const accept = (picks: readonly number[]) =>
@@ -166,7 +168,7 @@ function table(
   const base = new Set(
     family
       .run(model.plan)
-      .filter((each) => each.mark === 'mend')
+      .filter((each) => each.mark === 'mend' || (family.tolerant && each.mark === 'stop'))
       .map((each) => each.id),
   );
   for (let i = 0; i < size; i += 1) {
@@ -183,12 +185,13 @@ function table(
   return levels;
 }
 
-/** 0 with a Stop or a new Mend, 1 while an open range straddles, else 2. */
-function levelOf(found: readonly Finding[], mends: ReadonlySet<string>, plan: Plan): number {
+/** 0 with a Stop or a Mend that was not there before, 1 while an open range straddles, else 2. */
+function levelOf(found: readonly Finding[], before: ReadonlySet<string>, plan: Plan): number {
   let level = 2;
   for (const finding of found) {
+    if (before.has(finding.id)) continue;
     if (finding.mark === 'stop') return 0;
-    if (finding.mark === 'mend' && !mends.has(finding.id)) {
+    if (finding.mark === 'mend') {
       if (!finding.remedies.some((remedy) => plan.taken.has(remedy.id))) return 0;
     }
     if (

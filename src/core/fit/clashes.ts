@@ -52,7 +52,8 @@ function among(plan: Plan, boxes: readonly Box[]): Finding[] {
 /** Of several boxes of two parts the one that is nearest to trouble speaks. */
 function worse(a: Range, b: Range): boolean {
   const rank = (rest: Range) => (rest.hi < 0 ? 0 : rest.lo < 0 ? 1 : 2);
-  return rank(a) < rank(b) || (rank(a) === rank(b) && a.lo < b.lo);
+  if (rank(a) !== rank(b)) return rank(a) < rank(b);
+  return rank(a) === 0 ? a.hi < b.hi : a.lo < b.lo;
 }
 
 /** Pairs that are no question: one part, what sits in the board, what other sums judge. */

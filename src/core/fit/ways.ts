@@ -1,4 +1,4 @@
-import { gap } from '../findings/gap.ts';
+import { gap, restOf } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import type { Plan } from '../model/plan.ts';
@@ -7,6 +7,7 @@ import type { SeatId } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { separation, type Box } from './space/box.ts';
+import { way, type Coord } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';
 
 /** `later` stands in the way `first` goes in by: surely, or on what is known so far. */
@@ -69,8 +70,8 @@ const carrier = (box: Box): SeatId =>
 function overlap(x: Box, y: Box): 'sure' | 'may' | 'no' {
   const tilt = x.kind === 'board' && x.what === 'body' ? TILT_MM : 0;
   const over = [
-    shared(x.x[0], x.x[1], y.x[0], y.x[1], tilt),
-    shared(x.y[0], x.y[1], y.y[0], y.y[1], 0),
+    shared(x.x, y.x, tilt),
+    shared(x.y, y.y, 0),
     /* y reaches nearer to the lid than x's far side. */
     below(y.w[0].lo, y.w[0].hi, x.w[1].lo, x.w[1].hi),
   ];
@@ -87,21 +88,13 @@ const farFrom = (x: Box, y: Box) =>
   y.y[0].lo > x.y[1].hi ||
   x.y[0].lo > y.y[1].hi;
 
-interface Bounds {
-  lo: number;
-  hi: number;
-}
+type Stretch = readonly [Coord, Coord];
 
-/** Do two stretches share more than a hair? */
-function shared(
-  a0: Bounds,
-  a1: Bounds,
-  b0: Bounds,
-  b1: Bounds,
-  more: number,
-): 'sure' | 'may' | 'no' {
-  const most = Math.min(a1.hi + more, b1.hi) - Math.max(a0.lo, b0.lo);
-  const least = Math.min(a1.lo + more, b1.lo) - Math.max(a0.hi, b0.hi);
+/** Do two stretches share more than a hair? What both are measured from falls out. */
+function shared(a: Stretch, b: Stretch, more: number): 'sure' | 'may' | 'no' {
+  const [onA, onB] = [restOf(way(b[0], a[1])), restOf(way(a[0], b[1]))];
+  const most = Math.min(onA.hi + more, onB.hi);
+  const least = Math.min(onA.lo + more, onB.lo);
   return most <= 1 ? 'no' : least > 1 ? 'sure' : 'may';
 }
 

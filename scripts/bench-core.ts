@@ -113,8 +113,8 @@ const registering = timed(boards.length, (i) => {
 /** What must give: whole answers with their tables, on the demo's jobs and on made-up problems. */
 const demo = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (id: string) => demo.jobs.find((job) => job.id === id) as Job;
-for (const id of ['5', '14', '21']) give(demo, jobOf(id));
-const answers = ['5', '14', '21'].map((id) => {
+for (const id of ['5', '14', '16']) give(demo, jobOf(id));
+const answers = ['5', '14', '16'].map((id) => {
   const { combinations } = give(demo, jobOf(id));
   return { id, combinations, ms: timed(5, () => give(demo, jobOf(id))) };
 });

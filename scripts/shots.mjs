@@ -23,7 +23,7 @@ const views = [
     'whose-board',
     '/job/14/fit',
     async (page) => {
-      await page.getByRole('button', { name: 'Whose board is it?' }).click();
+      await page.getByRole('button', { name: 'Holes', exact: true }).click();
       const places = [
         [163.8, 10.2],
         [6.4, 33],

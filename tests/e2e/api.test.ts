@@ -121,7 +121,7 @@ describe('fit, whose board', () => {
   it('takes holes from a caliper, names the board and writes it down', async () => {
     const shop = await openShop('/job/5/fit');
     const { page } = shop;
-    await page.getByRole('button', { name: 'Whose board is it?' }).click();
+    await page.getByRole('button', { name: 'Holes', exact: true }).click();
     await page.getByLabel('hole 1, across').focus();
     for (const [x, y] of [
       [163.83, 10.16],

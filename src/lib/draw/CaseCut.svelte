@@ -209,6 +209,7 @@
     display: block;
     max-width: 100%;
     overflow: visible;
+    user-select: none;
   }
   .shell {
     fill: var(--shell);

@@ -65,7 +65,7 @@
   <ol>
     {#each pairs as pair (key(pair))}
       <li>
-        <span class="figure">{pair[0]} to {pair[1]}</span>
+        <span class="figure">{pair[0]}–{pair[1]}</span>
         <MeasureField
           compact
           label="inside, {pair[0]} to {pair[1]}"
@@ -97,7 +97,7 @@
   summary {
     min-height: 40px;
     cursor: pointer;
-    font: 600 16px/40px var(--face-head);
+    font: 600 16px/1.3 var(--face-head);
   }
   ol {
     margin: 6px 0;
@@ -111,7 +111,7 @@
     min-height: 40px;
   }
   li .figure {
-    flex: 0 0 56px;
+    flex: 0 0 36px;
   }
   label {
     display: grid;

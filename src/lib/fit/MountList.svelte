@@ -42,13 +42,13 @@
 
 {#each lists as list (list.key)}
   <section aria-label={list.label}>
-    <h3>
+    <h2>
       {list.label}
       <small
         >{listAt(plan, shell, list.key) ? `${items(list.key).length} listed` : 'not listed'} · tap each
         place once for every mount there</small
       >
-    </h3>
+    </h2>
     <div class="grid">
       {#each list.places as place (place)}
         <span class="place">
@@ -59,13 +59,13 @@
             <span class="size">
               <button
                 class:some={n > 0}
-                aria-label="{item}: one more"
+                aria-label="{size}{n > 0 ? ` × ${n}` : ''}, {place}: one more"
                 onclick={() => set(list.key, list.label, [...items(list.key), item])}
                 >{size}{n > 0 ? ` × ${n}` : ''}</button
               >
               {#if n > 0}<button
                   class="less"
-                  aria-label="{item}: one less"
+                  aria-label="−, {place} {size}: one less"
                   onclick={() => less(list.key, list.label, item)}>−</button
                 >{/if}
             </span>
@@ -80,7 +80,7 @@
   section {
     margin-top: 8px;
   }
-  h3 {
+  h2 {
     font: 600 17px var(--face-head);
   }
   small {

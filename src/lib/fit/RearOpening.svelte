@@ -103,7 +103,7 @@
   <div class="lists">
     {#each [{ key: 'ports' as const, label: 'Ports of the board', placed: board, have: ports, hint: 'HDMI 20-38 2-12' }, { key: 'openings' as const, label: 'Cut-outs of the shell', placed: shell, have: openings, hint: 'window 4-160 0-42' }] as list (list.key)}
       <section>
-        <h3>{list.label}</h3>
+        <h2>{list.label}</h2>
         <ul>
           {#each list.have as area, i (writeArea(area) + i)}
             <li>
@@ -136,7 +136,7 @@
     {/each}
     {#if cutLines.length > 0}
       <section>
-        <h3>To cut</h3>
+        <h2>To cut</h2>
         <ol>
           {#each cutLines as line (line)}<li class="figure">{line}</li>{/each}
         </ol>
@@ -203,7 +203,7 @@
   section {
     flex: 1 1 230px;
   }
-  h3 {
+  h2 {
     font: 600 17px var(--face-head);
   }
   ul,

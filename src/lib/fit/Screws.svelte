@@ -121,7 +121,7 @@
             height={lift * PX}
           />{/if}
         <text x="176" y={20 + (plate + depth) * PX}>{depth} deep</text>
-        <text x="14" y={14}>plate {plate}</text>
+        <text x="192" y="12">plate {plate}</text>
       </svg>
       <p aria-live="polite">{screw.say}</p>
     {/if}
@@ -214,5 +214,11 @@
   }
   .n {
     text-align: right;
+  }
+  td:first-child {
+    white-space: nowrap;
+  }
+  section > :global(button) {
+    align-self: flex-start;
   }
 </style>

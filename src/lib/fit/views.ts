@@ -18,7 +18,7 @@ export interface FitView {
 
 export const fitViews: readonly FitView[] = [
   { id: 'measure', label: 'Measure', needs: 'case', load: () => import('./MeasureWalk.svelte') },
-  { id: 'holes', label: 'Whose board?', needs: 'board', load: () => import('./BoardHoles.svelte') },
+  { id: 'holes', label: 'Holes', needs: 'board', load: () => import('./BoardHoles.svelte') },
   { id: 'rear', label: 'Rear', needs: 'board', load: () => import('./RearOpening.svelte') },
   { id: 'limits', label: 'Limits', needs: 'case', load: () => import('./Limits.svelte') },
   { id: 'screws', label: 'Screws', needs: 'case', load: () => import('./Screws.svelte') },

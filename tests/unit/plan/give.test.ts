@@ -192,7 +192,7 @@ describe('plan/give, what must give', () => {
     const sure = give(shop, job).ways.find((way) => way.sure);
     expect(sure?.cost).to.be.closeTo(cheapest, 1e-9);
   });
-  for (const id of ['14', '17', '21']) {
+  for (const id of ['14', '17', '16']) {
     it(`leaves no Stop of fit that it could mend in demo job ${id}, and lists ways by cost`, () => {
       const { ways } = give(demo, jobOf(demo, id));
       expect(ways.length).to.be.above(2);
@@ -216,7 +216,7 @@ describe('plan/give, what must give', () => {
     );
   });
   it('says when it could not finish', () => {
-    const search = giving(demo, jobOf(demo, '21'), { nodeLimit: 3 });
+    const search = giving(demo, jobOf(demo, '16'), { nodeLimit: 3 });
     let step = search.next();
     while (!step.done) step = search.next();
     expect(step.value.proven).to.equal(false);
@@ -252,7 +252,7 @@ describe('plan/give, places of one part', () => {
 });
 
 describe('plan/give, features that exclude each other', () => {
-  const job = jobOf(demo, '21');
+  const job = jobOf(demo, '16');
   const map = tradeOff(demo, job, planOf(demo, job), 'card', 'supply');
   it('finds that a long card and a long supply do not go together in the dice', () => {
     expect(map.excludes).to.equal(true);
@@ -282,7 +282,7 @@ describe('plan/give, features that exclude each other', () => {
 
 describe('plan/walk, what to measure next', () => {
   it('asks what decides most for its seconds first', () => {
-    for (const id of ['5', '14', '21']) {
+    for (const id of ['5', '14', '16']) {
       const list = walk(demo, runChecks(planOf(demo, jobOf(demo, id))), 'fit');
       const worth = list.map(worthOf);
       expect(worth).to.deep.equal([...worth].sort((a, b) => b - a));

@@ -1,4 +1,4 @@
-import type { Finding } from '../findings/finding.ts';
+import type { Finding, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { listAt, one, textAt, type Plan } from '../model/plan.ts';
@@ -53,8 +53,41 @@ export function coolerMount(plan: Plan): Finding[] {
                 undoable: true,
                 action: { do: 'want', what: `cooler kit ${socket?.text ?? ''}`.trim(), count: 1 },
               },
+              ...filing(plan, socket?.text, sockets?.items ?? []),
             ]
           : [],
     }),
   ];
+}
+
+/** Slots can be filed when the holes lie less than this apart, mm (common practice, no source). */
+const FILE_MM = 5;
+
+/** File the plate's holes to slots, where one of its squares is near the socket's. */
+function filing(plan: Plan, socket: string | undefined, kits: readonly string[]): Remedy[] {
+  const wanted = squareOf(socket);
+  const near = kits
+    .flatMap((kit) => squareOf(kit) ?? [])
+    .map((square) => Math.abs(square - (wanted ?? Infinity)) / 2)
+    .filter((mm) => mm > 0 && mm <= FILE_MM)
+    .sort((a, b) => a - b)[0];
+  if (near === undefined) return [];
+  return [
+    {
+      id: 'file-slots',
+      title: `File the plate's holes ${near.toFixed(1)} mm to slots`,
+      mark: 'watch',
+      minutes: 45,
+      money: { minor: 0, currency: plan.shop.settings.currency },
+      undoable: false,
+      givesUp: 'even pressure: check that the cooler sits level',
+      action: { do: 'take' },
+    },
+  ];
+}
+
+/** The side of a square hole pattern, mm; undefined for patterns that are no square. */
+function squareOf(socket: string | undefined): number | undefined {
+  const match = /^(\d+(?:\.\d+)?) square$/.exec(coolerMountOf(socket ?? '')?.name ?? '');
+  return match ? Number(match[1]) : undefined;
 }

@@ -9,6 +9,7 @@ import { coolerMount } from './coolerMount.ts';
 import { exhaust } from './air.ts';
 import { clashes } from './clashes.ts';
 import { contradictions } from './contradictions.ts';
+import { cover } from './cover.ts';
 import { driveMounts } from './driveMounts.ts';
 import { leads } from './leads.ts';
 import { noWayIn } from './ways.ts';
@@ -32,6 +33,7 @@ export const fitChecks: readonly Check[] = [
   exhaust,
   contradictions,
   rearPorts,
+  cover,
   leads,
   noWayIn,
 ];

@@ -36,6 +36,14 @@ const TILT_MM = 12;
  * it blocks it too. Parts that sit on the board travel with it.
  */
 export function blocks(plan: Plan): Block[] {
+  let list = known.get(plan);
+  if (!list) known.set(plan, (list = findBlocks(plan)));
+  return list;
+}
+
+const known = new WeakMap<Plan, Block[]>();
+
+function findBlocks(plan: Plan): Block[] {
   const space = spaceOf(plan);
   if (!space) return [];
   const bodies = space.boxes.filter(

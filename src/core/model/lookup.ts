@@ -77,14 +77,18 @@ export function numberOf(shop: Shop, part: Part, key: string): NumberTold | unde
   return told;
 }
 
-/** Numbers found before: a shop and its parts are values, so what was found stays true of them. */
-const numbers = new WeakMap<Shop, WeakMap<Part, Map<string, NumberTold | null>>>();
+/** Numbers found before: a part and its model are values, so what was found of them stays true. */
+const numbers = new WeakMap<
+  Part,
+  { model: Model | undefined; kept: Map<string, NumberTold | null> }
+>();
 
 function keptOf(shop: Shop, part: Part): Map<string, NumberTold | null> {
-  let parts = numbers.get(shop);
-  if (!parts) numbers.set(shop, (parts = new WeakMap()));
-  let kept = parts.get(part);
-  if (!kept) parts.set(part, (kept = new Map()));
+  const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
+  const before = numbers.get(part);
+  if (before && before.model === model) return before.kept;
+  const kept = new Map<string, NumberTold | null>();
+  numbers.set(part, { model, kept });
   return kept;
 }
 

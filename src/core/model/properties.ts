@@ -158,6 +158,12 @@ export const properties: Record<Kind, readonly Property[]> = {
       'what the drive bracket takes',
       'How far does the bracket with its drive hang down from the lid?',
     ),
+    list('onLid', 'on the lid', 'What with a lead is fixed to the lid?', [
+      'fan',
+      'drive',
+      'lights',
+      'radiator',
+    ]),
     list('vents', 'vents', 'Which walls have holes for air?', vents),
     mm('feet', 'feet', 'How high do its feet lift it?', 5),
     num('coats', 'coats of paint', 'count', 'How many coats of paint will it get inside?', 20, 5),

@@ -1,3 +1,4 @@
+import { seatName } from '../model/seats.ts';
 import type { Plan } from '../model/plan.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
@@ -7,14 +8,23 @@ import type { Step } from './step.ts';
 export function shellSteps(plan: Plan): Step[] {
   const steps: Step[] = [];
   for (const id of plan.taken) {
-    const [what, detail = ''] = id.split(':');
-    const cut = what === 'cut-front' || what === 'drill';
+    const [what, detail = '', place] = id.split(':');
+    const cut = ['cut-front', 'drill', 'rear-cut', 'file-slots'].includes(what ?? '');
     const title =
       {
         'cage-out': 'Take the drive cage out',
         'cut-front': 'Cut the wall in front of the card',
         drill: `Drill and set standoff ${[...detail].join(', ')}`,
         'standoffs-out': `Take standoff ${[...detail].join(', ')} out`,
+        'lid-washers': "Lay washers under the lid's screws",
+        'turn-supply': 'Turn the supply round: look where its fan blows',
+        'drive-to': `Hang ${seatName(detail)} on the ${place ?? ''} mount`,
+        'slot-far': `Put ${seatName(detail)} two slots further from the processor`,
+        'fan-outside': `Screw ${seatName(detail)} to the outside of the front`,
+        'rear-cut': 'Cut the rear openings as listed',
+        'rear-open': 'Leave the rear plate out',
+        'file-slots': "File the mounting plate's holes to slots",
+        tilt: 'Tilt it in as tried',
       }[what ?? ''] ?? `Get and fit: ${wanted(plan, id)}`;
     steps.push(
       step({
@@ -22,7 +32,16 @@ export function shellSteps(plan: Plan): Step[] {
         phase: 'shell',
         title,
         minutes:
-          { 'cage-out': 20, 'cut-front': 55, drill: 25, 'standoffs-out': 5 }[what ?? ''] ?? 15,
+          {
+            'cage-out': 20,
+            'cut-front': 55,
+            drill: 25,
+            'standoffs-out': 5,
+            'slot-far': 2,
+            'rear-cut': 60,
+            'file-slots': 45,
+            tilt: 3,
+          }[what ?? ''] ?? 15,
         tools: cut ? ['file', 'drill', 'goggles'] : ['driver'],
         cautions: cut ? [cautions.edges, cautions.chips] : [],
         undoable: !cut,

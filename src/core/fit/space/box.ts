@@ -52,22 +52,37 @@ export interface Separation {
  * least is not below nothing, surely in each other's way when even its most is.
  */
 export function separation(a: Box, b: Box): Separation {
-  let best: Separation | undefined;
-  for (const axis of axes) {
-    for (const [near, far] of [
-      [a, b],
-      [b, a],
-    ] as const) {
-      const from = near[axis][1];
-      const to = far[axis][0];
-      const rough = { lo: to.lo - from.hi, hi: to.hi - from.lo };
-      if (best && rough.hi < best.rest.lo) continue;
-      const terms = way(from, to);
-      const rest = restOf(terms);
-      if (!best || better(rest, best.rest)) best = { axis, terms, rest };
-    }
+  const first = widest(a, b);
+  let best = along(a, b, first >> 1, first & 1);
+  for (let side = 0; side < 6; side += 1) {
+    if (side === first) continue;
+    const rough = roughly(a, b, side);
+    /* The sum is never wider than the bounds: what cannot be better is not made. */
+    if (rough < best.rest.lo || (rough < 0 && rough <= best.rest.hi)) continue;
+    const other = along(a, b, side >> 1, side & 1);
+    if (better(other.rest, best.rest)) best = other;
   }
-  return best as Separation;
+  return best;
+}
+
+/** The most air on a side by the bounds alone; sides 0 to 5: x, y, w, each with a first or b first. */
+function roughly(a: Box, b: Box, side: number): number {
+  const axis = axes[side >> 1] as Axis;
+  return side & 1 ? a[axis][0].hi - b[axis][1].lo : b[axis][0].hi - a[axis][1].lo;
+}
+
+function widest(a: Box, b: Box): number {
+  let best = 0;
+  for (let side = 1; side < 6; side += 1)
+    if (roughly(a, b, side) > roughly(a, b, best)) best = side;
+  return best;
+}
+
+function along(a: Box, b: Box, index: number, turned: number): Separation {
+  const axis = axes[index] as Axis;
+  const [near, far] = turned ? [b, a] : [a, b];
+  const terms = way(near[axis][1], far[axis][0]);
+  return { axis, terms, rest: restOf(terms) };
 }
 
 function better(a: Range, b: Range): boolean {

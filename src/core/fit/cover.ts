@@ -1,0 +1,57 @@
+import type { Finding } from '../findings/finding.ts';
+import { gap } from '../findings/gap.ts';
+import { plain } from '../findings/terms.ts';
+import { listAt, one, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
+
+/** Covers should lift without leads attached: what hangs on the lid with a lead pulls it out (common practice, no source). */
+export function cover(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  const onLid = (shell && listAt(plan, shell, 'onLid')?.items) ?? [];
+  if (!shell || onLid.length === 0) return [];
+  const moved = plan.taken.has('to-frame');
+  return [
+    gap({
+      id: 'cover',
+      station: 'fit',
+      title: 'lid lifts without leads',
+      seats: ['case'],
+      unit: '',
+      terms: [
+        plain(
+          moved ? 'moved to the frame' : 'with a plug to part',
+          range(moved ? onLid.length : 0),
+          1,
+        ),
+        plain(`on the lid: ${onLid.join(', ')}`, range(onLid.length), -1),
+      ],
+      margin: 0,
+      short: 'held by leads',
+      lack: 'watch',
+      source: practice,
+      undoMinutes: 10,
+      say: (_rest, mark) =>
+        mark === 'clear'
+          ? 'The lid lifts off by itself.'
+          : 'Whoever lifts the lid pulls leads: mount these on the frame, or leave slack and a plug.',
+      remedies: () =>
+        moved
+          ? []
+          : [
+              {
+                id: 'to-frame',
+                title: 'Mount it on the frame, printed bracket',
+                mark: 'watch',
+                minutes: 40,
+                undoable: true,
+                action: {
+                  do: 'want',
+                  what: 'printed bracket, heat-proof (PETG or better)',
+                  count: onLid.length,
+                },
+              },
+            ],
+    }),
+  ];
+}

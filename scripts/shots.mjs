@@ -13,11 +13,38 @@ const views = [
   [
     'fit',
     '/job/14/fit',
-    async (page) =>
-      page
+    async (page) => {
+      await page
         .getByRole('button', { name: /card against/ })
         .first()
-        .click(),
+        .click();
+      await page.getByText(/proven over/).waitFor();
+    },
+  ],
+  [
+    'measure',
+    '/job/5/fit',
+    async (page) => {
+      await page.getByRole('button', { name: 'Measure', exact: true }).click();
+      const later = page.getByRole('button', { name: 'Not measured' });
+      await later.waitFor();
+    },
+  ],
+  [
+    'trade-offs',
+    '/job/16/fit',
+    async (page) => {
+      await page.getByRole('button', { name: 'Trade-offs' }).click();
+      await page.getByText(/exclude each other/).waitFor();
+    },
+  ],
+  [
+    'rear',
+    '/job/17/fit',
+    async (page) => {
+      await page.getByRole('button', { name: 'Rear', exact: true }).click();
+      await page.getByText('To cut').waitFor();
+    },
   ],
   [
     'whose-board',

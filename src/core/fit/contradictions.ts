@@ -1,8 +1,9 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
-import { termOf } from '../findings/terms.ts';
+import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
 
 const words: Record<string, string> = {
   innerWidth: 'width inside',
@@ -35,6 +36,9 @@ const within: readonly [string, string][] = [
   ['boardWidth', 'outerHeight'],
 ];
 
+/** Processor over the board 2 (soldered) to 17, the board 1.2 to 1.6, standoffs 3 to 8 (common practice, no source). */
+const UNDER_MM = range(6, 26.6);
+
 /** Two measures of one case that cannot both be true: which two, and by how much. */
 export function contradictions(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
@@ -50,7 +54,10 @@ export function contradictions(plan: Plan): Finding[] {
     const room = numberAt(plan, shell, innerKey);
     const whole = numberAt(plan, shell, key);
     if (!room || !whole || room.how === 'class' || whole.how === 'class') return [];
-    if (room.lo <= whole.hi) return [];
+    /* Under the processor's top there are still socket, board and standoffs. */
+    const under =
+      innerKey === 'coolerRoom' ? [plain('socket, board, standoffs', UNDER_MM, -1)] : [];
+    if (room.lo + (under[0]?.value.lo ?? 0) <= whole.hi) return [];
     return gap({
       id: `contradiction:${innerKey}:${key}`,
       station: 'fit',
@@ -60,6 +67,7 @@ export function contradictions(plan: Plan): Finding[] {
       terms: [
         termOf(shell, key, words[key] ?? key, 1, whole),
         termOf(shell, innerKey, words[innerKey] ?? innerKey, -1, room),
+        ...under,
       ],
       margin: 0,
       source: practice,

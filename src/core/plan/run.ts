@@ -16,6 +16,8 @@ export function runChecks(plan: Plan): Finding[] {
 export function tightest(found: readonly Finding[]): Finding | undefined {
   const slack = (finding: Finding) => {
     if (!finding.rest || finding.unit === '') return finding.mark === 'clear' ? Infinity : 1000;
+    /* Clear though its figures leave it open: found together. */
+    if (finding.mark === 'clear' && finding.rest.lo < 0) return Infinity;
     const need = finding.terms.reduce(
       (sum, term) =>
         typeof term.value === 'string' || term.sign !== -1 ? sum : sum + term.value.hi,

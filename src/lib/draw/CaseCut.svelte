@@ -79,7 +79,7 @@
     {#if labelled && fits(box, box.label, 14)}
       {@const tx = x + (box.kind === 'board' ? 12 + 26 * scale : 8)}
       <text class="name" x={tx} y={y + 18}>{box.label}</text>
-      {#if box.figure && box.h * scale > 36 && fits(box, box.figure, 14)}
+      {#if box.figure && box.h * scale > (box.kind === 'board' ? 170 : 36) && fits(box, box.figure, 14)}
         <text class="figure" x={tx} y={y + 35}>{box.figure}</text>
       {:else if box.figure && box.w * scale * (box.seat === 'board' ? 0.64 : 1) > (box.label.length + box.figure.length) * 8 + 20}
         <text class="figure" x={tx + 6 + box.label.length * 7.4} y={y + 18}>{box.figure}</text>

@@ -11,6 +11,7 @@ import { clashes } from './clashes.ts';
 import { contradictions } from './contradictions.ts';
 import { cover } from './cover.ts';
 import { driveMounts } from './driveMounts.ts';
+import { hotFaces } from './hotFace.ts';
 import { leads } from './leads.ts';
 import { noWayIn } from './ways.ts';
 import { rearPorts } from './rear.ts';
@@ -33,6 +34,7 @@ export const fitChecks: readonly Check[] = [
   exhaust,
   contradictions,
   rearPorts,
+  hotFaces,
   cover,
   leads,
   noWayIn,

@@ -58,7 +58,7 @@ export function caseCut(plan: Plan): CaseCut | undefined {
   const thick = flat ? outside.h : outside.w;
   const seats = new Map(plan.seats.map((placed) => [placed.seat, placed]));
   const drawn = space.boxes
-    .filter((box) => box.kind !== 'case')
+    .filter((box) => box.kind !== 'case' && box.id !== 'board:bend')
     .flatMap((box) => {
       const placed = seats.get(box.seat);
       return placed ? [{ box, placed }] : [];

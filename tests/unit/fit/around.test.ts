@@ -4,7 +4,10 @@ import { cardHeight } from '../../../src/core/fit/cardHeight.ts';
 import { cardLength } from '../../../src/core/fit/cardLength.ts';
 import { contradictions } from '../../../src/core/fit/contradictions.ts';
 import { coolerHeight } from '../../../src/core/fit/coolerHeight.ts';
+import { coolerMount } from '../../../src/core/fit/coolerMount.ts';
+import { cover } from '../../../src/core/fit/cover.ts';
 import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
+import { hotFaces } from '../../../src/core/fit/hotFace.ts';
 import { COAT_MM } from '../../../src/core/fit/lid.ts';
 import { limits, readOut } from '../../../src/core/fit/limits.ts';
 import { litreClass, litresOf } from '../../../src/core/fit/litres.ts';
@@ -218,5 +221,60 @@ describe('fit, limits to read out', () => {
   });
   it('reads as one line each, with the datum', () => {
     expect(readOut(list)).to.include('card length: 255 at most, from the inside of the bracket');
+  });
+});
+
+describe('fit, hot faces', () => {
+  const seats = (innerHeight: number, slotsWide = 2) => ({
+    case: {
+      innerHeight,
+      cardRoom: 260,
+      cardHeightRoom: 150,
+      coolerRoom: 120,
+      supplyAt: 'outside the case',
+    },
+    board: { format: 'Mini-ITX' },
+    card1: { length: 200, height: 111, slotsWide },
+  });
+  it('wants air between a card and the end of the case', () => {
+    expect(hotFaces(planWith(seats(205)))[0]?.mark).to.equal('watch');
+    expect(hotFaces(planWith(seats(205)))[0]?.say).to.match(/they will starve/);
+    expect(hotFaces(planWith(seats(232)))[0]?.mark).to.equal('clear');
+    expect(hotFaces(planWith(seats(300)))).to.deep.equal([]);
+  });
+  it('counts a thicker card, and the next card below it', () => {
+    expect(hotFaces(planWith(seats(232, 3)))[0]?.mark).to.equal('watch');
+    const two = { ...seats(300), card2: { length: 160, height: 111, slotsWide: 1 } };
+    const [first] = hotFaces(planWith(two));
+    expect(first?.seats).to.deep.equal(['card1', 'card2']);
+    expect(first?.say).to.match(/next card/);
+  });
+});
+
+describe('fit, covers', () => {
+  it('watches what hangs on the lid with a lead, until it hangs on the frame', () => {
+    const [found] = cover(planWith({ case: { onLid: ['fan', 'lights'] } }));
+    expect(found?.mark).to.equal('watch');
+    expect(found?.remedies[0]?.id).to.equal('to-frame');
+    expect(
+      cover(planWith({ case: { onLid: ['fan'] } }, { taken: ['to-frame'] }))[0]?.mark,
+    ).to.equal('clear');
+    expect(cover(planWith({ case: {} }))).to.deep.equal([]);
+  });
+});
+
+describe('fit, the cooler on other holes', () => {
+  const mount = (socket: string, kit: string) =>
+    the(coolerMount(planWith({ board: { socket }, cooler: { sockets: [kit] } })), 'cooler-mount');
+  /* LGA115x holes lie 75 apart, LGA1700 78: 1.5 mm on each side. */
+  it('offers to file slots where the squares are near, for good', () => {
+    const file = mount('LGA1700', 'LGA1151').remedies.find((remedy) => remedy.id === 'file-slots');
+    expect(file?.title).to.equal("File the plate's holes 1.5 mm to slots");
+    expect(file?.undoable).to.equal(false);
+  });
+  it('offers none for a rectangle', () => {
+    expect(mount('AM4', 'LGA1151').remedies.map((remedy) => remedy.id)).to.deep.equal([
+      'cooler-kit',
+    ]);
   });
 });

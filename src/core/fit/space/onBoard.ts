@@ -54,6 +54,16 @@ export function boardBoxes(plan: Plan, at: Places): Box[] {
         y: span(at.boardY, [], [width]),
         w: span(surface, [], [usual('board', range(1.6))]),
       }),
+      /* Headers and side-facing ports at the front edge: their plugs reach over it. */
+      box(board, 'bend', 'plugs at the edge of the board', {
+        x: span(
+          beyond(at.boardX, depth),
+          [usual('headers', range(25))],
+          [usual('side-facing plugs', range(0, 12))],
+        ),
+        y: span(at.boardY, [], [width]),
+        w: span(surface, [usual('plugs and headers', range(15, 35))], []),
+      }),
     );
   }
   return boxes;

@@ -7,7 +7,7 @@ import {
   SLOT_PITCH_MM,
 } from '../../src/core/standards/boards.ts';
 import { coolerMounts } from '../../src/core/standards/sockets.ts';
-import { plug, plugs } from '../../src/core/standards/plugs.ts';
+import { plug, plugs } from '../../src/core/standards/plugs/index.ts';
 import { fanHoles, supplyFormats } from '../../src/core/standards/room.ts';
 import { threads } from '../../src/core/standards/threads.ts';
 import { fixture } from '../helpers/fixture.ts';
@@ -33,7 +33,8 @@ describe('plugs as data', () => {
   for (const each of plugs) {
     it(`${each.name} has a signal for each way, rows that divide, a source`, () => {
       expect(each.pins).to.have.length(each.ways);
-      expect(each.ways % each.rows).to.equal(0);
+      /* An M.2 socket has one contact more on one side. */
+      if (each.group !== 'slot') expect(each.ways % each.rows).to.equal(0);
       expect(each.source.title).to.not.equal('');
     });
   }

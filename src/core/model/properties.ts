@@ -1,6 +1,6 @@
 import { boardFormats } from '../standards/boards.ts';
 import { memoryKinds } from '../standards/memory.ts';
-import { mainPlugIds, plugs } from '../standards/plugs.ts';
+import { mainPlugIds, plugs } from '../standards/plugs/index.ts';
 import { supplyFormats } from '../standards/room.ts';
 import { socketNames } from '../standards/sockets.ts';
 import type { Kind } from './types.ts';

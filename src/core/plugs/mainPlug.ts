@@ -2,7 +2,7 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { one, textAt, type Plan } from '../model/plan.ts';
-import { plug, plugName } from '../standards/plugs.ts';
+import { plug, plugName } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 
 /** The supply's main plug against the board's header: looks prove nothing, the order must be known. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { makerMains, plug } from '$core/standards/plugs.ts';
+  import { makerMains, plug } from '$core/standards/plugs/index.ts';
 
   interface Props {
     id: string;

@@ -88,7 +88,7 @@
       {:else if answer}
         {answer.proven
           ? `cheapest first, proven over ${count(answer.combinations)} combinations`
-          : `not finished: ${count(answer.combinations)} combinations are too many to prove`}
+          : `not finished: ${count(answer.combinations)} combinations are too many to prove; nothing unseen is cheaper than ${(Math.floor(answer.bound ?? 0) / 100).toFixed(2)} ${currencySign(bench.shop.settings.currency)}`}
       {/if}
     </small>
     <span class="weigh">

@@ -2,7 +2,7 @@
   import { isList, isNumber, isText, type Fact } from '$core/model/fact.ts';
   import type { Property } from '$core/model/properties.ts';
   import type { Range } from '$core/units/range.ts';
-  import { plugName } from '$core/standards/plugs.ts';
+  import { plugName } from '$core/standards/plugs/index.ts';
   import MeasureField from '$lib/ui/MeasureField.svelte';
 
   interface Props {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { cardPlugs, drivePlugs } from '../../../src/core/plugs/countPlugs.ts';
 import { mainPlug, mainVerdict } from '../../../src/core/plugs/mainPlug.ts';
 import { processorPlug } from '../../../src/core/plugs/processorPlug.ts';
-import { mainPlugIds } from '../../../src/core/standards/plugs.ts';
+import { mainPlugIds } from '../../../src/core/standards/plugs/index.ts';
 import { planWith, the } from '../../helpers/build.ts';
 
 describe('plugs/mainPlug', () => {

@@ -1,0 +1,141 @@
+import { signal } from '../../standards/plugs/signals.ts';
+
+/**
+ * What a meter says of one pin, and how likely each signal makes it. Kinds are ordered by danger:
+ * unplugged, standby, running. A reading may be wrong by a bad contact, which repeats: two of one
+ * kind on one pin are worth one.
+ */
+export type Reading =
+  | { kind: 'colour'; pin: number; colour: string }
+  /** Does it beep to the chassis or to a pin known to be return, unplugged? */
+  | { kind: 'chassis'; pin: number; beeps: boolean }
+  | { kind: 'standby'; pin: number; volts: number }
+  | { kind: 'running'; pin: number; volts: number };
+export type ReadingKind = Reading['kind'];
+
+/** Classes of signal a supply's plug may carry; `other` is what no meter names. */
+export const classes = [
+  'COM',
+  '+3.3V',
+  '+5V',
+  '+12V',
+  '-12V',
+  '+5VSB',
+  '+12VSB',
+  'PS_ON#',
+  'PWR_OK',
+  'open',
+  'other',
+] as const;
+export type SignalClass = (typeof classes)[number];
+
+export function classOf(name: string): SignalClass {
+  return (classes as readonly string[]).includes(name) ? (name as SignalClass) : 'other';
+}
+
+/** Seconds a reading takes and what it weighs for danger (common practice, no source). */
+export const effort: Record<ReadingKind, { seconds: number; danger: number }> = {
+  colour: { seconds: 3, danger: 1 },
+  chassis: { seconds: 8, danger: 1 },
+  standby: { seconds: 10, danger: 2 },
+  running: { seconds: 10, danger: 4 },
+};
+
+export interface Meter {
+  /** Share of the reading. */
+  share: number;
+  /** Digits of the last place, V. */
+  digitsV: number;
+  /** Chance that a contact was bad and the figure means nothing. */
+  badContact: number;
+}
+
+export const handMeter: Meter = { share: 0.01, digitsV: 0.02, badContact: 0.02 };
+
+/** Chance of a wire's colour given what it carries: makers keep to the colours mostly. */
+const COLOUR_KEPT = 0.85;
+const COLOURS = 12;
+
+/** How likely one reading is when the pin carries this; densities for volts are per volt. */
+export function likelihood(
+  reading: Reading,
+  carries: SignalClass,
+  meter: Meter = handMeter,
+): number {
+  switch (reading.kind) {
+    case 'colour': {
+      const usual = carries === 'other' || carries === 'open' ? undefined : signal(carries).colour;
+      if (usual === undefined) return 1 / COLOURS;
+      return usual === reading.colour ? COLOUR_KEPT : (1 - COLOUR_KEPT) / (COLOURS - 1);
+    }
+    case 'chassis': {
+      const chance = carries === 'COM' ? 1 - meter.badContact : 0.004;
+      return reading.beeps ? chance : 1 - chance;
+    }
+    case 'standby':
+      return voltsLikelihood(reading.volts, standbyLevels(carries), meter);
+    case 'running':
+      return voltsLikelihood(reading.volts, runningLevels(carries), meter);
+  }
+}
+
+interface Level {
+  volts: number;
+  /** How far the level itself may lie off, V. */
+  spread: number;
+  weight: number;
+}
+
+const level = (volts: number, spread: number, weight = 1): Level => ({ volts, spread, weight });
+
+function standbyLevels(carries: SignalClass): Level[] {
+  if (carries === '+5VSB') return [level(5, 0.15)];
+  if (carries === '+12VSB') return [level(12, 0.35)];
+  /* Pulled up in the supply to standby or to 3.3 V. */
+  if (carries === 'PS_ON#') return [level(5, 0.3, 0.6), level(3.3, 0.3, 0.4)];
+  if (carries === 'other') return [level(0, 0.2, 0.6), level(3.3, 2.5, 0.4)];
+  return [level(0, 0.08)];
+}
+
+function runningLevels(carries: SignalClass): Level[] {
+  switch (carries) {
+    case 'COM':
+      return [level(0, 0.03)];
+    case '+3.3V':
+      return [level(3.3, 0.1)];
+    case '+5V':
+    case '+5VSB':
+      return [level(5, 0.15)];
+    case '+12V':
+    case '+12VSB':
+      return [level(12, 0.35)];
+    case '-12V':
+      return [level(-12, 0.7)];
+    case 'PWR_OK':
+      return [level(5, 0.3, 0.8), level(3.3, 0.2, 0.2)];
+    case 'PS_ON#':
+      return [level(0, 0.2)];
+    case 'open':
+      return [level(0, 0.15)];
+    case 'other':
+      return [level(0, 0.3, 0.5), level(3.3, 2.5, 0.5)];
+  }
+}
+
+/** Widest volts a meter could show of a supply's plug, for a figure that means nothing. */
+const ANYWHERE_V = 30;
+
+function voltsLikelihood(volts: number, levels: readonly Level[], meter: Meter): number {
+  const good = levels.reduce((sum, each) => {
+    const sigma = Math.hypot(each.spread, meter.share * each.volts, meter.digitsV);
+    return (
+      sum +
+      (each.weight * Math.exp(-0.5 * ((volts - each.volts) / sigma) ** 2)) /
+        (sigma * Math.sqrt(2 * Math.PI))
+    );
+  }, 0);
+  /* A bad contact shows nothing, or anything. */
+  const sigma0 = 0.05;
+  const nothing = Math.exp(-0.5 * (volts / sigma0) ** 2) / (sigma0 * Math.sqrt(2 * Math.PI));
+  return (1 - meter.badContact) * good + meter.badContact * (0.8 * nothing + 0.2 / ANYWHERE_V);
+}

@@ -1,0 +1,286 @@
+import {
+  classes,
+  effort,
+  handMeter,
+  likelihood,
+  type Meter,
+  type Reading,
+  type ReadingKind,
+  type SignalClass,
+} from './evidence.ts';
+import { hypothesesFor, type Grid, type Hypothesis } from './hypotheses.ts';
+
+/**
+ * Which pin is which, as honest chances. Given an idea of the plug, its pins are independent, so
+ * the posterior over ideas and over every pin is exact within the ideas (a mixture):
+ *
+ *   P(idea | readings) ~ prior x product over pins of (sum over signals of P(signal | idea) x L(readings | signal))
+ *
+ * The approximation is in the ideas themselves: an unknown order is taken pin by pin.
+ */
+export interface PinAnswer {
+  pin: number;
+  /** Chance of every class, in the order of `classes`. */
+  chances: number[];
+  best: SignalClass;
+  chance: number;
+  /** sure; one more reading; open. */
+  word: 'sure' | 'one more reading' | 'open';
+  /** Kinds of reading that speak for it. */
+  kinds: ReadingKind[];
+  /** Two readings that cannot both be right. */
+  contradiction?: string | undefined;
+}
+
+export interface Identified {
+  pins: PinAnswer[];
+  /** Ideas with their chances, the likeliest first. */
+  ideas: { id: string; name: string; chance: number }[];
+  /** Chance that every pin is what it is called. */
+  joint: number;
+  /** Chance that every pin has the role it is taken for: return, enable, standby, or a feed or signal that is off. */
+  rolesJoint: number;
+  /**
+   * Running volts may be taken: a load is set, enable and return are sure, and the roles of the
+   * whole plug at least 99 %. Which feed has which volts is what running is for.
+   */
+  mayRun: boolean;
+  next?: { pin: number; kind: ReadingKind; bits: number } | undefined;
+}
+
+export class ReadingError extends Error {}
+
+const SURE = 0.985;
+const ALMOST = 0.8;
+/** What the whole plug must reach before it is switched on. */
+export const RUN_CERTAINTY = 0.99;
+
+export interface IdentifyOptions {
+  meter?: Meter;
+  /** A load is set and the enable can be tied: running volts may be asked for. */
+  loadSet?: boolean;
+}
+
+/** Throws ReadingError for a reading of a pin the piece has not, or a figure no meter shows. */
+export function identify(
+  grid: Grid,
+  readings: readonly Reading[],
+  options: IdentifyOptions = {},
+): Identified {
+  const meter = options.meter ?? handMeter;
+  const ideas = hypothesesFor(grid);
+  for (const reading of readings) checkReading(grid, reading);
+  const perPin = Array.from({ length: grid.ways }, (_, i) =>
+    oneOfAKind(readings.filter((reading) => reading.pin === i + 1)),
+  );
+  const support = perPin.map((list) =>
+    classes.map((each) => list.reduce((p, reading) => p * likelihood(reading, each, meter), 1)),
+  );
+  const weights = weigh(ideas, support);
+  const pins = perPin.map((list, i) => pinAnswer(i, list, ideas, weights, support, meter));
+  const joint = jointOf(ideas, weights, support, pins, (c) => classes[c] ?? 'other');
+  const rolesJoint = jointOf(ideas, weights, support, pins, (c) => roleOf(classes[c] ?? 'other'));
+  const sureOf = (name: SignalClass) =>
+    pins.some((pin) => pin.best === name && pin.word === 'sure');
+  const mayRun =
+    options.loadSet === true && sureOf('COM') && sureOf('PS_ON#') && rolesJoint >= RUN_CERTAINTY;
+  return {
+    pins,
+    ideas: ideas
+      .map((idea, h) => ({ id: idea.id, name: idea.name, chance: weights[h] ?? 0 }))
+      .sort((a, b) => b.chance - a.chance),
+    joint,
+    rolesJoint,
+    mayRun,
+    next: nextReading(perPin, pins, meter, mayRun),
+  };
+}
+
+function checkReading(grid: Grid, reading: Reading): void {
+  if (!Number.isInteger(reading.pin) || reading.pin < 1 || reading.pin > grid.ways)
+    throw new ReadingError(`There is no pin ${reading.pin}: the plug has ${grid.ways}.`);
+  if ('volts' in reading && !(Math.abs(reading.volts) <= 60))
+    throw new ReadingError(
+      `Pin ${reading.pin}: ${reading.volts} V is not a figure of a supply's plug.`,
+    );
+}
+
+/** The last reading of each kind: a bad contact repeats, so saying it twice proves no more. */
+function oneOfAKind(list: readonly Reading[]): Reading[] {
+  return [...new Map(list.map((reading) => [reading.kind, reading])).values()];
+}
+
+/** Chances of the ideas, normalised in logs. */
+function weigh(ideas: readonly Hypothesis[], support: readonly (readonly number[])[]): number[] {
+  const logs = ideas.map((idea) =>
+    support.reduce(
+      (sum, likely, i) => sum + Math.log(mix(idea.pins[i] ?? [], likely)),
+      Math.log(idea.prior),
+    ),
+  );
+  const top = Math.max(...logs);
+  const raw = logs.map((log) => Math.exp(log - top));
+  const total = raw.reduce((sum, each) => sum + each, 0);
+  return raw.map((each) => each / total);
+}
+
+const mix = (chances: readonly number[], likely: readonly number[]) =>
+  chances.reduce((sum, chance, c) => sum + chance * (likely[c] ?? 0), 0) + 1e-300;
+
+function pinAnswer(
+  i: number,
+  list: readonly Reading[],
+  ideas: readonly Hypothesis[],
+  weights: readonly number[],
+  support: readonly (readonly number[])[],
+  meter: Meter,
+): PinAnswer {
+  const likely = support[i] ?? [];
+  const chances = classes.map(() => 0);
+  ideas.forEach((idea, h) => {
+    const row = idea.pins[i] ?? [];
+    const whole = mix(row, likely);
+    classes.forEach((_, c) => {
+      chances[c] =
+        (chances[c] ?? 0) + ((weights[h] ?? 0) * (row[c] ?? 0) * (likely[c] ?? 0)) / whole;
+    });
+  });
+  const at = chances.indexOf(Math.max(...chances));
+  const best = classes[at] as SignalClass;
+  const chance = chances[at] ?? 0;
+  const kinds = list
+    .filter((reading) => speaksFor(reading, best, meter))
+    .map((reading) => reading.kind);
+  const contradiction = contradictionOf(list, meter);
+  return {
+    pin: i + 1,
+    chances,
+    best,
+    chance,
+    word: wordFor(best, chance, kinds, contradiction),
+    kinds,
+    contradiction,
+  };
+}
+
+/** A pin is called return only by two readings of different kinds, one of them a meter's. */
+function wordFor(
+  best: SignalClass,
+  chance: number,
+  kinds: readonly ReadingKind[],
+  contradiction: string | undefined,
+): PinAnswer['word'] {
+  if (contradiction) return 'open';
+  const metered = kinds.some((kind) => kind !== 'colour');
+  const enough = best === 'COM' ? kinds.length >= 2 && metered : metered;
+  if (chance >= SURE && enough) return 'sure';
+  return chance >= ALMOST ? 'one more reading' : 'open';
+}
+
+/** Does a reading favour this class over the others taken together? */
+function speaksFor(reading: Reading, best: SignalClass, meter: Meter): boolean {
+  const own = likelihood(reading, best, meter);
+  const others = classes
+    .filter((each) => each !== best)
+    .map((each) => likelihood(reading, each, meter));
+  return own > others.reduce((sum, each) => sum + each, 0) / others.length;
+}
+
+/** Two readings each of which shuts out all that the other allows. */
+function contradictionOf(list: readonly Reading[], meter: Meter): string | undefined {
+  const meters = list.filter((reading) => reading.kind !== 'colour');
+  for (let a = 0; a < meters.length; a += 1) {
+    for (let b = a + 1; b < meters.length; b += 1) {
+      const [first, second] = [meters[a] as Reading, meters[b] as Reading];
+      const share = (reading: Reading) => {
+        const all = classes.map((each) => likelihood(reading, each, meter));
+        const most = Math.max(...all);
+        return all.map((each) => each / most);
+      };
+      const [p, q] = [share(first), share(second)];
+      if (Math.max(...p.map((each, c) => Math.min(each, q[c] ?? 0))) < 0.05)
+        return `${first.kind} and ${second.kind} cannot both be right: look at the contact, read again.`;
+    }
+  }
+  return undefined;
+}
+
+const roleOf = (carries: SignalClass) =>
+  carries === 'COM' || carries === 'PS_ON#'
+    ? carries
+    : carries === '+5VSB' || carries === '+12VSB'
+      ? 'standby'
+      : 'off';
+
+/** Chance that all pins are right at once, alike classes counted as one. */
+function jointOf(
+  ideas: readonly Hypothesis[],
+  weights: readonly number[],
+  support: readonly (readonly number[])[],
+  pins: readonly PinAnswer[],
+  alike: (c: number) => string,
+): number {
+  return ideas.reduce((sum, idea, h) => {
+    const all = pins.reduce((product, pin, i) => {
+      const row = idea.pins[i] ?? [];
+      const likely = support[i] ?? [];
+      const wanted = alike(classes.indexOf(pin.best));
+      const right = row.reduce(
+        (p, chance, c) => (alike(c) === wanted ? p + chance * (likely[c] ?? 0) : p),
+        0,
+      );
+      return (product * right) / mix(row, likely);
+    }, 1);
+    return sum + (weights[h] ?? 0) * all;
+  }, 0);
+}
+
+/** Outcomes tried for each kind, to see what it would tell. */
+const outcomes: Record<ReadingKind, (pin: number) => Reading[]> = {
+  colour: () => [],
+  chassis: (pin) => [true, false].map((beeps) => ({ kind: 'chassis', pin, beeps })),
+  standby: (pin) => [0, 3.3, 5, 12].map((volts) => ({ kind: 'standby', pin, volts })),
+  running: (pin) => [0, 3.3, 5, 12, -12].map((volts) => ({ kind: 'running', pin, volts })),
+};
+
+/**
+ * The reading that tells most for its seconds and danger: what it tells of its own pin is all it
+ * tells, for given the pin's signal the reading hangs on nothing else. Unplugged before standby
+ * before running; running only when it may be.
+ */
+function nextReading(
+  perPin: readonly (readonly Reading[])[],
+  pins: readonly PinAnswer[],
+  meter: Meter,
+  mayRun: boolean,
+): Identified['next'] {
+  let best: (NonNullable<Identified['next']> & { worth: number }) | undefined;
+  for (const pin of pins) {
+    if (pin.word === 'sure') continue;
+    const done = new Set((perPin[pin.pin - 1] ?? []).map((reading) => reading.kind));
+    for (const kind of ['chassis', 'standby', 'running'] as const) {
+      if (done.has(kind) || (kind === 'running' && !mayRun)) continue;
+      const bits = tells(pin.chances, outcomes[kind](pin.pin), meter);
+      const worth = bits / (effort[kind].seconds * effort[kind].danger);
+      if (bits > 0.001 && (!best || worth > best.worth)) best = { pin: pin.pin, kind, bits, worth };
+    }
+  }
+  return best && { pin: best.pin, kind: best.kind, bits: best.bits };
+}
+
+/** Mutual information between a pin's signal and a reading's outcome, bits. */
+function tells(chances: readonly number[], tries: readonly Reading[], meter: Meter): number {
+  const table = classes.map((each) => {
+    const row = tries.map((reading) => likelihood(reading, each, meter));
+    const total = row.reduce((sum, one) => sum + one, 0);
+    return row.map((one) => one / total);
+  });
+  const entropy = (row: readonly number[]) =>
+    row.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
+  const whole = tries.map((_, o) =>
+    chances.reduce((sum, chance, c) => sum + chance * (table[c]?.[o] ?? 0), 0),
+  );
+  return (
+    entropy(whole) - chances.reduce((sum, chance, c) => sum + chance * entropy(table[c] ?? []), 0)
+  );
+}

@@ -1,0 +1,21 @@
+export {
+  classes,
+  classOf,
+  effort,
+  handMeter,
+  likelihood,
+  type Meter,
+  type Reading,
+  type ReadingKind,
+  type SignalClass,
+} from './evidence.ts';
+export { hypothesesFor, type Grid, type Hypothesis } from './hypotheses.ts';
+export {
+  identify,
+  ReadingError,
+  RUN_CERTAINTY,
+  type Identified,
+  type IdentifyOptions,
+  type PinAnswer,
+} from './identify.ts';
+export { simulatedBench, type Bench, type HiddenPlug } from './meter.ts';

@@ -1,0 +1,78 @@
+import { range, type Range } from '../../units/range.ts';
+
+/**
+ * What a contact carries. Volts are nominal against the return; tolerances are shares: at the
+ * supply from the ATX12V and EPS12V guides, at the load from the slot, card and socket specifications.
+ * Colours are a hint, never proof.
+ */
+export type Direction =
+  'feeds' | 'return' | 'to the supply' | 'from the supply' | 'data' | 'open' | 'key';
+
+export interface Signal {
+  name: string;
+  direction: Direction;
+  /** Nominal volts while running; undefined for data and contacts without a level of their own. */
+  volts?: number;
+  /** Volts in standby, where they differ from nothing. */
+  standbyVolts?: number;
+  /** Allowed at the supply, V. */
+  atSupply?: Range;
+  colour?: string;
+}
+
+const within = (volts: number, share: number): Range =>
+  range(volts * (1 - share), volts * (1 + share));
+
+const feed = (name: string, volts: number, colour: string, share = 0.05): Signal => ({
+  name,
+  direction: 'feeds',
+  volts,
+  atSupply: within(volts, share),
+  colour,
+});
+
+const list: readonly Signal[] = [
+  { name: 'COM', direction: 'return', volts: 0, standbyVolts: 0, colour: 'black' },
+  feed('+3.3V', 3.3, 'orange'),
+  feed('+5V', 5, 'red'),
+  feed('+12V', 12, 'yellow'),
+  feed('-12V', -12, 'blue', 0.1),
+  feed('-5V', -5, 'white', 0.1),
+  { ...feed('+5VSB', 5, 'purple'), standbyVolts: 5 },
+  { ...feed('+12VSB', 12, 'purple'), standbyVolts: 12 },
+  feed('+19V', 19, 'red'),
+  { name: 'VBUS', direction: 'feeds', volts: 5, atSupply: within(5, 0.05), colour: 'red' },
+  /* Low is on: pulled up in the supply, below 0.8 V starts it. */
+  { name: 'PS_ON#', direction: 'to the supply', volts: 0, standbyVolts: 5, colour: 'green' },
+  { name: 'PWR_OK', direction: 'from the supply', volts: 5, standbyVolts: 0, colour: 'grey' },
+  { name: 'open', direction: 'open' },
+  { name: 'key', direction: 'key' },
+];
+
+const known = new Map(list.map((signal) => [signal.name, signal]));
+
+/** A signal by its name; names without a level of their own are data. */
+export function signal(name: string): Signal {
+  return known.get(name) ?? { name, direction: 'data' };
+}
+
+/** Signals with a level a meter can tell, for naming pins. */
+export const measurable: readonly Signal[] = list.filter((each) => each.direction !== 'key');
+
+/** Allowed at the load, as shares of the nominal volts (PCIe CEM, M.2; from memory). */
+export const atLoad = {
+  slot12: 0.08,
+  slot33: 0.09,
+  cardPlug: { over: 0.05, under: 0.08 },
+  m2: 0.05,
+} as const;
+
+/**
+ * Amps a 4.2 mm contact carries on AWG 18 by the ways of its housing, from memory of the
+ * manufacturers' tables; thinner wire carries less by its cross-section.
+ */
+export function contactA(ways: number, awg = 18): number {
+  const full = ways <= 3 ? 9 : ways <= 6 ? 8 : ways <= 10 ? 7 : 6;
+  const share: Record<number, number> = { 16: 1.1, 18: 1, 20: 0.78, 22: 0.61, 24: 0.44 };
+  return full * (share[awg] ?? 1);
+}

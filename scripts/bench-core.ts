@@ -2,6 +2,8 @@ import { demoShop } from '../src/core/demo/demoShop.ts';
 import { whose } from '../src/core/fit/holes/index.ts';
 import { solve } from '../src/core/fit/search/solve.ts';
 import { give } from '../src/core/plan/give/give.ts';
+import { classOf, identify } from '../src/core/plugs/identify/index.ts';
+import { hiddenPlug, session } from '../tests/helpers/hidden.ts';
 import { random, simulated } from '../tests/helpers/boards.ts';
 import { madeProblem } from '../tests/helpers/problems.ts';
 import { emptyJob, emptyShop } from '../src/core/model/empty.ts';
@@ -128,6 +130,34 @@ const made = [
     solve(madeProblem(i + 1, sizes, 0.3), { least: 1, most: 6, nodeLimit: Infinity }),
   ),
 }));
+/** Which pin is which: the next reading of a 24-way plug, and 1,000 simulated plugs asked to the end. */
+const asking = timed(40, (i) => {
+  const next = random(i + 1);
+  const readings = Array.from({ length: 12 }, (_, k) => ({
+    kind: 'chassis' as const,
+    pin: k + 1,
+    beeps: next() < 0.4,
+  }));
+  return identify({ rows: 2, ways: 24 }, readings);
+});
+const pins = { sure: 0, right: 0, burnt: 0, returns: 0, share: [] as number[] };
+for (let seed = 1; seed <= 1000; seed += 1) {
+  const next = random(seed * 7919);
+  const hidden = hiddenPlug(next);
+  const { answer, metered } = session(hidden, next);
+  pins.share.push(metered / (hidden.grid.ways * 3));
+  for (const pin of answer.pins.filter((each) => each.word === 'sure')) {
+    const truth = hidden.plug.pins[pin.pin - 1] ?? '';
+    pins.sure += 1;
+    if (classOf(truth) === pin.best) pins.right += 1;
+    if (pin.best === 'COM') pins.returns += 1;
+    if (pin.best === 'COM' && truth.startsWith('+')) pins.burnt += 1;
+  }
+}
+const rightShare = pins.right / pins.sure;
+/* Rule of three: with none seen in n, at most 3 / n at 95 %. */
+const burntBound = (pins.burnt === 0 ? 3 : pins.burnt * 2) / Math.max(1, pins.returns);
+
 const plain = (n: number) => String(n).replace(/\B(?=(\d{3})+$)/g, ' ');
 
 console.log(
@@ -137,6 +167,30 @@ console.log(
       figure: `${registering.toFixed(2)} ms`,
       wanted: 'under 20 ms',
       met: registering < 20,
+    },
+    {
+      what: 'next reading of a 24-way plug, Node',
+      figure: `${asking.toFixed(1)} ms`,
+      wanted: 'under 50 ms',
+      met: asking < 50,
+    },
+    {
+      what: `1,000 simulated plugs: ${plain(pins.sure)} pins called sure, right`,
+      figure: `${(100 * rightShare).toFixed(2)} %`,
+      wanted: 'at least 98.5 %',
+      met: rightShare >= 0.985,
+    },
+    {
+      what: `power pins called return, of ${plain(pins.returns)} returns (upper bound at 95 %: ${(100 * burntBound).toFixed(3)} %)`,
+      figure: String(pins.burnt),
+      wanted: '0',
+      met: pins.burnt === 0,
+    },
+    {
+      what: 'readings taken, of reading everything, median',
+      figure: `${(100 * medianOf(pins.share)).toFixed(0)} %`,
+      wanted: 'at most 60 %',
+      met: medianOf(pins.share) <= 0.6,
     },
     ...answers.map(({ id, combinations, ms }) => {
       const most = combinations > 20_000 ? 2000 : 50;

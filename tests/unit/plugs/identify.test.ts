@@ -1,0 +1,205 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  classes,
+  classOf,
+  hypothesesFor,
+  identify,
+  likelihood,
+  ReadingError,
+  simulatedBench,
+  type Reading,
+} from '../../../src/core/plugs/identify/index.ts';
+import { plug } from '../../../src/core/standards/plugs/index.ts';
+import { random } from '../../helpers/boards.ts';
+import { hiddenPlug, session } from '../../helpers/hidden.ts';
+
+const cpu8 = { rows: 2, ways: 8 };
+const main24 = { rows: 2, ways: 24 };
+const chassis = (pin: number, beeps: boolean): Reading => ({ kind: 'chassis', pin, beeps });
+const standby = (pin: number, volts: number): Reading => ({ kind: 'standby', pin, volts });
+const colour = (pin: number, name: string): Reading => ({ kind: 'colour', pin, colour: name });
+
+const anyReading: fc.Arbitrary<Reading> = fc.oneof(
+  fc.record({
+    kind: fc.constant('chassis' as const),
+    pin: fc.integer({ min: 1, max: 8 }),
+    beeps: fc.boolean(),
+  }),
+  fc.record({
+    kind: fc.constant('standby' as const),
+    pin: fc.integer({ min: 1, max: 8 }),
+    volts: fc.double({ min: -13, max: 13, noNaN: true }),
+  }),
+  fc.record({
+    kind: fc.constant('running' as const),
+    pin: fc.integer({ min: 1, max: 8 }),
+    volts: fc.double({ min: -13, max: 13, noNaN: true }),
+  }),
+  fc.record({
+    kind: fc.constant('colour' as const),
+    pin: fc.integer({ min: 1, max: 8 }),
+    colour: fc.constantFrom('black', 'yellow', 'brown'),
+  }),
+);
+
+describe('plugs/identify', () => {
+  it('gives chances that add up to one, for pins and ideas, whatever was read', () => {
+    fc.assert(
+      fc.property(fc.array(anyReading, { maxLength: 20 }), (readings) => {
+        const answer = identify(cpu8, readings);
+        const sum = (list: readonly number[]) => list.reduce((total, each) => total + each, 0);
+        expect(sum(answer.ideas.map((idea) => idea.chance))).to.be.closeTo(1, 1e-6);
+        for (const pin of answer.pins) {
+          expect(sum(pin.chances)).to.be.closeTo(1, 1e-6);
+          for (const each of pin.chances) expect(each).to.be.within(0, 1 + 1e-9);
+        }
+        expect(answer.joint).to.be.within(0, 1 + 1e-9);
+        expect(answer.rolesJoint).to.be.at.least(answer.joint - 1e-9);
+      }),
+      { numRuns: 150 },
+    );
+  });
+  it('agrees with adding up every assignment of a two-way plug by hand', () => {
+    /* The same mixture, summed over all 121 pairs of signals instead of pin by pin. */
+    const grid = { rows: 1, ways: 2 };
+    const readings = [chassis(1, true), standby(2, 5.02), colour(1, 'black')];
+    const ideas = hypothesesFor(grid);
+    const answer = identify(grid, readings);
+    const like = (pin: number, c: number) =>
+      readings
+        .filter((reading) => reading.pin === pin)
+        .reduce((p, reading) => p * likelihood(reading, classes[c] ?? 'other'), 1);
+    const joint = classes.map(() => classes.map(() => 0));
+    let total = 0;
+    for (const idea of ideas)
+      for (let a = 0; a < classes.length; a += 1)
+        for (let b = 0; b < classes.length; b += 1) {
+          const p =
+            idea.prior *
+            (idea.pins[0]?.[a] ?? 0) *
+            (idea.pins[1]?.[b] ?? 0) *
+            like(1, a) *
+            like(2, b);
+          joint[a]![b]! += p;
+          total += p;
+        }
+    answer.pins[0]?.chances.forEach((chance, a) =>
+      expect(chance).to.be.closeTo(joint[a]!.reduce((sum, each) => sum + each, 0) / total, 1e-9),
+    );
+  });
+  it('calls no pin return by one reading, nor by its colour and nothing else', () => {
+    const black = [1, 2, 3, 4].map((pin) => colour(pin, 'black'));
+    for (const pin of identify(cpu8, black).pins) expect(pin.word).not.to.equal('sure');
+    const once = identify(cpu8, [chassis(1, true)]).pins[0];
+    expect(once?.best).to.equal('COM');
+    expect(once?.word).not.to.equal('sure');
+    const twice = identify(cpu8, [chassis(1, true), standby(1, 0)]).pins[0];
+    expect(twice?.kinds).to.have.members(['chassis', 'standby']);
+  });
+  it('does not believe a reading more for being said twice', () => {
+    const once = identify(cpu8, [standby(3, 0)]).pins[2];
+    const often = identify(cpu8, [standby(3, 0), standby(3, 0), standby(3, 0)]).pins[2];
+    expect(often?.chance).to.be.closeTo(once?.chance ?? 0, 1e-12);
+  });
+  it('names readings that cannot both be right, and calls the pin open', () => {
+    const pin = identify(main24, [chassis(9, true), standby(9, 5)]).pins[8];
+    expect(pin?.contradiction).to.match(/chassis and standby cannot both be right/);
+    expect(pin?.word).to.equal('open');
+  });
+  it('sees a mirrored plug for what it is', () => {
+    const pins = plug('main24')?.pins ?? [];
+    const readings = pins.flatMap((_, i): Reading[] => {
+      const row = Math.floor(i / 12);
+      const mirrored = pins[row * 12 + (11 - (i % 12))] ?? '';
+      return [
+        chassis(i + 1, mirrored === 'COM'),
+        standby(i + 1, mirrored === '+5VSB' ? 5 : mirrored === 'PS_ON#' ? 4.9 : 0),
+      ];
+    });
+    expect(identify(main24, readings).ideas[0]?.name).to.equal('ATX main 24-way, mirrored');
+  });
+  it('asks unplugged first, and for running volts only when it is safe', () => {
+    const first = identify(main24, []).next;
+    expect(first?.kind).to.equal('chassis');
+    expect(identify(main24, [], { loadSet: true }).mayRun).to.equal(false);
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const next = random(seed);
+      const hidden = hiddenPlug(next);
+      const bench = simulatedBench(hidden.plug, next);
+      const readings: Reading[] = [];
+      for (let i = 0; i < hidden.grid.ways * 2; i += 1) {
+        const answer = identify(hidden.grid, readings, { loadSet: false });
+        expect(answer.next?.kind, 'no load set').not.to.equal('running');
+        if (!answer.next) break;
+        readings.push(bench.read(answer.next.pin, answer.next.kind) as Reading);
+      }
+    }
+  });
+  for (const [what, run, why] of [
+    ['three rows', () => identify({ rows: 3, ways: 6 }, []), 'no housing has 3 rows'],
+    ['no ways', () => identify({ rows: 2, ways: 0 }, []), 'no power plug has 0 ways'],
+    ['200 pins', () => identify({ rows: 2, ways: 200 }, []), 'no power plug has 200 ways'],
+    ['an odd grid', () => identify({ rows: 2, ways: 7 }, []), '7 ways do not fill 2 rows'],
+    [
+      'a pin it has not',
+      () => identify(cpu8, [standby(9, 0)]),
+      'There is no pin 9: the plug has 8.',
+    ],
+    ['mains volts', () => identify(cpu8, [standby(1, 230)]), 'Pin 1: 230 V is not a figure'],
+    ['no figure', () => identify(cpu8, [standby(1, NaN)]), 'is not a figure'],
+  ] as const)
+    it(`refuses ${what}`, () => expect(run).to.throw(why));
+  it('says so with an error of its own where a reading is at fault', () => {
+    expect(() => identify(cpu8, [standby(0, 0)])).to.throw(ReadingError);
+  });
+});
+
+describe('plugs/identify, the simulated bench', () => {
+  it('blows its fuse when volts are taken with the lead in the amps socket, and stays blown', () => {
+    const bench = simulatedBench(
+      { pins: ['+12V', 'COM'], colours: ['yellow', 'black'] },
+      random(1),
+      { leadInAmps: true },
+    );
+    expect(bench.read(2, 'running')).not.to.equal('fuse blown');
+    expect(bench.read(1, 'running')).to.equal('fuse blown');
+    expect(bench.fuse()).to.equal('blown');
+    expect(bench.read(2, 'chassis')).to.equal('fuse blown');
+  });
+  it('shows a bad contact again where it was bad once', () => {
+    const meter = { share: 0, digitsV: 0, badContact: 1 };
+    const bench = simulatedBench({ pins: ['+12V'], colours: ['yellow'] }, random(2), { meter });
+    for (let i = 0; i < 3; i += 1)
+      expect(bench.read(1, 'running')).to.deep.equal({ kind: 'running', pin: 1, volts: 0 });
+  });
+});
+
+describe('plugs/identify, 1,000 simulated plugs', function () {
+  this.timeout(240_000);
+  const tally = { sure: 0, right: 0, burnt: 0, share: [] as number[] };
+  before(() => {
+    for (let seed = 1; seed <= 1000; seed += 1) {
+      const next = random(seed * 7919);
+      const hidden = hiddenPlug(next);
+      const { answer, metered } = session(hidden, next);
+      tally.share.push(metered / (hidden.grid.ways * 3));
+      for (const pin of answer.pins) {
+        if (pin.word !== 'sure') continue;
+        const truth = hidden.plug.pins[pin.pin - 1] ?? '';
+        tally.sure += 1;
+        if (classOf(truth) === pin.best) tally.right += 1;
+        else if (pin.best === 'COM' && truth.startsWith('+')) tally.burnt += 1;
+      }
+    }
+  });
+  it('is right in at least 98.5 % of the pins it calls sure', () => {
+    expect(tally.sure).to.be.above(5000);
+    expect(tally.right / tally.sure).to.be.at.least(0.985);
+  });
+  it('calls no power pin a return', () => expect(tally.burnt).to.equal(0));
+  it('takes at most 60 % of reading everything, in the middle', () => {
+    const sorted = [...tally.share].sort((a, b) => a - b);
+    expect(sorted[500]).to.be.at.most(0.6);
+  });
+});

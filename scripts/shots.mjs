@@ -66,6 +66,17 @@ const views = [
     },
   ],
   ['plugs', '/job/14/plugs'],
+  [
+    'what-plug',
+    '/job/3/plugs',
+    async (page) => {
+      await page.getByRole('button', { name: 'What is this plug?' }).click();
+      await page.getByRole('button', { name: 'Begin' }).click();
+      await page.getByRole('button', { name: 'Practice wires' }).click();
+      for (let i = 0; i < 13; i += 1)
+        await page.getByRole('button', { name: 'Practice meter' }).click();
+    },
+  ],
   ['watts', '/job/14/watts'],
   ['links', '/job/14/links'],
   ['donors', '/job/14/donors'],

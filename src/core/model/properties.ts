@@ -279,6 +279,11 @@ export const properties: Record<Kind, readonly Property[]> = {
     num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
     text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
     list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
+    list(
+      'pinReadings',
+      'readings of its plug',
+      'What did the meter say of its main plug, pin by pin?',
+    ),
     mm('leadMain', 'main lead', 'How long is its main lead?', 15),
     mm('leadProcessor', 'processor lead', 'How long is its processor lead?', 15),
     mm('leadCard', 'card lead', 'How long is its card lead?', 15),

@@ -68,7 +68,7 @@
         height="8"
       />
       {#each Array.from({ length: ways }, (_, i) => i) as i (i)}
-        {@const signal = known?.pins[i]}
+        {@const signal = known?.pins[i] === '?' ? undefined : known?.pins[i]}
         {@const x = 8 + (i % columns) * pitch + (pitch - square) / 2}
         {@const y = 8 + Math.floor(i / columns) * pitch + (pitch - square) / 2}
         <rect
@@ -89,7 +89,7 @@
       <text class="one" x="0" y={rows * pitch + 30}>1 top left</text>
     </svg>
     <p>
-      header face, latch side down{known
+      header face, latch side down{known && !known.pins.includes('?')
         ? '; colours are a hint, never proof'
         : '; order not proven'}
     </p>

@@ -16,7 +16,9 @@
   const { property, fact, usual, lengths, onfact }: Props = $props();
   const id = $props.id();
   /** Items that hold spaces themselves are parted by commas. */
-  const spaced = $derived(['mounts', 'fanMounts', 'ports', 'openings'].includes(property.key));
+  const spaced = $derived(
+    ['mounts', 'fanMounts', 'ports', 'openings', 'pinReadings'].includes(property.key),
+  );
   const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
   const name = (option: string) => (/plug/i.test(property.key) ? plugName(option) : option);
 

@@ -6,6 +6,9 @@ import {
   hypothesesFor,
   identify,
   likelihood,
+  noted,
+  readNotes,
+  writeNotes,
   ReadingError,
   simulatedBench,
   type Reading,
@@ -202,4 +205,32 @@ describe('plugs/identify, 1,000 simulated plugs', function () {
     const sorted = [...tally.share].sort((a, b) => a - b);
     expect(sorted[500]).to.be.at.most(0.6);
   });
+});
+
+describe('plugs/identify, notes kept with a part', () => {
+  const readings: Reading[] = [
+    colour(3, 'black'),
+    chassis(7, true),
+    standby(9, 5.02),
+    { kind: 'running', pin: 2, volts: -11.9 },
+  ];
+  it('come back as they were written', () => {
+    const notes = { grid: { rows: 2, ways: 10 }, readings };
+    expect(writeNotes(notes)).to.deep.equal([
+      'grid 2x5',
+      'colour 3 black',
+      'chassis 7 yes',
+      'standby 9 5.02',
+      'running 2 -11.9',
+    ]);
+    expect(readNotes(writeNotes(notes))).to.deep.equal(notes);
+    expect(readNotes([])).to.deep.equal({ grid: undefined, readings: [] });
+  });
+  it('hold the last reading of a kind on a pin', () => {
+    const notes = noted({ grid: undefined, readings }, standby(9, 0));
+    expect(notes.readings.filter((each) => each.kind === 'standby')).to.deep.equal([standby(9, 0)]);
+    expect(notes.readings).to.have.length(4);
+  });
+  for (const line of ['ohms 3 5', 'chassis 3 maybe', 'standby 3 much', 'grid 2'])
+    it(`refuse “${line}”`, () => expect(() => readNotes([line])).to.throw(ReadingError, line));
 });

@@ -1,5 +1,5 @@
 import { plugs } from '../../standards/plugs/index.ts';
-import { placeOf, type Plug } from '../../standards/plugs/plug.ts';
+import { placeOf, type Group, type Plug } from '../../standards/plugs/plug.ts';
 import { classes, classOf, type SignalClass } from './evidence.ts';
 
 /** One idea of which pin is which: a known plug as it is, mirrored or turned, or an unknown order. */
@@ -35,6 +35,9 @@ const UNKNOWN: Record<SignalClass, number> = {
 };
 const PRIOR_UNKNOWN = 0.4;
 
+/** Families whose plugs hang on a supply. */
+const ofSupplies: readonly Group[] = ['main', 'processor', 'card', 'drive', 'fan'];
+
 const kinds = {
   'as it is': [false, false],
   mirrored: [true, false],
@@ -51,7 +54,10 @@ export function hypothesesFor({ rows, ways }: Grid): Hypothesis[] {
   if (ways % rows !== 0) throw new RangeError(`${ways} ways do not fill ${rows} rows`);
   const known = plugs.filter(
     (plug) =>
-      plug.rows === rows && plug.ways === ways && !plug.pins.includes('?') && plug.group !== 'slot',
+      plug.rows === rows &&
+      plug.ways === ways &&
+      !plug.pins.includes('?') &&
+      ofSupplies.includes(plug.group),
   );
   const list = known.flatMap((plug) =>
     Object.entries(kinds).map(([how, [columns, upside]]): Hypothesis => ({

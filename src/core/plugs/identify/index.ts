@@ -18,4 +18,5 @@ export {
   type IdentifyOptions,
   type PinAnswer,
 } from './identify.ts';
+export { noted, readNotes, writeNotes, type PlugNotes } from './words.ts';
 export { simulatedBench, type Bench, type HiddenPlug } from './meter.ts';

@@ -1,0 +1,317 @@
+<script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
+  import { listAt, textAt, type Placed, type Plan } from '$core/model/plan.ts';
+  import {
+    identify,
+    noted,
+    ReadingError,
+    readNotes,
+    writeNotes,
+    type PlugNotes,
+    type Reading,
+    type ReadingKind,
+  } from '$core/plugs/identify/index.ts';
+  import { plug, views, type View } from '$core/standards/plugs/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { practiceBench } from '$lib/instruments/practice.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import PinGrid from './PinGrid.svelte';
+
+  interface Props {
+    plan: Plan;
+    supply: Placed;
+    onclose: () => void;
+  }
+  const { plan, supply, onclose }: Props = $props();
+  const kept = $derived.by((): { notes: PlugNotes; fault?: string } => {
+    try {
+      return { notes: readNotes(listAt(plan, supply, 'pinReadings')?.items ?? []) };
+    } catch (error) {
+      if (!(error instanceof ReadingError)) throw error;
+      return { notes: { grid: undefined, readings: [] }, fault: error.message };
+    }
+  });
+  const notes = $derived(kept.notes);
+  /* The housing last said of this supply, to begin with. */
+  // svelte-ignore state_referenced_locally (only where one begins)
+  const usual = plug(textAt(plan, supply, 'mainPlug')?.text ?? '');
+  let rows = $state(usual?.rows ?? 2);
+  let columns = $state(usual ? usual.ways / usual.rows : 5);
+  let view = $state<View>('plug wire side');
+  let loadSet = $state(false);
+  let chosen = $state<number | undefined>();
+  let typed = $state('');
+  let fault = $state('');
+  const meter = $derived(practiceBench(supply.part.id, notes.grid?.ways ?? 10));
+  const answer = $derived(notes.grid && identify(notes.grid, notes.readings, { loadSet }));
+  const asked = $derived(answer?.next);
+  const lit = $derived(chosen ?? asked?.pin ?? 1);
+  const kind = $derived<ReadingKind>(
+    chosen === undefined ? (asked?.kind ?? 'chassis') : (kindFor(chosen) ?? 'chassis'),
+  );
+  const colours = $derived(
+    new Map(
+      notes.readings.flatMap((each) =>
+        each.kind === 'colour' ? [[each.pin, each.colour] as const] : [],
+      ),
+    ),
+  );
+  const palette = [
+    'black',
+    'red',
+    'yellow',
+    'orange',
+    'purple',
+    'green',
+    'grey',
+    'blue',
+    'white',
+    'brown',
+  ];
+  const all = Object.keys(views) as View[];
+  const questions: Record<ReadingKind, string> = {
+    colour: 'Which colour is its wire?',
+    chassis: 'Unplugged, discharged: does it beep to the chassis?',
+    standby: 'Plugged in, off: how many volts against return?',
+    running: 'Running with its load: how many volts against return?',
+  };
+
+  /** The kind not yet read on a pin one chose oneself. */
+  function kindFor(pin: number): ReadingKind | undefined {
+    const done = new Set(
+      notes.readings.filter((each) => each.pin === pin).map((each) => each.kind),
+    );
+    return (
+      ['chassis', 'standby', ...(answer?.mayRun ? (['running'] as const) : [])] as const
+    ).find((each) => !done.has(each));
+  }
+
+  function store(next: PlugNotes, label: string): void {
+    const items = writeNotes(next);
+    bench.edit(
+      label,
+      setFact(
+        supply.part.id,
+        'pinReadings',
+        items.length > 0 ? { items, how: 'measured', at: bench.now } : undefined,
+        supply.part.modelId !== undefined,
+      ),
+    );
+  }
+
+  function add(reading: Reading): void {
+    try {
+      if (notes.grid) identify(notes.grid, [reading], {});
+      store(noted(notes, reading), `${reading.kind} of pin ${reading.pin}`);
+      typed = '';
+      fault = '';
+      chosen = undefined;
+    } catch (error) {
+      if (!(error instanceof ReadingError)) throw error;
+      fault = `${error.message} Kept as typed.`;
+    }
+  }
+
+  function begin(): void {
+    try {
+      const grid = { rows, ways: rows * columns };
+      identify(grid, []);
+      store({ grid, readings: [] }, 'housing of the plug');
+      fault = '';
+    } catch (error) {
+      fault = `${(error as Error).message}.`;
+    }
+  }
+
+  function volts(): void {
+    const value = Number(typed.replace(',', '.').replace('−', '-'));
+    if (typed.trim() === '' || !Number.isFinite(value)) {
+      fault = 'A figure in volts. Kept as typed.';
+      return;
+    }
+    if (kind === 'standby' || kind === 'running') add({ kind, pin: lit, volts: value });
+  }
+
+  /** Colours are tapped in along the row: the light moves to the next pin without one. */
+  function tap(colour: string): void {
+    const ways = notes.grid?.ways ?? 0;
+    const pin =
+      Array.from({ length: ways }, (_, i) => i + 1).find((each) => !colours.has(each)) ?? lit;
+    store(noted(notes, { kind: 'colour', pin, colour }), `colour of pin ${pin}`);
+  }
+
+  function practise(): void {
+    const reading = meter.read(lit, kind);
+    if (reading === 'fuse blown') fault = 'The fuse of the meter has blown.';
+    else add(reading);
+  }
+
+  /** The practice plug's wires, all at once. */
+  function look(): void {
+    let next = notes;
+    for (let pin = 1; pin <= (notes.grid?.ways ?? 0); pin += 1) {
+      const reading = meter.read(pin, 'colour');
+      if (reading !== 'fuse blown') next = noted(next, reading);
+    }
+    store(next, 'colours of the practice plug');
+  }
+
+  const turn = () => (view = all[(all.indexOf(view) + 1) % all.length] ?? 'header face');
+  const sure = $derived(answer?.pins.filter((pin) => pin.word === 'sure').length ?? 0);
+  const open = $derived(
+    answer?.pins.filter((pin) => pin.word === 'open').map((pin) => pin.pin) ?? [],
+  );
+  const wrong = $derived(answer?.pins.find((pin) => pin.contradiction));
+  const percent = (chance: number) => `${(chance * 100).toFixed(chance > 0.99 ? 1 : 0)} %`;
+</script>
+
+<svelte:window
+  onkeydown={(event) => {
+    if (event.key === 'v' && !(event.target instanceof HTMLInputElement)) turn();
+  }}
+/>
+
+<div class="what">
+  {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
+  {#if notes.grid && answer}
+    <p class="view"><b>{view}</b> <Button onclick={turn}>Turn it (v)</Button></p>
+    <PinGrid grid={notes.grid} {answer} {colours} {view} {lit} onpin={(pin) => (chosen = pin)} />
+    <p class="palette" role="group" aria-label="Colours along the row">
+      {#each palette as colour (colour)}<button onclick={() => tap(colour)}>{colour}</button>{/each}
+      <Button onclick={look}>Practice wires</Button>
+    </p>
+    <div class="ask" aria-live="polite">
+      {#if wrong}
+        <p><Mark mark="stop" word size={20} /> Pin {wrong.pin}: {wrong.contradiction}</p>
+      {/if}
+      {#if asked || chosen !== undefined}
+        <h2>Pin {lit}: {questions[kind]}</h2>
+        <p class="row">
+          {#if kind === 'chassis'}
+            <Button next onclick={() => add({ kind: 'chassis', pin: lit, beeps: true })}
+              >Beeps</Button
+            >
+            <Button onclick={() => add({ kind: 'chassis', pin: lit, beeps: false })}>Silent</Button>
+          {:else}
+            <label
+              >volts
+              <input
+                bind:value={typed}
+                inputmode="decimal"
+                onkeydown={(event) => event.key === 'Enter' && volts()}
+              /></label
+            >
+            <Button next onclick={volts}>Write it down</Button>
+          {/if}
+          <Button onclick={practise}>Practice meter</Button>
+        </p>
+      {:else}
+        <h2>Nothing more to read</h2>
+      {/if}
+      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <p>
+        {sure} of {notes.grid.ways} pins sure{open.length > 0 ? `; open: ${open.join(', ')}` : ''}.
+        Roles of the whole plug {percent(answer.rolesJoint)}, every pin by name {percent(
+          answer.joint,
+        )}.
+      </p>
+      <p class="soft">
+        {answer.ideas
+          .slice(0, 3)
+          .map((idea) => `${idea.name} ${percent(idea.chance)}`)
+          .join(' · ')}
+      </p>
+      <p class="row">
+        <label class="check"
+          ><input type="checkbox" bind:checked={loadSet} /> a load is set, first power through a current
+          limit</label
+        >
+        <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
+        {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
+      </p>
+      <p class="soft">
+        Never open the supply. Meter lead out of the amps socket before volts. Probe one pin at a
+        time, one hand away from bare metal.
+      </p>
+    </div>
+    <p class="row">
+      <Button onclick={() => store({ grid: undefined, readings: [] }, 'plug readings dropped')}
+        >Another housing</Button
+      >
+      <Button onclick={onclose}>Back to the sums</Button>
+    </p>
+  {:else}
+    <h2>How many ways has it?</h2>
+    <p class="row">
+      <label>rows <input type="number" min="1" max="2" bind:value={rows} /></label>
+      <label>across <input type="number" min="1" max="24" bind:value={columns} /></label>
+      <Button next onclick={begin}>Begin</Button>
+      <Button onclick={onclose}>Back to the sums</Button>
+    </p>
+    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+    <p class="soft">
+      Count on the header's face with the latch down: pin 1 is top left, the second row starts
+      beneath it. The wire side of a plug shows the same picture; its mating face is the mirror.
+    </p>
+  {/if}
+</div>
+
+<style>
+  .what {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+  .view {
+    display: flex;
+    gap: 16px;
+    align-items: center;
+  }
+  .view b {
+    font: 600 26px var(--face-head);
+    text-transform: uppercase;
+  }
+  .palette,
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 12px;
+    align-items: center;
+  }
+  .palette button {
+    min-height: 40px;
+    padding: 0 10px;
+    border: 1.5px solid var(--ink);
+    border-radius: 3px;
+    background: var(--tape);
+    color: var(--ink);
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  label.check {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+  }
+  .row input:not([type='checkbox']) {
+    width: 110px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 18px var(--face-figure);
+  }
+  .ask {
+    display: flex;
+    flex-direction: column;
+    gap: 6px;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

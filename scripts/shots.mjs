@@ -26,8 +26,7 @@ const views = [
     '/job/5/fit',
     async (page) => {
       await page.getByRole('button', { name: 'Measure', exact: true }).click();
-      const later = page.getByRole('button', { name: 'Not measured' });
-      await later.waitFor();
+      await page.locator('.ask').getByRole('button', { name: 'Not measured' }).waitFor();
     },
   ],
   [

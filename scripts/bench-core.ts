@@ -193,7 +193,7 @@ console.log(
       met: medianOf(pins.share) <= 0.6,
     },
     ...answers.map(({ id, combinations, ms }) => {
-      const most = combinations > 20_000 ? 2000 : 50;
+      const most = combinations > 100_000 ? 2000 : 50;
       return {
         what: `what must give, demo job ${id}, ${plain(combinations)} combinations, tables and reasons included, Node`,
         figure: `${ms.toFixed(0)} ms`,

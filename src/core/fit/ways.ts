@@ -1,7 +1,7 @@
 import { gap, restOf } from '../findings/gap.ts';
-import type { Finding } from '../findings/finding.ts';
-import { plain } from '../findings/terms.ts';
-import type { Plan } from '../model/plan.ts';
+import type { Finding, Remedy } from '../findings/finding.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { numberAt, one, type Plan } from '../model/plan.ts';
 import { seatName } from '../model/seats.ts';
 import type { SeatId } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
@@ -109,8 +109,55 @@ function shared(a: Stretch, b: Stretch, more: number): 'sure' | 'may' | 'no' {
 const below = (aLo: number, aHi: number, bLo: number, bHi: number): 'sure' | 'may' | 'no' =>
   aLo >= bHi ? 'no' : aHi < bLo ? 'sure' : 'may';
 
-/** Two parts that surely block each other have no straight way in: watch, until somebody tried. */
+/** No straight way in is a Watch until somebody tried: two that block each other, a board without room to shift. */
 export function noWayIn(plan: Plan): Finding[] {
+  return [...boardShift(plan), ...mutual(plan)];
+}
+
+/** A board has to come in from the front a little, or its ports do not get through the rear wall. */
+function boardShift(plan: Plan): Finding[] {
+  const shell = one(plan, 'case');
+  const board = one(plan, 'board');
+  const room = shell && numberAt(plan, shell, 'boardDepth');
+  const depth = board && numberAt(plan, board, 'depth');
+  if (!shell || !board || !room || !depth || room.how === 'class') return [];
+  const tried = plan.taken.has('tilt:board');
+  return [
+    gap({
+      id: 'way-in:board',
+      station: 'fit',
+      title: 'room to shift the board in',
+      seats: ['board', 'case'],
+      unit: 'mm',
+      terms: [
+        termOf(shell, 'boardDepth', 'room to the front', 1, room),
+        termOf(board, 'depth', 'board to the front', -1, depth),
+        plain(tried ? 'tilted in, tried' : 'for its ports to pass', range(tried ? 0 : TILT_MM), -1),
+      ],
+      margin: 0,
+      lack: 'watch',
+      source: practice,
+      undoMinutes: 25,
+      say: (_rest, mark) =>
+        mark === 'clear'
+          ? 'The board shifts in behind its ports.'
+          : 'No straight way in: the ports have to be tilted through the rear wall first. Try it bare.',
+      remedies: () => (tried ? [] : [tilt(plan, 'tilt:board')]),
+    }),
+  ];
+}
+
+const tilt = (plan: Plan, id: string): Remedy => ({
+  id,
+  title: 'Tilt it in: tried, goes',
+  mark: 'clear',
+  minutes: 3,
+  money: { minor: 0, currency: plan.shop.settings.currency },
+  undoable: true,
+  action: { do: 'take' },
+});
+
+function mutual(plan: Plan): Finding[] {
   const sure = blocks(plan).filter((block) => block.sure);
   const pairs = sure.filter((block) =>
     sure.some(
@@ -140,17 +187,7 @@ export function noWayIn(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'Tilted in: tried, goes.'
           : `Neither goes in straight once the other is there. Try it tilted before anything is screwed down.`,
-      remedies: () => [
-        {
-          id,
-          title: 'Tilt it in: tried, goes',
-          mark: 'clear',
-          minutes: 3,
-          money: { minor: 0, currency: plan.shop.settings.currency },
-          undoable: true,
-          action: { do: 'take' },
-        },
-      ],
+      remedies: () => (tried ? [] : [tilt(plan, id)]),
     });
   });
 }

@@ -64,21 +64,19 @@ describe('fit/ways, what stands in whose way', () => {
       for (const seat of after.keys()) expect(reach(seat, seat), seat).to.equal(false);
     }
   });
-  it('offers “tried, goes” where two have no straight way past each other', () => {
-    /* A card so long that it lies under the supply in front and over the board that needs it gone. */
-    const tight: Seats = {
-      case: { ...shell, supplyAt: 'in front of the board', innerDepth: 255, innerWidth: 124 },
-      board: { format: 'Mini-ITX' },
-      supply: { format: 'SFX', depth: 100 },
-    };
-    const found = noWayIn(planWith(tight));
-    for (const finding of found) {
-      expect(finding.mark).to.equal('watch');
-      const tilt = finding.remedies[0];
-      expect(tilt?.title).to.equal('Tilt it in: tried, goes');
-      const tried = noWayIn(planWith(tight, { taken: [tilt?.id ?? ''] }));
-      expect(tried.find((each) => each.id === finding.id)?.mark).to.equal('clear');
-    }
+  it('offers “tried, goes” where a board has no room to shift in behind its ports', () => {
+    const at = (boardDepth: number, taken: string[] = []) =>
+      noWayIn(planWith({ case: { boardDepth }, board: { format: 'Mini-ITX' } }, { taken }))[0];
+    expect(at(190)?.mark).to.equal('clear');
+    const tight = at(175);
+    expect(tight?.mark).to.equal('watch');
+    expect(tight?.say).to.match(/No straight way in/);
+    expect(tight?.remedies.map((remedy) => remedy.title)).to.deep.equal([
+      'Tilt it in: tried, goes',
+    ]);
+    expect(at(175, ['tilt:board'])?.mark).to.equal('clear');
+  });
+  it('asks nothing of a tray nobody measured', () => {
     expect(noWayIn(planWith(over))).to.deep.equal([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { Remedy } from '../../findings/finding.ts';
 import { otherPlaces } from '../../fit/space/mounts.ts';
-import { standingOf } from '../../model/lookup.ts';
-import { all, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { factOf, standingOf } from '../../model/lookup.ts';
+import { all, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { seatName } from '../../model/seats.ts';
 import type { Job, Part, SeatId, Shop } from '../../model/types.ts';
 import type { Money } from '../../units/money.ts';
@@ -32,8 +32,6 @@ export interface Variable {
 const MINUTES_TO_SWAP = 15;
 /** Minutes more to get a part out of a donor. */
 const MINUTES_TO_STRIP = 10;
-/** More candidates than this a seat are cut off, the nearest to the plan kept. */
-const MOST_OPTIONS = 24;
 
 const asPlanned: Option = {
   label: 'as planned',
@@ -58,8 +56,7 @@ export function variablesOf(shop: Shop, job: Job, plan: Plan): Variable[] {
 function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variable {
   const free = candidates(shop, job, placed.seat)
     .filter((part) => alike(plan, placed, part))
-    .filter(unlike())
-    .slice(0, MOST_OPTIONS);
+    .filter(unlike());
   return {
     id: placed.seat,
     options: [
@@ -92,10 +89,7 @@ function alike(plan: Plan, placed: Placed, part: Part): boolean {
   if (placed.kind !== 'memory') return true;
   const other = { ...placed, part };
   const same = (key: string) => textAt(plan, placed, key)?.text === textAt(plan, other, key)?.text;
-  const size = (one: Placed) => {
-    const fact = one.part.facts['size'];
-    return fact && 'lo' in fact ? fact.lo : undefined;
-  };
+  const size = (one: Placed) => numberAt(plan, one, 'size')?.lo;
   return same('memoryKind') && same('memoryForm') && size(placed) === size(other);
 }
 
@@ -140,7 +134,7 @@ function work(shop: Shop, plan: Plan): Variable[] {
   const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
   const turns = supplyAt === 'in front of the board' || supplyAt === 'over the board';
   return [
-    ...('cageGain' in { ...shell.part.facts, ...modelFacts(shop, shell.part) }
+    ...(factOf(shop, shell.part, 'cageGain')
       ? toggle('cage-out', 'Take the drive cage out', 20)
       : []),
     ...toggle('lid-washers', 'Washers under the lid', 10, { spoils: ['the lid stands off'] }),
@@ -170,9 +164,6 @@ function work(shop: Shop, plan: Plan): Variable[] {
     ),
   ];
 }
-
-const modelFacts = (shop: Shop, part: Part) =>
-  shop.models.find((model) => model.id === part.modelId)?.facts ?? {};
 
 /** The remedy an option must bring along to be sound, where its own sum says Mend. */
 export function withRemedy(option: Option, remedy: Remedy): Option {

@@ -1,8 +1,7 @@
 import { json } from '@sveltejs/kit';
-import { checkShop, ShopFileError } from '$core/model/read.ts';
-import type { Shop } from '$core/model/types.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { runChecks } from '$core/plan/run.ts';
+import { noJob, shopOf } from '$lib/server/jobOf.ts';
 import { readBody } from '$lib/server/body.ts';
 import type { RequestHandler } from './$types';
 
@@ -13,21 +12,11 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request, url }) => {
   const body = await readBody(request);
   if (body instanceof Response) return body;
-  let shop: Shop;
-  try {
-    shop = checkShop(body.value);
-  } catch (error) {
-    if (!(error instanceof ShopFileError)) throw error;
-    return json({ message: error.message, path: error.path ?? null }, { status: 400 });
-  }
+  const shop = shopOf(body.value);
+  if (shop instanceof Response) return shop;
   const wanted = url.searchParams.get('job');
   const jobs = shop.jobs.filter((job) => wanted === null || job.id === wanted);
-  if (wanted !== null && jobs.length === 0) {
-    return json(
-      { message: `There is no job ${wanted} in this document.`, path: 'jobs' },
-      { status: 404 },
-    );
-  }
+  if (wanted !== null && jobs.length === 0) return noJob(wanted);
   return json({
     jobs: jobs.map((job) => ({ id: job.id, findings: runChecks(planOf(shop, job)) })),
   });

@@ -10,6 +10,7 @@ export function emptyShop(name = 'My bench'): Shop {
     machines: [],
     parts: [],
     jobs: [],
+    plugs: [],
   };
 }
 

@@ -13,6 +13,8 @@ const steps: Record<number, (document: Document) => Document> = {
       ...job,
     })),
   }),
+  /* Version 2 kept no plugs of one's own. */
+  2: (document) => ({ plugs: [], ...document }),
 };
 
 function asList<T = Document>(value: unknown): T[] {

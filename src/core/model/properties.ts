@@ -56,6 +56,10 @@ const num = (
 ): Property => ({ key, label, measure, ask, seconds, most });
 
 const formats = [...boardFormats.map((format) => format.name), "maker's own"];
+const drivePlugs = ['sata', 'slimsata', 'drive4', 'small4'];
+const fanPlugs = ['fan2', 'fan3', 'fan4', 'fan5'];
+const frontPlugs = ['front10', 'frontMaker'];
+const lightPlugs = ['light12', 'light5'];
 const powerPlugs = ['card6', 'card8', 'cpu4', 'cpu8', 'sata', 'drive4'];
 
 export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
@@ -213,6 +217,9 @@ export const properties: Record<Kind, readonly Property[]> = {
     ),
     list('ports', 'ports', 'Where are its ports, from the port end and up from the board?'),
     num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
+    text('frontHeader', 'front header', 'Which front header has the board?', frontPlugs),
+    list('fanHeaders', 'fan headers', 'Which fan headers has the board?', fanPlugs),
+    list('lightHeaders', 'light headers', 'Which light headers has the board?', lightPlugs),
   ],
   processor: [
     text('socket', 'socket', 'Which socket does the processor fit?', socketNames),
@@ -266,6 +273,7 @@ export const properties: Record<Kind, readonly Property[]> = {
     mm('sink', 'heat sink', 'How high does its heat sink stand?', 10),
     num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
     num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
+    text('plug', 'power plug', 'Which power plug does the drive take?', drivePlugs),
   ],
   supply: [
     text(
@@ -284,6 +292,15 @@ export const properties: Record<Kind, readonly Property[]> = {
       'readings of its plug',
       'What did the meter say of its main plug, pin by pin?',
     ),
+    text('driveKey', 'key of its drive plug', 'Is the key of its four-way drive plug whole?', [
+      'whole',
+      'snapped',
+    ]),
+    list(
+      'socketOrder',
+      'order of its lead sockets',
+      'What does each pin of its lead socket carry, counted on the header face?',
+    ),
     mm('leadMain', 'main lead', 'How long is its main lead?', 15),
     mm('leadProcessor', 'processor lead', 'How long is its processor lead?', 15),
     mm('leadCard', 'card lead', 'How long is its card lead?', 15),
@@ -292,6 +309,7 @@ export const properties: Record<Kind, readonly Property[]> = {
     mm('size', 'size', 'How wide is the fan?', 5),
     mm('thickness', 'thickness', 'How thick is the fan?', 10),
     num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
+    text('plug', 'plug', 'Which plug has the fan?', fanPlugs),
   ],
   leads: [
     text('block', 'front block', "Single leads, the standard block, or a maker's block?", [
@@ -300,10 +318,26 @@ export const properties: Record<Kind, readonly Property[]> = {
       "maker's block",
     ]),
     mm('length', 'length', 'How long are the front leads?'),
+    text('frontPlug', 'plug of the block', 'Which plug has the front block?', frontPlugs),
   ],
   small: [
     text('what', 'what', 'What is it?'),
     num('count', 'count', 'count', 'How many are there?', 10000, 20),
+    text('plug', 'plug', 'Which plug has it?'),
+    text(
+      'belongsTo',
+      'supply it belongs to',
+      'Which supply, or model of supply, did this lead come with?',
+    ),
+    list(
+      'buzzed',
+      'wires buzzed out',
+      'Which pin at the supply end beeps with which at the other?',
+    ),
+    list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the supply?'),
+    list('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
+    list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
+    text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
   ],
 };
 

@@ -4,7 +4,7 @@ import type { Facts } from './fact.ts';
 /** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
 
 export const FORMAT = 'nutshell-swap';
-export const VERSION = 2;
+export const VERSION = 3;
 
 export const kinds = [
   'case',
@@ -187,6 +187,21 @@ export interface Settings {
   theme: 'light' | 'dark' | 'auto';
 }
 
+/** A plug somebody measured, so that the next one of its kind is known. Pins as in standards/plugs, '?' where open. */
+export interface OwnPlug {
+  id: string;
+  name: string;
+  rows: number;
+  ways: number;
+  pitchMm: number;
+  /** Signal by pin, counted row by row on the header's face. */
+  pins: string[];
+  /** Wire colour by pin; empty where nobody looked. */
+  colours?: string[] | undefined;
+  note?: string | undefined;
+  at?: string | undefined;
+}
+
 export interface Shop {
   format: typeof FORMAT;
   version: typeof VERSION;
@@ -196,4 +211,5 @@ export interface Shop {
   machines: Machine[];
   parts: Part[];
   jobs: Job[];
+  plugs: OwnPlug[];
 }

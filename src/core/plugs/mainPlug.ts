@@ -1,9 +1,11 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
+import { plugIn } from '../model/ownPlugs.ts';
 import { one, textAt, type Plan } from '../model/plan.ts';
-import { plug, plugName } from '../standards/plugs/index.ts';
+import { plug, type Plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
+import { pairFinding } from './pairs.ts';
 
 /** The supply's main plug against the board's header: looks prove nothing, the order must be known. */
 export function mainPlug(plan: Plan): Finding[] {
@@ -12,45 +14,36 @@ export function mainPlug(plan: Plan): Finding[] {
   if (!board || !supply) return [];
   const give = textAt(plan, supply, 'mainPlug');
   const take = textAt(plan, board, 'mainPlug');
-  const named = (side: ReturnType<typeof wordOf>) => ({
-    ...side,
-    value: side.value === undefined ? undefined : plugName(side.value),
+  if (!give || !take) return [notSaid(plan, give?.text, take?.text)];
+  const found = pairFinding(plan, {
+    id: 'main-plug',
+    title: 'main plug',
+    plug: { id: give.text, placed: supply, key: 'mainPlug', told: give },
+    socket: { id: take.text, placed: board, key: 'mainPlug', told: take },
+    undoMinutes: 40,
   });
+  if (found.restLabel.startsWith('adapter')) return [found];
+  const verdict = mainVerdict(plugIn(plan.shop, give.text), plugIn(plan.shop, take.text));
+  if (!verdict) return [found];
   return [
-    match({
-      id: 'main-plug',
-      station: 'plugs',
-      title: 'main plug',
-      seats: ['supply', 'board'],
-      have: named(wordOf(supply, 'mainPlug', 'supply', give)),
-      want: named(wordOf(board, 'mainPlug', 'board', take)),
-      verdict: () => mainVerdict(give?.text ?? '', take?.text ?? ''),
-      unknownSay:
-        'Which main plug this is has not been said. Count its ways and look at the colours.',
-      source: plug(take?.text ?? '')?.source ?? practice,
-      undoMinutes: 40,
-      remedies: (mark) =>
-        mark === 'mend'
-          ? [
-              {
-                id: 'main-adapter',
-                title: `Adapter ${plugName(give?.text ?? '')} to ${plugName(take?.text ?? '')}`,
-                mark: 'watch',
-                minutes: 60,
-                undoable: true,
-                action: { do: 'want', what: `adapter ${give?.text} to ${take?.text}`, count: 1 },
-              },
-            ]
-          : [],
-    }),
+    {
+      ...found,
+      mark: verdict.mark,
+      restLabel: verdict.rest,
+      say: verdict.say,
+      remedies: verdict.mark === 'mend' ? found.remedies : [],
+    },
   ];
 }
 
-/** What happens when this plug meets that header. */
-export function mainVerdict(give: string, take: string): { mark: Mark; rest: string; say: string } {
-  const isMaker = (id: string) => id.startsWith('maker');
-  if (isMaker(give) || isMaker(take)) {
-    return give === take
+/** What the family itself says, where pins alone do not decide; undefined where they do. */
+export function mainVerdict(
+  give: Plug | undefined,
+  take: Plug | undefined,
+): { mark: Mark; rest: string; say: string } | undefined {
+  const open = (each: Plug | undefined) => !each || each.pins.includes('?');
+  if (open(give) || open(take)) {
+    return give && take && give.id === take.id
       ? {
           mark: 'watch',
           rest: 'same family',
@@ -62,24 +55,41 @@ export function mainVerdict(give: string, take: string): { mark: Mark; rest: str
           say: "A maker's plug on one side: find out its order pin by pin, then an adapter. Never push it on.",
         };
   }
-  if (give === take) return { mark: 'clear', rest: 'same', say: 'The main plug meets its header.' };
-  if (give === 'main20' && take === 'main24') {
+  if (give?.id === 'main20' && take?.id === 'main24') {
     return {
       mark: 'watch',
       rest: '4 ways open',
       say: 'A 20-way plug goes on a 24-way header, but carries less.',
     };
   }
-  if (give === 'main24' && take === 'main20') {
+  const only12 = (each: Plug | undefined) => !each?.pins.includes('+5V');
+  if (only12(give) !== only12(take)) {
     return {
-      mark: 'watch',
-      rest: '4 ways over',
-      say: 'A 24-way plug overhangs a 20-way header: look that nothing stands beside it.',
+      mark: 'mend',
+      rest: 'differs',
+      say: 'One side is 12 V only: the adapter needs a converter for 5 V and 3.3 V and standby.',
     };
   }
-  return {
-    mark: 'mend',
-    rest: 'differs',
-    say: 'One side is 12 V only: the adapter needs a converter for 5 V and 3.3 V and standby.',
-  };
+  return undefined;
+}
+
+function notSaid(plan: Plan, give: string | undefined, take: string | undefined): Finding {
+  const [board, supply] = [one(plan, 'board'), one(plan, 'supply')];
+  const side = (placed: typeof board, label: string, id: string | undefined) => ({
+    ...(placed ? wordOf(placed, 'mainPlug', label, undefined) : { label }),
+    value: id === undefined ? undefined : plugIn(plan.shop, id)?.name,
+  });
+  return match({
+    id: 'main-plug',
+    station: 'plugs',
+    title: 'main plug',
+    seats: ['supply', 'board'],
+    have: side(supply, 'supply', give),
+    want: side(board, 'board', take),
+    verdict: () => ({ mark: 'watch', rest: 'not known', say: '' }),
+    unknownSay:
+      'Which main plug this is has not been said. Count its ways and look at the colours.',
+    source: plug(take ?? '')?.source ?? practice,
+    undoMinutes: 40,
+  });
 }

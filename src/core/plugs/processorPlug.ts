@@ -2,8 +2,11 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { listAt, one, textAt, type Plan } from '../model/plan.ts';
-import { plug, plugName } from '../standards/plugs/index.ts';
+import { plugNameIn } from '../model/ownPlugs.ts';
+import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
+import { adapterFor } from './adapters.ts';
+import { meet } from './meet/index.ts';
 
 /** The board's processor header against what the supply brings. A card's six-way is reversed there: a Stop. */
 export function processorPlug(plan: Plan): Finding[] {
@@ -13,6 +16,10 @@ export function processorPlug(plan: Plan): Finding[] {
   const take = textAt(plan, board, 'processorPlug');
   const gives = listAt(plan, supply, 'plugs');
   const mine = gives?.items.filter((id) => id.startsWith('cpu'));
+  const name = (id: string) => plugNameIn(plan.shop, id);
+  const adapter = gives?.items
+    .map((id) => adapterFor(plan, id, take?.text ?? ''))
+    .find((each) => each !== undefined);
   return [
     match({
       id: 'processor-plug',
@@ -21,14 +28,14 @@ export function processorPlug(plan: Plan): Finding[] {
       seats: ['supply', 'board'],
       have: {
         ...wordOf(supply, 'plugs', 'supply', undefined),
-        value: mine && (mine.map(plugName).join(', ') || 'none'),
+        value: mine && (mine.map(name).join(', ') || 'none'),
         how: gives?.how,
       },
       want: {
         ...wordOf(board, 'processorPlug', 'board', take),
-        value: take && plugName(take.text),
+        value: take && name(take.text),
       },
-      verdict: () => verdict(mine ?? [], take?.text ?? ''),
+      verdict: () => adapter ?? verdict(gives?.items ?? [], take?.text ?? ''),
       unknownSay: 'Which processor plug is wanted, or brought, has not been said.',
       source: plug(take?.text ?? '')?.source ?? practice,
       undoMinutes: 30,
@@ -42,7 +49,7 @@ export function processorPlug(plan: Plan): Finding[] {
                 minutes: 10,
                 undoable: true,
                 givesUp: 'headroom on the drive leads',
-                action: { do: 'want', what: `adapter to ${plugName(take?.text ?? '')}`, count: 1 },
+                action: { do: 'want', what: `adapter to ${name(take?.text ?? '')}`, count: 1 },
               },
             ]
           : [],
@@ -50,7 +57,11 @@ export function processorPlug(plan: Plan): Finding[] {
   ];
 }
 
-function verdict(mine: readonly string[], take: string): { mark: Mark; rest: string; say: string } {
+function verdict(
+  gives: readonly string[],
+  take: string,
+): { mark: Mark; rest: string; say: string } {
+  const mine = gives.filter((id) => id.startsWith('cpu'));
   if (take === 'none' || take === '')
     return { mark: 'clear', rest: 'none wanted', say: 'The board has no processor header.' };
   if (mine.includes(take))
@@ -72,6 +83,15 @@ function verdict(mine: readonly string[], take: string): { mark: Mark; rest: str
   return {
     mark: 'mend',
     rest: 'missing',
-    say: "The supply brings no processor plug. A card's six-way in its place is reversed: never.",
+    say: `The supply brings no processor plug.${reversed(gives, take)}`,
   };
+}
+
+/** What a card plug would do in the processor's header: the pins are the other way round. */
+function reversed(gives: readonly string[], take: string): string {
+  const [card, socket] = [plug(gives.find((id) => id.startsWith('card')) ?? 'card6'), plug(take)];
+  const meeting = card && socket && meet(card, socket);
+  return meeting?.verdict === 'burns'
+    ? ` A ${card?.name} plug goes in and burns: ${meeting.says.join(', ')}. Never.`
+    : '';
 }

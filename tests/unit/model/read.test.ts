@@ -138,7 +138,7 @@ describe('model/read', () => {
     fc.assert(
       fc.property(fc.jsonValue(), (value) => {
         try {
-          checkShop({ format: 'nutshell-swap', version: 2, ...(value as object) });
+          checkShop({ format: 'nutshell-swap', version: VERSION, ...(value as object) });
         } catch (error) {
           expect(error).to.be.instanceOf(ShopFileError);
         }

@@ -1,24 +1,26 @@
 import { expect } from 'chai';
 import { cardPlugs, drivePlugs } from '../../../src/core/plugs/countPlugs.ts';
-import { mainPlug, mainVerdict } from '../../../src/core/plugs/mainPlug.ts';
+import { mainPlug } from '../../../src/core/plugs/mainPlug.ts';
 import { processorPlug } from '../../../src/core/plugs/processorPlug.ts';
 import { mainPlugIds } from '../../../src/core/standards/plugs/index.ts';
 import { planWith, the } from '../../helpers/build.ts';
 
 describe('plugs/mainPlug', () => {
+  const main = (give: string, take: string) =>
+    the(mainPlug(planWith({ board: { mainPlug: take }, supply: { mainPlug: give } })), 'main-plug');
   it("never clears a maker's plug, in any pair", () => {
     for (const give of mainPlugIds) {
       for (const take of mainPlugIds) {
         if (give.startsWith('maker') || take.startsWith('maker')) {
-          expect(mainVerdict(give, take).mark, `${give} on ${take}`).to.not.equal('clear');
+          expect(main(give, take).mark, `${give} on ${take}`).to.not.equal('clear');
         }
       }
     }
   });
   it('clears like on like and watches 20 and 24 ways on each other', () => {
-    expect(mainVerdict('main24', 'main24').mark).to.equal('clear');
-    expect(mainVerdict('main20', 'main24').mark).to.equal('watch');
-    expect(mainVerdict('main24', 'main20').mark).to.equal('watch');
+    expect(main('main24', 'main24').mark).to.equal('clear');
+    expect(main('main20', 'main24').mark).to.equal('watch');
+    expect(main('main24', 'main20').mark).to.equal('watch');
   });
   it('mends 12 V only against the full set, and wants an adapter', () => {
     const finding = the(
@@ -52,7 +54,7 @@ describe('plugs/processorPlug', () => {
   it('never offers a card plug in its place', () => {
     const finding = at('cpu8', ['card6', 'card8']);
     expect(finding.mark).to.equal('mend');
-    expect(finding.say).to.contain('never');
+    expect(finding.say).to.contain('burns').and.contain('+12V on return').and.contain('Never');
     expect(JSON.stringify(finding.remedies)).to.not.contain('card');
   });
 });

@@ -3,6 +3,7 @@ import { makerPlugs } from './makers.ts';
 import type { Plug } from './plug.ts';
 import { powerPlugs } from './power.ts';
 import { slotPlugs } from './slots.ts';
+import { levels } from './signals.ts';
 import { barrels, smallPlugs } from './small.ts';
 
 export { placeOf, seen, views, type Group, type Numbering, type Plug, type View } from './plug.ts';
@@ -16,6 +17,14 @@ export const plugs: readonly Plug[] = [
   ...slotPlugs,
   ...makerPlugs,
 ];
+
+/** Names a pin may bear: every signal of the shelf, and '?' for a pin nobody knows. */
+const signalNames = new Set([
+  ...levels.map((each) => each.name),
+  ...plugs.flatMap((each) => each.pins),
+]);
+export const knownSignal = (name: string | undefined): boolean =>
+  name !== undefined && signalNames.has(name);
 
 const byId = new Map(plugs.map((each) => [each.id, each]));
 

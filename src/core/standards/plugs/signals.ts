@@ -31,7 +31,8 @@ const feed = (name: string, volts: number, colour: string, share = 0.05): Signal
   colour,
 });
 
-const list: readonly Signal[] = [
+/** Every signal with a level or a part of its own. */
+export const levels: readonly Signal[] = [
   { name: 'COM', direction: 'return', volts: 0, standbyVolts: 0, colour: 'black' },
   feed('+3.3V', 3.3, 'orange'),
   feed('+5V', 5, 'red'),
@@ -44,12 +45,19 @@ const list: readonly Signal[] = [
   { name: 'VBUS', direction: 'feeds', volts: 5, atSupply: within(5, 0.05), colour: 'red' },
   /* Low is on: pulled up in the supply, below 0.8 V starts it. */
   { name: 'PS_ON#', direction: 'to the supply', volts: 0, standbyVolts: 5, colour: 'green' },
+  /* High is on: some makers' supplies; the adapter needs a stage that turns it round. */
+  { name: 'PS_ON', direction: 'to the supply', volts: 5, standbyVolts: 0, colour: 'green' },
   { name: 'PWR_OK', direction: 'from the supply', volts: 5, standbyVolts: 0, colour: 'grey' },
+  /* Tied to return on the piece it belongs to: the board asks whether it is there. */
+  { name: 'PRESENT#', direction: 'to the supply', volts: 0, standbyVolts: 3.3 },
+  { name: 'FAN_ID', direction: 'data' },
+  { name: 'LED_A', direction: 'data' },
+  { name: 'LED_B', direction: 'data' },
   { name: 'open', direction: 'open' },
   { name: 'key', direction: 'key' },
 ];
 
-const known = new Map(list.map((signal) => [signal.name, signal]));
+const known = new Map(levels.map((signal) => [signal.name, signal]));
 
 /** A signal by its name; names without a level of their own are data. */
 export function signal(name: string): Signal {
@@ -57,7 +65,7 @@ export function signal(name: string): Signal {
 }
 
 /** Signals with a level a meter can tell, for naming pins. */
-export const measurable: readonly Signal[] = list.filter((each) => each.direction !== 'key');
+export const measurable: readonly Signal[] = levels.filter((each) => each.direction !== 'key');
 
 /** Allowed at the load, as shares of the nominal volts (PCIe CEM, M.2; from memory). */
 export const atLoad = {

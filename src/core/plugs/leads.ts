@@ -1,0 +1,169 @@
+import type { Finding, Mark } from '../findings/finding.ts';
+import { wordOf } from '../findings/terms.ts';
+import { plugIn, plugNameIn } from '../model/ownPlugs.ts';
+import { all, listAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import type { Plug } from '../standards/plugs/index.ts';
+import { practice } from '../standards/source.ts';
+import { touch } from './meet/index.ts';
+
+/**
+ * A modular lead belongs to one supply. On another it is a Stop until every wire has been buzzed
+ * out against both ends: which pin at the supply beeps with which at the load, and what the
+ * supply's socket carries there.
+ */
+export interface Wire {
+  /** Pin at the supply end, counted on the header's face. */
+  from: number;
+  /** Pins at the load end that beep with it; empty: none does. */
+  to: readonly number[];
+}
+
+export class BuzzError extends Error {}
+
+const written = /^(\d{1,2})>((?:\d{1,2})(?:,\d{1,2})*)?$/;
+
+/** Reads `3>5`, `3>5,6`, `4>` (beeps with nothing). Throws BuzzError with the line that cannot be read. */
+export function readBuzz(items: readonly string[]): Wire[] {
+  const seen = new Map<number, number>();
+  return items.map((item) => {
+    const match = written.exec(item);
+    if (!match)
+      throw new BuzzError(`“${item}” is no wire: write the pin, >, the pins it beeps with.`);
+    const from = Number(match[1]);
+    const to = match[2] ? match[2].split(',').map(Number) : [];
+    for (const pin of to) {
+      const other = seen.get(pin);
+      if (other !== undefined && other !== from)
+        throw new BuzzError(
+          `Pin ${pin} beeps with ${other} and with ${from}: then ${other} and ${from} are one wire, write them so.`,
+        );
+      seen.set(pin, from);
+    }
+    return { from, to };
+  });
+}
+
+export const writeBuzz = (wires: readonly Wire[]): string[] =>
+  [...wires].sort((a, b) => a.from - b.from).map(({ from, to }) => `${from}>${to.join(',')}`);
+
+/** The wires with one more; the same pin again replaces what it said. */
+export const buzzed = (wires: readonly Wire[], wire: Wire): Wire[] => [
+  ...wires.filter((each) => each.from !== wire.from),
+  wire,
+];
+
+/**
+ * What the supply's socket carries, worked out from a lead that is known to be its own: the
+ * signal of the load plug, carried back along the wires. '?' for pins no wire leads from.
+ */
+export function orderFromLead(wires: readonly Wire[], load: Plug, ways: number): string[] {
+  const order = Array.from({ length: ways }, () => '?');
+  for (const { from, to } of wires) {
+    const names = new Set(to.map((pin) => load.pins[pin - 1] ?? '?'));
+    const [first] = names;
+    if (names.size === 1 && first !== undefined) order[from - 1] = first;
+  }
+  return order;
+}
+
+export interface LeadVerdict {
+  mark: Mark;
+  rest: string;
+  say: string;
+}
+
+/** A lead that came with another supply, judged wire by wire. `order`: what the socket carries, by pin. */
+export function leadVerdict(
+  wires: readonly Wire[],
+  load: Plug,
+  order: readonly string[],
+): LeadVerdict {
+  const met = new Set(wires.flatMap((wire) => wire.to));
+  const wanted = load.pins.flatMap((name, i) => (name === 'open' || name === 'key' ? [] : [i + 1]));
+  const left = wanted.filter((pin) => !met.has(pin));
+  if (left.length > 0)
+    return {
+      mark: 'stop',
+      rest: `${wanted.length - left.length} of ${wanted.length} wires`,
+      say: `Not its own lead: it stays off until every wire is buzzed out. Still to do at the load end: ${left.join(', ')}.`,
+    };
+  const unknown = wires.filter(
+    (wire) => wire.to.length > 0 && (order[wire.from - 1] ?? '?') === '?',
+  );
+  if (unknown.length > 0)
+    return {
+      mark: 'stop',
+      rest: 'socket not known',
+      say: `What the supply's socket carries on ${unknown.map((wire) => wire.from).join(', ')} is not known: buzz out a lead that belongs to it.`,
+    };
+  const touches = wires.flatMap((wire) =>
+    wire.to.map((pin) => ({
+      wire,
+      pin,
+      ...touch(order[wire.from - 1] ?? '?', load.pins[pin - 1] ?? 'open'),
+    })),
+  );
+  const bad = touches.filter((each) => !['right', 'nothing'].includes(each.effect));
+  const [first] = [...bad].sort((a) => (a.effect === 'burns' ? -1 : 1));
+  if (first)
+    return {
+      mark: 'stop',
+      rest: first.effect === 'burns' ? 'fits and burns' : 'fits and is wrong',
+      say: `${first.say}: socket pin ${first.wire.from} leads to pin ${first.pin}. ${bad.length} wires are wrong. Never on this supply.`,
+    };
+  return {
+    mark: 'clear',
+    rest: 'buzzed out',
+    say: 'Not its own lead, but every wire carries what its pin wants.',
+  };
+}
+
+/** Every modular lead of the plan against its supply. */
+export function modularLeads(plan: Plan): Finding[] {
+  const supply = one(plan, 'supply');
+  if (!supply) return [];
+  return all(plan, 'small').flatMap((placed) => {
+    const belongs = textAt(plan, placed, 'belongsTo');
+    if (!belongs) return [];
+    const { mark, rest, say } = verdictIn(plan, supply, placed, belongs.text);
+    return {
+      id: `lead:${placed.seat}`,
+      station: 'plugs',
+      mark,
+      title: 'modular lead',
+      seats: [placed.seat, supply.seat],
+      unit: '',
+      terms: [
+        { ...wordOf(placed, 'belongsTo', 'lead of', belongs), value: belongs.text, sign: 0 },
+        { ...wordOf(supply, 'socketOrder', 'on', undefined), value: supply.part.name, sign: 0 },
+      ],
+      restLabel: rest,
+      say,
+      source: practice,
+      remedies: [],
+      undoMinutes: 120,
+    };
+  });
+}
+
+function verdictIn(plan: Plan, supply: Placed, lead: Placed, belongs: string): LeadVerdict {
+  if (belongs === supply.part.id || belongs === supply.part.modelId)
+    return { mark: 'clear', rest: 'its own', say: 'The lead belongs to this supply.' };
+  const load = plugIn(plan.shop, textAt(plan, lead, 'plug')?.text ?? '');
+  if (!load)
+    return {
+      mark: 'stop',
+      rest: 'not its own',
+      say: 'Not its own lead, and which plug it ends in has not been said. It stays off.',
+    };
+  try {
+    const wires = readBuzz(listAt(plan, lead, 'buzzed')?.items ?? []);
+    return leadVerdict(wires, load, listAt(plan, supply, 'socketOrder')?.items ?? []);
+  } catch (error) {
+    if (!(error instanceof BuzzError)) throw error;
+    return { mark: 'stop', rest: 'cannot be read', say: error.message };
+  }
+}
+
+export const leadName = (plan: Plan, lead: Placed): string =>
+  `${lead.part.name}, ${plugNameIn(plan.shop, textAt(plan, lead, 'plug')?.text ?? '?')}`;

@@ -1,0 +1,126 @@
+import type { Finding, Mark } from '../findings/finding.ts';
+import { wordOf } from '../findings/terms.ts';
+import type { TextTold } from '../model/lookup.ts';
+import { plugIn, plugNameIn } from '../model/ownPlugs.ts';
+import type { Placed, Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { adapterFor } from './adapters.ts';
+import { meet, type Keys, type Meeting, type Verdict } from './meet/index.ts';
+
+/** One plug of the plan pushed onto one socket of it. */
+export interface Pair {
+  id: string;
+  title: string;
+  plug: { id: string; placed: Placed; key: string; told?: TextTold | undefined };
+  socket: { id: string; placed: Placed; key: string; told?: TextTold | undefined };
+  keys?: Keys;
+  undoMinutes?: number;
+}
+
+const marks: Record<Verdict, Mark> = {
+  right: 'clear',
+  partly: 'watch',
+  unknown: 'watch',
+  'does not fit': 'mend',
+  wrong: 'stop',
+  burns: 'stop',
+};
+
+const rests: Record<Verdict, string> = {
+  right: 'fits and right',
+  partly: 'fits in part',
+  unknown: 'order not known',
+  'does not fit': 'does not fit',
+  wrong: 'fits and is wrong',
+  burns: 'fits and burns',
+};
+
+/** Fits and right, fits and burns, does not fit: with what meets what. A proved adapter of the plan settles it. */
+export function pairFinding(plan: Plan, pair: Pair): Finding {
+  const [plug, socket] = [plugIn(plan.shop, pair.plug.id), plugIn(plan.shop, pair.socket.id)];
+  const name = (id: string) => plugNameIn(plan.shop, id);
+  const meeting: Meeting =
+    plug && socket
+      ? meet(plug, socket, pair.keys)
+      : { verdict: 'unknown', placement: undefined, contacts: [], says: [] };
+  const adapter = adapterFor(plan, pair.plug.id, pair.socket.id);
+  const mark = adapter?.mark ?? marks[meeting.verdict];
+  const side = ({ placed, key, id, told }: Pair['plug'], label: string) => ({
+    ...wordOf(placed, key, label, told),
+    value: name(id),
+    sign: 0 as const,
+  });
+  const terms = [side(pair.plug, 'plug'), side(pair.socket, 'socket')];
+  return {
+    id: pair.id,
+    station: 'plugs',
+    mark,
+    title: pair.title,
+    seats: [
+      pair.plug.placed.seat,
+      pair.socket.placed.seat,
+      ...(adapter ? [adapter.placed.seat] : []),
+    ],
+    unit: '',
+    terms: adapter
+      ? [
+          ...terms,
+          {
+            ...wordOf(adapter.placed, 'proved', 'adapter', undefined),
+            value: adapter.placed.part.name,
+            sign: 0,
+          },
+        ]
+      : terms,
+    restLabel: adapter?.rest ?? rests[meeting.verdict],
+    say: adapter?.say ?? sayOf(meeting),
+    source: socket?.source ?? practice,
+    undoMinutes: pair.undoMinutes ?? 30,
+    remedies:
+      adapter || mark === 'clear' || meeting.verdict === 'partly'
+        ? []
+        : [
+            {
+              id: `adapter:${pair.id}`,
+              title: `Adapter ${name(pair.plug.id)} to ${name(pair.socket.id)}`,
+              mark: 'watch',
+              minutes: 60,
+              undoable: true,
+              action: {
+                do: 'want',
+                what: `adapter ${name(pair.plug.id)} to ${name(pair.socket.id)}`,
+                count: 1,
+              },
+            },
+          ],
+  };
+}
+
+/** In words, with what meets what. */
+export function sayOf(meeting: Meeting): string {
+  const what = meeting.says.slice(0, 3).join(', ');
+  switch (meeting.verdict) {
+    case 'right':
+      return 'Every contact meets its own.';
+    case 'partly':
+      return partly(meeting);
+    case 'burns':
+      return `It goes on${turnedWord(meeting)} and burns: ${what}. Never push it on.`;
+    case 'wrong':
+      return `It goes on${turnedWord(meeting)} and is wrong: ${what}. Keep it off.`;
+    case 'unknown':
+      return 'The order of one side is not known: find it out pin by pin before anything is joined.';
+    case 'does not fit':
+      return 'It does not go in: an adapter joins them.';
+  }
+}
+
+const turnedWord = (meeting: Meeting) =>
+  meeting.placement && meeting.placement.how !== 'as it is' ? ` ${meeting.placement.how}` : '';
+
+function partly({ placement, contacts, says }: Meeting): string {
+  if (says.length > 0) return `It goes on, but ${says.slice(0, 2).join(', ')}.`;
+  if ((placement?.over ?? 0) > 0)
+    return `${placement?.over} of its ways hang beside the socket: look that nothing stands there.`;
+  return `It goes on and fills ${contacts.length} contacts; the rest stay open, it carries less.`;
+}

@@ -1,0 +1,91 @@
+import type { Finding } from '../findings/finding.ts';
+import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { meet } from './meet/index.ts';
+import { plugIn } from '../model/ownPlugs.ts';
+import { pairFinding } from './pairs.ts';
+
+/** Lights on the board's light headers: the header of their own kind if there is one, else the nearest that would take them. */
+export function lights(plan: Plan): Finding[] {
+  const board = one(plan, 'board');
+  const headers = board && listAt(plan, board, 'lightHeaders');
+  if (!board || !headers || headers.items.length === 0) return [];
+  return all(plan, 'small').flatMap((placed) => {
+    const told = textAt(plan, placed, 'plug');
+    if (!told || plugIn(plan.shop, told.text)?.group !== 'light') return [];
+    const socket = headers.items.find((id) => id === told.text) ?? headers.items[0] ?? '';
+    return pairFinding(plan, {
+      id: `light:${placed.seat}`,
+      title: 'light on its header',
+      plug: { id: told.text, placed, key: 'plug', told },
+      socket: { id: socket, placed: board, key: 'lightHeaders' },
+      undoMinutes: 60,
+    });
+  });
+}
+
+/** Each fan on a header: one of its own kind first, then one that takes it; every header once. */
+export function fans(plan: Plan): Finding[] {
+  const board = one(plan, 'board');
+  const headers = board && listAt(plan, board, 'fanHeaders');
+  if (!board || !headers) return [];
+  const free = [...headers.items];
+  return all(plan, 'fan').flatMap((placed) => {
+    const told = textAt(plan, placed, 'plug');
+    if (!told) return [];
+    const own = plugIn(plan.shop, told.text);
+    const takes = (id: string) => {
+      const socket = plugIn(plan.shop, id);
+      return own && socket && ['right', 'partly'].includes(meet(own, socket).verdict);
+    };
+    const socket = free.find((id) => id === told.text) ?? free.find(takes) ?? free[0];
+    if (socket === undefined) return [];
+    free.splice(free.indexOf(socket), 1);
+    return pairFinding(plan, {
+      id: `fan-plug:${placed.seat}`,
+      title: 'fan on its header',
+      plug: { id: told.text, placed, key: 'plug', told },
+      socket: { id: socket, placed: board, key: 'fanHeaders' },
+      undoMinutes: 15,
+    });
+  });
+}
+
+/** The front block on the board's header. */
+export function frontBlock(plan: Plan): Finding[] {
+  const [board, leads] = [one(plan, 'board'), one(plan, 'leads')];
+  const take = board && textAt(plan, board, 'frontHeader');
+  const give = leads && textAt(plan, leads, 'frontPlug');
+  if (!board || !leads || !take || !give) return [];
+  return [
+    pairFinding(plan, {
+      id: 'front-block',
+      title: 'front block',
+      plug: { id: give.text, placed: leads, key: 'frontPlug', told: give },
+      socket: { id: take.text, placed: board, key: 'frontHeader', told: take },
+      undoMinutes: 20,
+    }),
+  ];
+}
+
+/** Drives with a plug of their own kind against what the supply brings; a drive plug without its key goes in backwards. */
+export function driveKeys(plan: Plan): Finding[] {
+  const supply = one(plan, 'supply');
+  const gives = supply && listAt(plan, supply, 'plugs');
+  if (!supply || !gives) return [];
+  const snapped = textAt(plan, supply, 'driveKey')?.text === 'snapped';
+  return all(plan, 'drive').flatMap((placed) => {
+    const told = textAt(plan, placed, 'plug');
+    if (!told || told.text === 'sata') return [];
+    const brings =
+      gives.items.find((id) => id === told.text) ?? gives.items.find((id) => id === 'drive4');
+    if (!brings) return [];
+    return pairFinding(plan, {
+      id: `drive-plug:${placed.seat}`,
+      title: 'drive plug',
+      plug: { id: brings, placed: supply, key: 'plugs' },
+      socket: { id: told.text, placed, key: 'plug', told },
+      keys: { snapped: snapped && brings === 'drive4' },
+      undoMinutes: 15,
+    });
+  });
+}

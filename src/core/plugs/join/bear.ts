@@ -1,0 +1,27 @@
+import { contactA, type Plug } from '../../standards/plugs/index.ts';
+import { wireA } from '../../standards/wire.ts';
+import type { Contacts } from './nets.ts';
+
+/** A converter's pad bears what its wires do. */
+export const PAD_A = 1000;
+
+/** Amps one contact of a kind bears on this wire in this bundle. */
+export function bears(kind: Contacts, awg: number, loaded: number): number {
+  if (!kind.plug) return kind.takesUp ?? PAD_A;
+  return Math.min(ratedA(kind.plug, awg), wireA(awg, loaded));
+}
+
+/** Amps of one contact by its housing and wire. */
+export function ratedA(plug: Plug, awg: number): number {
+  if (plug.contactA === undefined) return contactA(plug.ways, awg);
+  /* A rating of the publication holds for the wire its crimp is made for; thinner carries less. */
+  return plug.pitchMm >= 2.9
+    ? plug.contactA * Math.min(1, contactA(4, awg) / contactA(4, 18))
+    : plug.contactA;
+}
+
+/** Gauges a crimp of this pitch takes (common practice, no source). */
+export function crimps(plug: Plug): readonly number[] {
+  if (plug.pitchMm >= 2.9) return [16, 18, 20, 22];
+  return plug.pitchMm >= 2 ? [22, 24] : [18, 20, 22, 24];
+}

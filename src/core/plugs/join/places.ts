@@ -1,0 +1,104 @@
+import { seen, type Plug, type View } from '../../standards/plugs/index.ts';
+import type { End } from './types.ts';
+
+/**
+ * The adapter laid open on the bench, wire sides up, mm: what mates with the supply above, what
+ * goes to the board below, converters between.
+ *
+ *   [giving end: header solder side, latch down]   pin 1 top right
+ *        |    |    wires
+ *   [taking end: plug wire side, latch up]         pin 1 bottom right
+ *
+ * Both ends are tipped up towards the eye, so a straight lead shows no crossing.
+ */
+export const giveView: View = 'header solder side';
+export const takeView: View = 'plug wire side';
+
+export interface Laid {
+  plugs: { side: 'give' | 'take'; plug: number; x: number; y: number; w: number; h: number }[];
+  converters: { x: number; y: number; w: number; h: number }[];
+  width: number;
+  height: number;
+  at: (end: End) => { x: number; y: number };
+}
+
+const GAP = 8;
+const BETWEEN = 62;
+const CONVERTER = { w: 22, h: 14 };
+
+const across = (plug: Plug) => Math.ceil(plug.ways / plug.rows);
+const EDGE = 3;
+const widthOf = (plug: Plug) => across(plug) * plug.pitchMm + 2 * EDGE;
+const heightOf = (plug: Plug) => plug.rows * plug.pitchMm + 2 * EDGE;
+
+/** Where every plug, pin and converter lies; both rows in the middle of the sheet. */
+export function layOut(gives: readonly Plug[], takes: readonly Plug[], converters: number): Laid {
+  const rowWidth = (plugs: readonly Plug[]) =>
+    plugs.reduce((sum, plug) => sum + widthOf(plug) + GAP, -GAP);
+  const middle = converters * (CONVERTER.w + GAP) - (converters > 0 ? GAP : 0);
+  const width = Math.max(rowWidth(gives), rowWidth(takes), middle, 40);
+  const top = Math.max(0, ...gives.map(heightOf));
+  const bottom = Math.max(0, ...takes.map(heightOf));
+  const row = (plugs: readonly Plug[], side: 'give' | 'take') => {
+    let x = (width - rowWidth(plugs)) / 2;
+    return plugs.map((plug, i) => {
+      const box = {
+        side,
+        plug: i,
+        x,
+        y: side === 'give' ? top - heightOf(plug) : top + BETWEEN,
+        w: widthOf(plug),
+        h: heightOf(plug),
+      };
+      x += box.w + GAP;
+      return box;
+    });
+  };
+  const boxes = [...row(gives, 'give'), ...row(takes, 'take')];
+  const boards = Array.from({ length: converters }, (_, i) => ({
+    x: (width - middle) / 2 + i * (CONVERTER.w + GAP),
+    y: top + BETWEEN / 2 - CONVERTER.h / 2,
+    ...CONVERTER,
+  }));
+  return {
+    plugs: boxes,
+    converters: boards,
+    width,
+    height: top + BETWEEN + bottom,
+    at: (end) => {
+      if (end.side === 'converter') {
+        const board = boards[end.plug] ?? { x: 0, y: 0, ...CONVERTER };
+        const at = { in: 0.2, return: 0.5, out: 0.8 }[end.pin];
+        return { x: board.x + board.w * at, y: board.y + (end.pin === 'in' ? 0 : board.h) };
+      }
+      const plug = (end.side === 'give' ? gives : takes)[end.plug];
+      const box = boxes.find((each) => each.side === end.side && each.plug === end.plug);
+      if (!plug || !box) return { x: 0, y: 0 };
+      const upright = seen(plug, end.pin, end.side === 'give' ? giveView : takeView);
+      const place =
+        end.side === 'give'
+          ? upright
+          : { row: plug.rows - 1 - upright.row, col: across(plug) - 1 - upright.col };
+      return {
+        x: box.x + EDGE + (place.col + 0.5) * plug.pitchMm,
+        y: box.y + EDGE + (place.row + 0.5) * plug.pitchMm,
+      };
+    },
+  };
+}
+
+export interface Segment {
+  a: { x: number; y: number };
+  b: { x: number; y: number };
+}
+
+/** Do two straight wires cross? Wires that share an end do not. */
+export function crosses(p: Segment, q: Segment): boolean {
+  const turn = (a: Segment['a'], b: Segment['a'], c: Segment['a']) =>
+    (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+  const same = (a: Segment['a'], b: Segment['a']) => a.x === b.x && a.y === b.y;
+  if (same(p.a, q.a) || same(p.b, q.b) || same(p.a, q.b) || same(p.b, q.a)) return false;
+  return (
+    turn(p.a, p.b, q.a) * turn(p.a, p.b, q.b) < 0 && turn(q.a, q.b, p.a) * turn(q.a, q.b, p.b) < 0
+  );
+}

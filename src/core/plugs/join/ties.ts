@@ -1,0 +1,178 @@
+import { signal, type Plug } from '../../standards/plugs/index.ts';
+import { isReturn } from '../meet/index.ts';
+import { isRail } from './nets.ts';
+import type { End, JoinSpec, Recipe } from './types.ts';
+
+/**
+ * Pins that are not joined like to like: tied to return, made from something else, or left open.
+ * Common practice, no source; the enable is low-active as the ATX12V guide has it.
+ */
+
+/** What a board watches for, and what is given up when the alarm is silenced instead. */
+export const alarms: Record<string, { satisfy: string; silenced: string }> = {
+  'PRESENT#': {
+    satisfy: 'presence pin to return: the board sees its front block',
+    silenced: 'the board no longer tells when its front block comes loose',
+  },
+  'PRESENCE#': {
+    satisfy: 'presence pin to return: the board sees its front sockets',
+    silenced: 'the board does not switch its front sockets on',
+  },
+  'LID#': {
+    satisfy: 'lid sensor pin to return: the board sees a closed lid',
+    silenced: 'the board no longer tells that the lid was opened',
+  },
+  FAN_ID: {
+    satisfy: 'fan identity to return, or to what the old fan had there: measure it first',
+    silenced: 'the board no longer tells when this fan is the wrong one or stands still',
+  },
+};
+
+type Kept = Pick<Recipe, 'ties' | 'open' | 'impossible' | 'notes'>;
+
+/** Everything the nets do not join, for both sides. `made`: rails that converters bring; `used`: rails they feed on. */
+export function tiesOf(spec: JoinSpec, made: ReadonlySet<string>, used: ReadonlySet<string>): Kept {
+  const kept: Kept = { ties: [], open: [], impossible: [], notes: [] };
+  const brings = (name: string) =>
+    made.has(name) || spec.gives.some((plug) => plug.pins.includes(name));
+  const takes = (name: string) =>
+    used.has(name) || spec.takes.some((plug) => plug.pins.includes(name));
+  spec.takes.forEach((plug, k) =>
+    each(plug, 'take', k, (end, name) => taking(spec, end, name, brings, kept)),
+  );
+  spec.gives.forEach((plug, i) =>
+    each(plug, 'give', i, (end, name) => giving(end, name, takes, brings, kept)),
+  );
+  return kept;
+}
+
+function each(
+  plug: Plug,
+  side: 'give' | 'take',
+  index: number,
+  visit: (end: End, name: string) => void,
+): void {
+  plug.pins.forEach((name, i) => visit({ side, plug: index, pin: i + 1 }, name));
+}
+
+type Has = (name: string) => boolean;
+
+function taking(spec: JoinSpec, end: End, name: string, brings: Has, kept: Kept): void {
+  const { direction } = signal(name);
+  const alarm = alarms[name];
+  if (alarm && !brings(name)) {
+    if (spec.alarms === 'silence')
+      kept.open.push({
+        end,
+        signal: name,
+        say: `left open; silence the alarm in the firmware: ${alarm.silenced}`,
+      });
+    else kept.ties.push({ end, signal: name, to: 'COM', say: alarm.satisfy });
+    return;
+  }
+  if (name === '?') {
+    kept.impossible.push({
+      end,
+      say: `What the socket wants on pin ${pinOf(end)} is not known: measure it first.`,
+    });
+    return;
+  }
+  if (direction === 'open' || direction === 'key' || name === 'reserved') return;
+  if (brings(name) || isReturn(name)) {
+    if (isReturn(name) && !brings('COM'))
+      kept.impossible.push({ end, say: `No giving pin is a return, pin ${pinOf(end)} wants one.` });
+    return;
+  }
+  if (name === '-12V' || name === '-5V') {
+    kept.open.push({
+      end,
+      signal: name,
+      say: `${name} is missing; only old cards and serial ports want it`,
+    });
+    return;
+  }
+  if (name === 'PS_ON#') return enable(end, brings, kept);
+  if (name === 'PWR_OK') return powerGood(end, brings, kept);
+  if (isRail(name)) {
+    kept.impossible.push({
+      end,
+      say: `Pin ${pinOf(end)} wants ${name}; nothing brings it and no converter makes it from what is there.`,
+    });
+    return;
+  }
+  kept.open.push({ end, signal: name, say: `nothing brings ${name}` });
+}
+
+function enable(end: End, brings: Has, kept: Kept): void {
+  if (brings('PS_ON'))
+    kept.ties.push({
+      end,
+      signal: 'PS_ON#',
+      to: 'PS_ON',
+      through:
+        'stage that turns it round: small transistor, 10 kΩ at its base, 10 kΩ pull-up to standby',
+      say: 'the supply starts on high, the board pulls low',
+    });
+  else
+    kept.open.push({
+      end,
+      signal: 'PS_ON#',
+      say: 'the supply has no enable: it runs as soon as it is fed, the board cannot switch it',
+    });
+}
+
+function powerGood(end: End, brings: Has, kept: Kept): void {
+  const from = brings('+5V') ? '+5V' : undefined;
+  if (from)
+    kept.ties.push({
+      end,
+      signal: 'PWR_OK',
+      to: from,
+      through: '1 kΩ',
+      say: 'the supply has no power-good: made from 5 V',
+      givesUp: 'the board is not told when the rails fail',
+    });
+  else
+    kept.impossible.push({
+      end,
+      say: `Pin ${pinOf(end)} wants PWR_OK and nothing is there to make it from.`,
+    });
+}
+
+function giving(end: End, name: string, takes: Has, brings: Has, kept: Kept): void {
+  if (name === '?') {
+    kept.open.push({ end, signal: name, say: 'not known: left open, insulated' });
+    return;
+  }
+  if (name === 'PS_ON#' && !takes('PS_ON#')) {
+    kept.ties.push({
+      end,
+      signal: name,
+      to: 'COM',
+      through: 'switch',
+      say: 'starts the supply without its machine',
+    });
+    return;
+  }
+  if (name === 'PS_ON' && !takes('PS_ON#') && !takes('PS_ON')) {
+    kept.ties.push({
+      end,
+      signal: name,
+      to: brings('+5VSB') ? '+5VSB' : 'COM',
+      through: 'switch and 1 kΩ',
+      say: 'starts the supply without its machine; it starts on high',
+    });
+    return;
+  }
+  const alarm = alarms[name];
+  if (alarm && !takes(name)) {
+    kept.open.push({ end, signal: name, say: 'nobody asks for it' });
+    return;
+  }
+  const { direction } = signal(name);
+  if (direction === 'open' || direction === 'key' || isReturn(name) || takes(name)) return;
+  if (name === 'PS_ON') return;
+  kept.open.push({ end, signal: name, say: `${name} is not wanted: insulate its end` });
+}
+
+const pinOf = (end: End): string => String(end.pin);

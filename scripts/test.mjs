@@ -18,12 +18,13 @@ function step(name, work) {
   }
 }
 
-/** Programs from Debian the tests call: the browser and GNU units. */
+/** Programs from Debian the tests call: the browser, GNU units, poppler and the circuit simulator. */
 function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
     ['/usr/bin/units', 'units'],
     ['/usr/bin/pdftoppm', 'poppler-utils'],
+    ['/usr/bin/ngspice', 'ngspice'],
   ].filter(([path]) => !existsSync(path));
   if (needed.length === 0) return true;
   const names = needed.map(([, name]) => name);

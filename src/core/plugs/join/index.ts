@@ -17,3 +17,5 @@ export {
   type Recipe,
   type Tie,
 } from './types.ts';
+export { endName, plugLetter, same, shopping, wireLine, type ShopLine } from './names.ts';
+export { continuity, live, type ContinuityRow, type LiveRow } from './sheets.ts';

@@ -1,0 +1,49 @@
+import type { End, JoinWire, Recipe } from './types.ts';
+
+/** Giving plugs are A, B, C; taking plugs P, Q, R; converters X1, X2. */
+export function endName(end: End): string {
+  if (end.side === 'converter') return `X${end.plug + 1} ${end.pin}`;
+  return `${plugLetter(end.side, end.plug)}${end.pin}`;
+}
+
+export const plugLetter = (side: 'give' | 'take', plug: number): string =>
+  String.fromCharCode((side === 'give' ? 65 : 80) + plug);
+
+export const same = (a: End, b: End): boolean =>
+  a.side === b.side && a.plug === b.plug && a.pin === b.pin;
+
+/** One wire as a line of text, as an adapter keeps it: `A7 > P16 PS_ON# green AWG 22 150 mm`. */
+export const wireLine = (wire: JoinWire): string =>
+  [
+    `${endName(wire.from)} > ${endName(wire.to)} ${wire.signal} ${wire.colour} AWG ${wire.awg} ${wire.lengthMm} mm`,
+    ...(wire.spliceFrom ? [`splice at ${endName(wire.from)}`] : []),
+    ...(wire.spliceTo ? [`splice at ${endName(wire.to)}`] : []),
+  ].join(', ');
+
+export interface ShopLine {
+  what: string;
+  count: number;
+}
+
+/** What to have at hand: housings, contacts, wire by colour and gauge, sleeves, converters, small parts. */
+export function shopping(recipe: Recipe): ShopLine[] {
+  const lines = new Map<string, number>();
+  const add = (what: string, count: number) => lines.set(what, (lines.get(what) ?? 0) + count);
+  for (const plug of recipe.gives) add(`housing to take a ${plug.name} plug`, 1);
+  for (const plug of recipe.takes) add(`housing ${plug.name}`, 1);
+  const crimped = new Map<string, { mm: number; awg: number }>();
+  for (const wire of recipe.wires) {
+    for (const end of [wire.from, wire.to]) {
+      if (end.side === 'converter') continue;
+      const plug = (end.side === 'give' ? recipe.gives : recipe.takes)[end.plug];
+      if (plug && !crimped.has(endName(end)))
+        crimped.set(endName(end), { mm: plug.pitchMm, awg: wire.awg });
+    }
+    add(`wire ${wire.colour} AWG ${wire.awg}, mm`, wire.lengthMm);
+  }
+  for (const { mm, awg } of crimped.values()) add(`crimp contact, ${mm} mm, for AWG ${awg}`, 1);
+  if (recipe.splices > 0) add('shrink sleeve for a splice', recipe.splices);
+  for (const each of recipe.converters) add(each.name, 1);
+  for (const tie of recipe.ties) if (tie.through) add(tie.through, 1);
+  return [...lines].map(([what, count]) => ({ what, count }));
+}

@@ -1,0 +1,61 @@
+import { array, boolean, lazy, number, object, string, ValidationError, type Schema } from 'yup';
+import { ownPlugSchema } from '../../model/schema.ts';
+import { asPlug } from '../../model/ownPlugs.ts';
+import { plug, type Plug } from '../../standards/plugs/index.ts';
+import type { OwnPlug } from '../../model/types.ts';
+import type { JoinSpec } from './types.ts';
+
+/** A plug of the shelf by its id, or one of one's own written out. */
+const plugField = () =>
+  lazy((value: unknown): Schema =>
+    typeof value === 'string'
+      ? string().test(
+          'shelf',
+          ({ path }) => `${path}: no plug is called “${value}”`,
+          (id) => plug(id ?? '') !== undefined,
+        )
+      : (ownPlugSchema.required() as unknown as Schema),
+  );
+const plugsField = () => array(plugField()).min(1).max(4).required();
+const amps = () => number().min(0).max(200).required();
+const byRail = () =>
+  lazy((value: unknown) =>
+    object(
+      Object.fromEntries(
+        Object.keys(typeof value === 'object' && value !== null ? value : {}).map((name) => [
+          name,
+          amps(),
+        ]),
+      ),
+    ),
+  );
+
+const joinSchema = object({
+  gives: plugsField(),
+  takes: plugsField(),
+  needs: array(byRail()).max(4).optional(),
+  limits: lazy((value: unknown) =>
+    value === undefined ? object().optional() : byRail().resolve({ value }),
+  ),
+  lengthMm: number().min(20).max(3000).optional(),
+  awgs: array(number().oneOf([14, 16, 18, 20, 22, 24]).required())
+    .min(1)
+    .optional(),
+  fill: string().oneOf(['all', 'enough']).optional(),
+  alarms: string().oneOf(['satisfy', 'silence']).optional(),
+  converters: boolean().optional(),
+}).noUnknown('${path} has names it does not know: ${unknown}');
+
+/** What the API takes, as a spec. Throws yup's ValidationError with the path of the fault. */
+export function readJoin(value: unknown): JoinSpec {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw new ValidationError('the body is no object', value);
+  const input = joinSchema.validateSync(value, { strict: true });
+  const plugs = (list: readonly unknown[]): Plug[] =>
+    list.map((each) => (typeof each === 'string' ? (plug(each) as Plug) : asPlug(each as OwnPlug)));
+  return {
+    ...(input as unknown as JoinSpec),
+    gives: plugs(input.gives),
+    takes: plugs(input.takes),
+  };
+}

@@ -1,0 +1,89 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join as path } from 'node:path';
+import { expect } from 'chai';
+import {
+  amps,
+  assign,
+  carry,
+  layOut,
+  netsOf,
+  sharingNet,
+  type SharingNet,
+} from '../../src/core/plugs/join/index.ts';
+import { plug, type Plug } from '../../src/core/standards/plugs/index.ts';
+import { random } from '../helpers/boards.ts';
+
+/** Currents through contacts and wires against ngspice, a general circuit simulator. */
+
+const of = (id: string) => plug(id) as Plug;
+
+/** Amps of every resistor as ngspice has them; a source of 0 V in line with each tells its current. */
+function bySpice(net: SharingNet, ohms: readonly number[]): number[] {
+  const lines = ['* sharing', '.options reltol=1e-9 abstol=1e-15'];
+  net.resistors.forEach(({ a, b }, i) => {
+    lines.push(`v${i} n${a} m${i} 0`, `r${i} m${i} n${b} ${ohms[i]}`);
+  });
+  net.pushedA.forEach((push, node) => {
+    if (node > 0 && push !== 0) lines.push(`i${node} 0 n${node} ${push}`);
+  });
+  lines.push('vref n0 0 0', '.control', 'op', 'set numdgt=12');
+  net.resistors.forEach((_, i) => lines.push(`echo $&v${i}#branch >> out.txt`));
+  lines.push('quit', '.endc', '.end');
+  const folder = mkdtempSync(path(tmpdir(), 'spice-'));
+  try {
+    writeFileSync(path(folder, 'net.cir'), `${lines.join('\n')}\n`);
+    execFileSync('ngspice', ['-b', 'net.cir'], { cwd: folder, stdio: 'ignore' });
+    return readFileSync(path(folder, 'out.txt'), 'utf8')
+      .trim()
+      .split('\n')
+      .map(Number)
+      .map(Math.abs);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+function netsFor(gives: string[], takes: string[]): SharingNet[] {
+  const spec = { gives: gives.map(of), takes: takes.map(of) };
+  const laid = layOut(spec.gives, spec.takes, 0);
+  return netsOf(spec, []).flatMap((net) => {
+    if (!net.loaded) return [];
+    const carried = carry(
+      net.gives.map((kind) => ({ count: kind.ends.length, amps: 6 })),
+      net.takes.map((kind) => ({ count: kind.ends.length, amps: 6, need: kind.need, all: true })),
+      { wire: 3, splice: 4 },
+    );
+    if (!carried) return [];
+    return [sharingNet(net, assign([{ net, trees: carried.trees }], laid), 20, 150)];
+  });
+}
+
+describe('reference: sharing between contacts, against ngspice', function () {
+  this.timeout(60_000);
+  const cases: [string[], string[]][] = [
+    [['main24'], ['main24']],
+    [['main10'], ['main10', 'cpu4']],
+    [['drive4', 'drive4'], ['cpu4']],
+    [['cpu8'], ['card6']],
+    [['cpu4'], ['card6']],
+  ];
+  for (const [gives, takes] of cases) {
+    it(`${gives.join(' + ')} to ${takes.join(' + ')}, with contacts new and aged at random`, () => {
+      const dice = random(3);
+      const nets = netsFor(gives, takes);
+      expect(nets.length).to.be.greaterThan(1);
+      for (const net of nets) {
+        const ohms = net.resistors.map((each) => each.ohm * (0.4 + dice()));
+        const own = amps(
+          net,
+          net.resistors.map((each, i) => ({ ...each, ohm: ohms[i] as number })),
+        );
+        const outside = bySpice(net, ohms);
+        expect(outside).to.have.length(own.length);
+        own.forEach((each, i) => expect(each).to.be.closeTo(outside[i] as number, 1e-5));
+      }
+    });
+  }
+});

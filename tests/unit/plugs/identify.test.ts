@@ -1,8 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  beepChance,
+  believe,
   classes,
   classOf,
+  handMeter,
   hypothesesFor,
   identify,
   likelihood,
@@ -231,6 +234,107 @@ describe('plugs/identify, notes kept with a part', () => {
     expect(notes.readings.filter((each) => each.kind === 'standby')).to.deep.equal([standby(9, 0)]);
     expect(notes.readings).to.have.length(4);
   });
-  for (const line of ['ohms 3 5', 'chassis 3 maybe', 'standby 3 much', 'grid 2'])
+  for (const line of ['ohms 3 many', 'chassis 3 maybe', 'standby 3 much', 'grid 2'])
     it(`refuse “${line}”`, () => expect(() => readNotes([line])).to.throw(ReadingError, line));
+});
+
+describe('plugs/identify, weaker readings and readings between pins', () => {
+  const grid = { rows: 2, ways: 6 };
+  const chanceOf = (readings: Reading[], pin: number, name: (typeof classes)[number]) =>
+    identify(grid, readings).pins[pin - 1]?.chances[classes.indexOf(name)] ?? 0;
+
+  it('agrees with the sum over every order, written out, when pins are tied in a tree', () => {
+    /* Three pins of an unknown order, two ties: all 11^3 orders of the three weighed by hand. */
+    const idea = hypothesesFor({ rows: 1, ways: 3 }).find((each) => each.id === 'unknown')!;
+    const ties = [
+      { kind: 'common' as const, pin: 1, with: 2, beeps: true },
+      { kind: 'common' as const, pin: 2, with: 3, beeps: false },
+    ];
+    const heard: Reading = { kind: 'standby', pin: 3, volts: 5 };
+    const support = [0, 1, 2].map((i) =>
+      classes.map((each) => (i === 2 ? likelihood(heard, each) : 1)),
+    );
+    const { log, pins } = believe(idea, support, ties, handMeter);
+    const marginal = classes.map(() => 0);
+    let whole = 0;
+    classes.forEach((a, i) =>
+      classes.forEach((b, j) =>
+        classes.forEach((c, k) => {
+          const p =
+            idea.pins[0]![i]! *
+            idea.pins[1]![j]! *
+            idea.pins[2]![k]! *
+            support[2]![k]! *
+            beepChance(a, b) *
+            (1 - beepChance(b, c));
+          whole += p;
+          marginal[j]! += p;
+        }),
+      ),
+    );
+    expect(log).to.be.closeTo(Math.log(idea.prior * whole), 1e-9);
+    marginal.forEach((each, j) => expect(pins[1]![j]).to.be.closeTo(each / whole, 1e-9));
+  });
+  it('carries what is known of a pin to the one it beeps with', () => {
+    const alone: Reading[] = [{ kind: 'chassis', pin: 1, beeps: true }];
+    const tied: Reading[] = [...alone, { kind: 'common', pin: 1, with: 2, beeps: true }];
+    expect(chanceOf(tied, 2, 'COM')).to.be.above(0.9);
+    expect(chanceOf(alone, 2, 'COM')).to.be.below(0.7);
+  });
+  it('takes a return off the list for a pin that is silent to one', () => {
+    const readings: Reading[] = [
+      { kind: 'chassis', pin: 1, beeps: true },
+      { kind: 'common', pin: 1, with: 2, beeps: false },
+    ];
+    expect(chanceOf(readings, 2, 'COM')).to.be.below(0.1);
+  });
+  it('reads thick and thin wire as a hint only', () => {
+    const thin = chanceOf([{ kind: 'gauge', pin: 1, awg: 24 }], 1, 'PS_ON#');
+    const thick = chanceOf([{ kind: 'gauge', pin: 1, awg: 16 }], 1, 'PS_ON#');
+    expect(thin).to.be.above(thick);
+    expect(identify(grid, [{ kind: 'gauge', pin: 1, awg: 16 }]).pins[0]?.word).to.not.equal('sure');
+  });
+  it('calls a cavity without a contact open', () => {
+    expect(chanceOf([{ kind: 'empty', pin: 4 }], 4, 'open')).to.be.above(0.5);
+  });
+  it('does not call a pin return by beeper and ohms alone: they see the same thing', () => {
+    const readings: Reading[] = [
+      { kind: 'chassis', pin: 1, beeps: true },
+      { kind: 'ohms', pin: 1, ohms: 0.3 },
+    ];
+    const pin = identify(grid, readings).pins[0];
+    expect(pin?.best).to.equal('COM');
+    expect(pin?.word).to.not.equal('sure');
+    const more = identify(grid, [...readings, { kind: 'standby', pin: 1, volts: 0 }]).pins[0];
+    expect(more?.word).to.equal('sure');
+  });
+  it('refuses impossible readings, in words', () => {
+    const refused = (reading: Reading, says: RegExp) =>
+      expect(() => identify(grid, [reading])).to.throw(ReadingError, says);
+    refused({ kind: 'common', pin: 1, with: 1, beeps: true }, /itself/);
+    refused({ kind: 'common', pin: 1, with: 9, beeps: true }, /no pin 9/);
+    refused({ kind: 'gauge', pin: 1, awg: 2 }, /AWG 2/);
+    refused({ kind: 'ohms', pin: 1, ohms: -3 }, /-3 ohms/);
+  });
+  it('keeps all of them with the part and reads them back', () => {
+    const readings: Reading[] = [
+      { kind: 'gauge', pin: 1, awg: 18 },
+      { kind: 'empty', pin: 2 },
+      { kind: 'common', pin: 3, with: 4, beeps: true },
+      { kind: 'common', pin: 3, with: 5, beeps: false },
+      { kind: 'ohms', pin: 6, ohms: 120 },
+    ];
+    expect(readNotes(writeNotes({ grid, readings }))).to.deep.equal({ grid, readings });
+    const again = noted({ grid, readings }, { kind: 'common', pin: 3, with: 4, beeps: false });
+    expect(again.readings).to.have.length(5);
+  });
+  it('has a bench that answers between two pins and blows its fuse for neither', () => {
+    const bench = simulatedBench({ pins: ['COM', 'COM', '+12V', '+12V'], colours: [] }, () => 0.5, {
+      meter: { ...handMeter, badContact: 0 },
+    });
+    expect(bench.common(1, 2)).to.deep.include({ beeps: true });
+    expect(bench.common(1, 3)).to.deep.include({ beeps: false });
+    expect(bench.read(3, 'gauge')).to.deep.include({ awg: 18 });
+    expect(bench.fuse()).to.equal('whole');
+  });
 });

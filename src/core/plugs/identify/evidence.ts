@@ -7,8 +7,15 @@ import { signal } from '../../standards/plugs/signals.ts';
  */
 export type Reading =
   | { kind: 'colour'; pin: number; colour: string }
+  | { kind: 'gauge'; pin: number; awg: number }
+  /** No contact in the cavity. */
+  | { kind: 'empty'; pin: number }
   /** Does it beep to the chassis or to a pin known to be return, unplugged? */
   | { kind: 'chassis'; pin: number; beeps: boolean }
+  /** Does it beep to another pin, unplugged? */
+  | { kind: 'common'; pin: number; with: number; beeps: boolean }
+  /** Ohms to a pin known to be return, unplugged and discharged; weak, for capacitors and bleeders tell little. */
+  | { kind: 'ohms'; pin: number; ohms: number }
   | { kind: 'standby'; pin: number; volts: number }
   | { kind: 'running'; pin: number; volts: number };
 export type ReadingKind = Reading['kind'];
@@ -36,6 +43,10 @@ export function classOf(name: string): SignalClass {
 /** Seconds a reading takes and what it weighs for danger (common practice, no source). */
 export const effort: Record<ReadingKind, { seconds: number; danger: number }> = {
   colour: { seconds: 3, danger: 1 },
+  gauge: { seconds: 3, danger: 1 },
+  empty: { seconds: 2, danger: 1 },
+  common: { seconds: 10, danger: 1 },
+  ohms: { seconds: 12, danger: 1 },
   chassis: { seconds: 8, danger: 1 },
   standby: { seconds: 10, danger: 2 },
   running: { seconds: 10, danger: 4 },
@@ -72,11 +83,76 @@ export function likelihood(
       const chance = carries === 'COM' ? 1 - meter.badContact : 0.004;
       return reading.beeps ? chance : 1 - chance;
     }
+    case 'gauge':
+      return gaugeLikelihood(reading.awg, carries);
+    case 'empty':
+      /* What looks empty is: an overlooked contact is rare. */
+      return carries === 'open' ? 0.6 : 2e-4;
+    case 'ohms':
+      return ohmsLikelihood(reading.ohms, carries, meter);
+    case 'common':
+      /* Hangs on two pins at once: see beliefs.ts. */
+      return 1;
     case 'standby':
       return voltsLikelihood(reading.volts, standbyLevels(carries), meter);
     case 'running':
       return voltsLikelihood(reading.volts, runningLevels(carries), meter);
   }
+}
+
+/** Power wires are thick mostly, signals thin (common practice, no source): AWG 18 and thicker, 20, thinner. */
+const GAUGES: Record<'power' | 'standby' | 'signal' | 'open', readonly [number, number, number]> = {
+  power: [0.75, 0.2, 0.05],
+  standby: [0.4, 0.3, 0.3],
+  signal: [0.15, 0.2, 0.65],
+  open: [1 / 3, 1 / 3, 1 / 3],
+};
+
+function gaugeLikelihood(awg: number, carries: SignalClass): number {
+  const group =
+    carries === 'open'
+      ? 'open'
+      : carries.endsWith('SB')
+        ? 'standby'
+        : ['COM', '+3.3V', '+5V', '+12V'].includes(carries)
+          ? 'power'
+          : 'signal';
+  return GAUGES[group][awg <= 18 ? 0 : awg <= 20 ? 1 : 2];
+}
+
+/** Ohms to return of a discharged supply, as the power of ten they lie about and how far off (common practice, no source). */
+const OHMS: Record<SignalClass, readonly [number, number]> = {
+  COM: [-0.5, 0.3],
+  '+3.3V': [1.2, 0.7],
+  '+5V': [1.7, 0.7],
+  '+12V': [2.5, 0.8],
+  '-12V': [2.8, 0.8],
+  '+5VSB': [2.8, 0.8],
+  '+12VSB': [3, 0.8],
+  'PS_ON#': [4, 0.8],
+  PWR_OK: [3.5, 1],
+  open: [7, 0.4],
+  other: [4, 1.5],
+};
+/** What the meter shows for no way at all. */
+export const NO_OHMS = 1e7;
+
+function ohmsLikelihood(ohms: number, carries: SignalClass, meter: Meter): number {
+  const at = Math.log10(Math.min(NO_OHMS, Math.max(0.05, ohms)));
+  const bell = ([mean, spread]: readonly [number, number]) =>
+    Math.exp(-0.5 * ((at - mean) / spread) ** 2) / (spread * Math.sqrt(2 * Math.PI));
+  return (
+    (1 - meter.badContact) * bell(OHMS[carries]) +
+    meter.badContact * (0.8 * bell(OHMS.open) + 0.025)
+  );
+}
+
+/** Classes whose pins are joined with each other inside the supply. */
+const joined = new Set<SignalClass>(['COM', '+3.3V', '+5V', '+12V', '-12V', '+5VSB', '+12VSB']);
+
+/** How likely it is that two pins beep with each other when they carry these. */
+export function beepChance(a: SignalClass, b: SignalClass, meter: Meter = handMeter): number {
+  return a === b && joined.has(a) ? 1 - meter.badContact : 0.004;
 }
 
 interface Level {

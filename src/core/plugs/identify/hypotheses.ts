@@ -19,6 +19,8 @@ export interface Grid {
 
 /** Chance that one pin of a known plug was changed by its maker. */
 const CHANGED = 0.02;
+/** Chance that a maker left one cavity of a known plug empty. */
+const LEFT_OUT = 0.01;
 /** What an unknown order is made of (common practice, no source). */
 const UNKNOWN: Record<SignalClass, number> = {
   COM: 0.42,
@@ -92,6 +94,10 @@ function laid(plug: Plug, columns: boolean, upside: boolean): number[][] {
     }),
   );
   return Array.from({ length: plug.ways }, (_, i) =>
-    classes.map((each) => (each === at.get(i) ? 1 - CHANGED : CHANGED * UNKNOWN[each])),
+    classes.map((each) => {
+      const out = at.get(i) === 'open' ? 0 : LEFT_OUT;
+      if (each === at.get(i)) return 1 - CHANGED - out;
+      return CHANGED * UNKNOWN[each] + (each === 'open' ? out : 0);
+    }),
   );
 }

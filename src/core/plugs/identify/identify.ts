@@ -1,4 +1,5 @@
 import {
+  beepChance,
   classes,
   effort,
   handMeter,
@@ -8,7 +9,8 @@ import {
   type ReadingKind,
   type SignalClass,
 } from './evidence.ts';
-import { hypothesesFor, type Grid, type Hypothesis } from './hypotheses.ts';
+import { believe, type Beliefs, type Common } from './beliefs.ts';
+import { hypothesesFor, type Grid } from './hypotheses.ts';
 
 /**
  * Which pin is which, as honest chances. Given an idea of the plug, its pins are independent, so
@@ -70,16 +72,23 @@ export function identify(
   const meter = options.meter ?? handMeter;
   const ideas = hypothesesFor(grid);
   for (const reading of readings) checkReading(grid, reading);
+  const commons = readings.filter((each): each is Common => each.kind === 'common');
   const perPin = Array.from({ length: grid.ways }, (_, i) =>
-    oneOfAKind(readings.filter((reading) => reading.pin === i + 1)),
+    oneOfAKind(readings.filter((reading) => reading.pin === i + 1 && reading.kind !== 'common')),
   );
   const support = perPin.map((list) =>
     classes.map((each) => list.reduce((p, reading) => p * likelihood(reading, each, meter), 1)),
   );
-  const weights = weigh(ideas, support);
-  const pins = perPin.map((list, i) => pinAnswer(i, list, ideas, weights, support, meter));
-  const joint = jointOf(ideas, weights, support, pins, (c) => classes[c] ?? 'other');
-  const rolesJoint = jointOf(ideas, weights, support, pins, (c) => roleOf(classes[c] ?? 'other'));
+  const beliefs = ideas.map((idea) => believe(idea, support, commons, meter));
+  const weights = weigh(beliefs);
+  const pins = perPin.map((list, i) => {
+    const ties = commons.filter(
+      (each) => each.beeps && (each.pin === i + 1 || each.with === i + 1),
+    );
+    return pinAnswer(i, list, ties.length > 0, beliefs, weights, meter);
+  });
+  const joint = jointOf(beliefs, weights, pins, (c) => classes[c] ?? 'other');
+  const rolesJoint = jointOf(beliefs, weights, pins, (c) => roleOf(classes[c] ?? 'other'));
   const sureOf = (name: SignalClass) =>
     pins.some((pin) => pin.best === name && pin.word === 'sure');
   const mayRun =
@@ -99,6 +108,19 @@ export function identify(
 function checkReading(grid: Grid, reading: Reading): void {
   if (!Number.isInteger(reading.pin) || reading.pin < 1 || reading.pin > grid.ways)
     throw new ReadingError(`There is no pin ${reading.pin}: the plug has ${grid.ways}.`);
+  if (reading.kind === 'common') {
+    const other = reading.with;
+    if (!Number.isInteger(other) || other < 1 || other > grid.ways)
+      throw new ReadingError(`There is no pin ${other}: the plug has ${grid.ways}.`);
+    if (other === reading.pin)
+      throw new ReadingError(`Pin ${other} with itself tells nothing: take another pin.`);
+  }
+  if (reading.kind === 'gauge' && !(reading.awg >= 10 && reading.awg <= 30))
+    throw new ReadingError(
+      `Pin ${reading.pin}: AWG ${reading.awg} is no wire of a plug, 10 to 30.`,
+    );
+  if (reading.kind === 'ohms' && !(reading.ohms >= 0))
+    throw new ReadingError(`Pin ${reading.pin}: ${reading.ohms} ohms is no reading.`);
   if ('volts' in reading && !(Math.abs(reading.volts) <= 60))
     throw new ReadingError(
       `Pin ${reading.pin}: ${reading.volts} V is not a figure of a supply's plug.`,
@@ -111,46 +133,32 @@ function oneOfAKind(list: readonly Reading[]): Reading[] {
 }
 
 /** Chances of the ideas, normalised in logs. */
-function weigh(ideas: readonly Hypothesis[], support: readonly (readonly number[])[]): number[] {
-  const logs = ideas.map((idea) =>
-    support.reduce(
-      (sum, likely, i) => sum + Math.log(mix(idea.pins[i] ?? [], likely)),
-      Math.log(idea.prior),
-    ),
-  );
-  const top = Math.max(...logs);
-  const raw = logs.map((log) => Math.exp(log - top));
+function weigh(beliefs: readonly Beliefs[]): number[] {
+  const top = Math.max(...beliefs.map((each) => each.log));
+  const raw = beliefs.map((each) => Math.exp(each.log - top));
   const total = raw.reduce((sum, each) => sum + each, 0);
   return raw.map((each) => each / total);
 }
 
-const mix = (chances: readonly number[], likely: readonly number[]) =>
-  chances.reduce((sum, chance, c) => sum + chance * (likely[c] ?? 0), 0) + 1e-300;
-
 function pinAnswer(
   i: number,
   list: readonly Reading[],
-  ideas: readonly Hypothesis[],
+  tied: boolean,
+  beliefs: readonly Beliefs[],
   weights: readonly number[],
-  support: readonly (readonly number[])[],
   meter: Meter,
 ): PinAnswer {
-  const likely = support[i] ?? [];
-  const chances = classes.map(() => 0);
-  ideas.forEach((idea, h) => {
-    const row = idea.pins[i] ?? [];
-    const whole = mix(row, likely);
-    classes.forEach((_, c) => {
-      chances[c] =
-        (chances[c] ?? 0) + ((weights[h] ?? 0) * (row[c] ?? 0) * (likely[c] ?? 0)) / whole;
-    });
-  });
+  const chances = classes.map((_, c) =>
+    beliefs.reduce((sum, each, h) => sum + (weights[h] ?? 0) * (each.pins[i]?.[c] ?? 0), 0),
+  );
   const at = chances.indexOf(Math.max(...chances));
   const best = classes[at] as SignalClass;
   const chance = chances[at] ?? 0;
-  const kinds = list
-    .filter((reading) => speaksFor(reading, best, meter))
-    .map((reading) => reading.kind);
+  const kinds: ReadingKind[] = [
+    ...list.filter((reading) => speaksFor(reading, best, meter)).map((reading) => reading.kind),
+    /* Beeps with another pin: it is a rail or a return. */
+    ...(tied && beepChance(best, best, meter) > 0.5 ? (['common'] as const) : []),
+  ];
   const contradiction = contradictionOf(list, meter);
   return {
     pin: i + 1,
@@ -163,6 +171,18 @@ function pinAnswer(
   };
 }
 
+/** Readings that see the same thing: two of one family are worth one when a pin is called return. */
+const families: Record<ReadingKind, string | undefined> = {
+  colour: 'colour',
+  gauge: undefined,
+  empty: 'cavity',
+  chassis: 'continuity',
+  common: 'continuity',
+  ohms: 'continuity',
+  standby: 'volts',
+  running: 'volts',
+};
+
 /** A pin is called return only by two readings of different kinds, one of them a meter's. */
 function wordFor(
   best: SignalClass,
@@ -171,8 +191,9 @@ function wordFor(
   contradiction: string | undefined,
 ): PinAnswer['word'] {
   if (contradiction) return 'open';
-  const metered = kinds.some((kind) => kind !== 'colour');
-  const enough = best === 'COM' ? kinds.length >= 2 && metered : metered;
+  const seen = new Set(kinds.flatMap((kind) => families[kind] ?? []));
+  const metered = [...seen].some((family) => family !== 'colour');
+  const enough = best === 'COM' ? seen.size >= 2 && metered : metered;
   if (chance >= SURE && enough) return 'sure';
   return chance >= ALMOST ? 'one more reading' : 'open';
 }
@@ -188,7 +209,7 @@ function speaksFor(reading: Reading, best: SignalClass, meter: Meter): boolean {
 
 /** Two readings each of which shuts out all that the other allows. */
 function contradictionOf(list: readonly Reading[], meter: Meter): string | undefined {
-  const meters = list.filter((reading) => reading.kind !== 'colour');
+  const meters = list.filter((reading) => reading.kind !== 'colour' && reading.kind !== 'gauge');
   for (let a = 0; a < meters.length; a += 1) {
     for (let b = a + 1; b < meters.length; b += 1) {
       const [first, second] = [meters[a] as Reading, meters[b] as Reading];
@@ -214,22 +235,16 @@ const roleOf = (carries: SignalClass) =>
 
 /** Chance that all pins are right at once, alike classes counted as one. */
 function jointOf(
-  ideas: readonly Hypothesis[],
+  beliefs: readonly Beliefs[],
   weights: readonly number[],
-  support: readonly (readonly number[])[],
   pins: readonly PinAnswer[],
   alike: (c: number) => string,
 ): number {
-  return ideas.reduce((sum, idea, h) => {
+  return beliefs.reduce((sum, belief, h) => {
     const all = pins.reduce((product, pin, i) => {
-      const row = idea.pins[i] ?? [];
-      const likely = support[i] ?? [];
       const wanted = alike(classes.indexOf(pin.best));
-      const right = row.reduce(
-        (p, chance, c) => (alike(c) === wanted ? p + chance * (likely[c] ?? 0) : p),
-        0,
-      );
-      return (product * right) / mix(row, likely);
+      const row = belief.pins[i] ?? [];
+      return product * row.reduce((p, each, c) => (alike(c) === wanted ? p + each : p), 0);
     }, 1);
     return sum + (weights[h] ?? 0) * all;
   }, 0);
@@ -238,7 +253,11 @@ function jointOf(
 /** Outcomes tried for each kind, to see what it would tell. */
 const outcomes: Record<ReadingKind, (pin: number) => Reading[]> = {
   colour: () => [],
+  gauge: () => [],
+  empty: () => [],
+  common: () => [],
   chassis: (pin) => [true, false].map((beeps) => ({ kind: 'chassis', pin, beeps })),
+  ohms: () => [],
   standby: (pin) => [0, 3.3, 5, 12].map((volts) => ({ kind: 'standby', pin, volts })),
   running: (pin) => [0, 3.3, 5, 12, -12].map((volts) => ({ kind: 'running', pin, volts })),
 };
@@ -246,7 +265,8 @@ const outcomes: Record<ReadingKind, (pin: number) => Reading[]> = {
 /**
  * The reading that tells most for its seconds and danger: what it tells of its own pin is all it
  * tells, for given the pin's signal the reading hangs on nothing else. Unplugged before standby
- * before running; running only when it may be.
+ * before running; running only when it may be. Colours, gauges, empty cavities, ohms and beeps between
+ * pins are taken when they are given, never asked for: the beeper to the chassis tells more in less time.
  */
 function nextReading(
   perPin: readonly (readonly Reading[])[],

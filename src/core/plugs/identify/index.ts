@@ -1,4 +1,5 @@
 export {
+  beepChance,
   classes,
   classOf,
   effort,
@@ -19,4 +20,5 @@ export {
   type PinAnswer,
 } from './identify.ts';
 export { noted, readNotes, writeNotes, type PlugNotes } from './words.ts';
+export { believe, type Common } from './beliefs.ts';
 export { simulatedBench, type Bench, type HiddenPlug } from './meter.ts';

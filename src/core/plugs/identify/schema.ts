@@ -1,5 +1,20 @@
 import { array, boolean, number, object, string } from 'yup';
 
+/** The names each kind must bring. */
+const brings: Record<string, readonly string[]> = {
+  colour: ['colour'],
+  gauge: ['awg'],
+  empty: [],
+  chassis: ['beeps'],
+  common: ['with', 'beeps'],
+  ohms: ['ohms'],
+  standby: ['volts'],
+  running: ['volts'],
+};
+
+const whole = (reading: Record<string, unknown> & { kind: string }) =>
+  (brings[reading.kind] ?? []).every((name) => reading[name] !== undefined);
+
 /** What the API takes: rows and ways, readings, whether a load is set. */
 export const identifySchema = object({
   rows: number().integer().min(1).max(2).required(),
@@ -7,20 +22,19 @@ export const identifySchema = object({
   loadSet: boolean().default(false),
   readings: array(
     object({
-      kind: string().oneOf(['colour', 'chassis', 'standby', 'running']).required(),
+      kind: string()
+        .oneOf(['colour', 'gauge', 'empty', 'chassis', 'common', 'ohms', 'standby', 'running'])
+        .required(),
       pin: number().integer().min(1).max(48).required(),
       colour: string().max(20),
+      awg: number().min(10).max(30),
+      with: number().integer().min(1).max(48),
+      ohms: number().min(0),
       beeps: boolean(),
       volts: number().min(-60).max(60),
     })
       .noUnknown()
-      .test('whole', 'says nothing: colour, beeps or volts is missing', (reading) =>
-        reading.kind === 'colour'
-          ? reading.colour !== undefined
-          : reading.kind === 'chassis'
-            ? reading.beeps !== undefined
-            : reading.volts !== undefined,
-      )
+      .test('whole', '${path} says nothing: a value of its kind is missing', whole)
       .required(),
   )
     .max(400)

@@ -20,9 +20,9 @@ export interface Wire {
 
 export class BuzzError extends Error {}
 
-const written = /^(\d{1,2})>((?:\d{1,2})(?:,\d{1,2})*)?$/;
+const written = /^(\d{1,2})>((?:\d{1,2})(?:\+\d{1,2})*)?$/;
 
-/** Reads `3>5`, `3>5,6`, `4>` (beeps with nothing). Throws BuzzError with the line that cannot be read. */
+/** Reads `3>5`, `3>5+6`, `4>` (beeps with nothing). Throws BuzzError with the line that cannot be read. */
 export function readBuzz(items: readonly string[]): Wire[] {
   const seen = new Map<number, number>();
   return items.map((item) => {
@@ -30,7 +30,7 @@ export function readBuzz(items: readonly string[]): Wire[] {
     if (!match)
       throw new BuzzError(`“${item}” is no wire: write the pin, >, the pins it beeps with.`);
     const from = Number(match[1]);
-    const to = match[2] ? match[2].split(',').map(Number) : [];
+    const to = match[2] ? match[2].split('+').map(Number) : [];
     for (const pin of to) {
       const other = seen.get(pin);
       if (other !== undefined && other !== from)
@@ -44,7 +44,7 @@ export function readBuzz(items: readonly string[]): Wire[] {
 }
 
 export const writeBuzz = (wires: readonly Wire[]): string[] =>
-  [...wires].sort((a, b) => a.from - b.from).map(({ from, to }) => `${from}>${to.join(',')}`);
+  [...wires].sort((a, b) => a.from - b.from).map(({ from, to }) => `${from}>${to.join('+')}`);
 
 /** The wires with one more; the same pin again replaces what it said. */
 export const buzzed = (wires: readonly Wire[], wire: Wire): Wire[] => [

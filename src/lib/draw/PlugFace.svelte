@@ -1,97 +1,90 @@
 <script lang="ts">
-  import { makerMains, plug } from '$core/standards/plugs/index.ts';
+  import type { Effect } from '$core/plugs/meet/index.ts';
+  import { seen, views, type Plug, type View } from '$core/standards/plugs/index.ts';
+  import { inkOf, isDark, shortName } from './inks.ts';
 
   interface Props {
-    id: string;
+    plug: Plug | undefined;
     /** Whose plug: supply, board. */
     whose: string;
+    view?: View;
     /** Pixels per millimetre. */
     scale?: number;
+    /** What comes of each pin where it meets another plug. */
+    effects?: ReadonlyMap<number, Effect>;
+    /** The name of another thing in its place, e.g. a supply without a plug said. */
+    name?: string;
   }
-  const { id, whose, scale = 6 }: Props = $props();
-  const known = $derived(plug(id));
-  const maker = $derived(makerMains.find((each) => each.id === id));
-  const ways = $derived(known?.ways ?? maker?.ways ?? 0);
-  const rows = $derived(known?.rows ?? 2);
-  const columns = $derived(Math.ceil(ways / rows));
-  const pitch = $derived((known?.pitchMm ?? 4.2) * scale);
-  const square = $derived(pitch * 0.8);
-  const colour: Record<string, string> = {
-    '+3.3V': '#e08a2b',
-    '+5V': '#c0392b',
-    '+12V': '#e2c22f',
-    COM: '#2b2b2b',
-    '+5VSB': '#7d4fa3',
-    '+12VSB': '#7d4fa3',
-    'PS_ON#': '#2f8f4e',
-    PWR_OK: '#8d9499',
-    '-12V': '#2f62b5',
-    '-5V': '#f2f2ee',
-  };
-  const short: Record<string, string> = {
-    '+3.3V': '3.3',
-    '+5V': '5',
-    '+12V': '12',
-    COM: '0',
-    '+5VSB': 'sb',
-    '+12VSB': 'sb',
-    'PS_ON#': 'on',
-    PWR_OK: 'ok',
-    '-12V': '-12',
-    '-5V': '-5',
-  };
-  const dark = new Set(['COM', '+5V', '+5VSB', '+12VSB', 'PS_ON#', '-12V']);
+  const {
+    plug,
+    whose,
+    view = 'header face',
+    scale = 6,
+    effects,
+    name = 'not known',
+  }: Props = $props();
+  const columns = $derived(plug ? Math.ceil(plug.ways / plug.rows) : 0);
+  /* Small pitches are drawn larger so that a pin can be read; the scale is written beside. */
+  const drawn = $derived(plug ? Math.max(scale, Math.min(20 / plug.pitchMm, 12)) : scale);
+  const pitch = $derived((plug?.pitchMm ?? 4.2) * drawn);
+  const cell = $derived(pitch * 0.8);
+  const unknown = $derived(plug?.pins.includes('?') ?? true);
+  const where = $derived(
+    `${view}, latch side down${views[view].mirrored ? ': 1 top right' : ': 1 top left'}`,
+  );
 </script>
 
 <figure>
-  <figcaption><b>{whose}</b> {known?.name ?? maker?.name ?? 'not known'}</figcaption>
-  {#if ways > 0}
+  <figcaption><b>{whose}</b> {plug?.name ?? name}</figcaption>
+  {#if plug}
     <svg
       width={columns * pitch + 20}
-      height={rows * pitch + 34}
+      height={plug.rows * pitch + 30}
       role="img"
-      aria-label="{known?.name ?? maker?.name}, header face, latch side down"
+      aria-label="{plug.name}, {where}"
     >
       <rect
         class="housing"
         x="2"
         y="2"
         width={columns * pitch + 12}
-        height={rows * pitch + 12}
+        height={plug.rows * pitch + 12}
         rx="3"
       />
       <rect
         class="latch"
         x={(columns * pitch) / 2 - 12}
-        y={rows * pitch + 14}
+        y={plug.rows * pitch + 14}
         width="40"
         height="8"
       />
-      {#each Array.from({ length: ways }, (_, i) => i) as i (i)}
-        {@const signal = known?.pins[i] === '?' ? undefined : known?.pins[i]}
-        {@const x = 8 + (i % columns) * pitch + (pitch - square) / 2}
-        {@const y = 8 + Math.floor(i / columns) * pitch + (pitch - square) / 2}
+      {#each plug.pins as signal, i (i)}
+        {@const place = seen(plug, i + 1, view)}
+        {@const x = 8 + place.col * pitch + (pitch - cell) / 2}
+        {@const y = 8 + place.row * pitch + (pitch - cell) / 2}
+        {@const square = plug.squares?.includes(i + 1)}
+        {@const effect = effects?.get(i + 1)}
         <rect
-          class="pin"
-          class:unknown={!signal}
+          class="pin {effect ?? ''}"
+          class:unknown={signal === '?'}
           {x}
           {y}
-          width={square}
-          height={square}
-          fill={signal ? (colour[signal] ?? 'none') : 'none'}
-        />
-        <text
-          class:light={signal !== undefined && dark.has(signal)}
-          x={x + square / 2}
-          y={y + square / 2 + 4}>{signal ? (short[signal] ?? '') : '?'}</text
+          width={cell}
+          height={cell}
+          rx={square === false || !plug.squares ? cell * 0.24 : 1}
+          fill={inkOf(signal) ?? 'var(--paper)'}><title>{i + 1}: {signal}</title></rect
         >
+        {#if cell > 13}
+          <text class:light={isDark(signal)} x={x + cell / 2} y={y + cell / 2 + 4}
+            >{shortName(signal)}</text
+          >
+        {/if}
       {/each}
-      <text class="one" x="0" y={rows * pitch + 30}>1 top left</text>
     </svg>
     <p>
-      header face, latch side down{known && !known.pins.includes('?')
-        ? '; colours are a hint, never proof'
-        : '; order not proven'}
+      {where}{unknown ? '; order not proven' : '; colours are a hint, never proof'}{drawn > scale
+        ? `; drawn ${(drawn / scale).toFixed(1)} times larger`
+        : ''}
     </p>
   {/if}
 </figure>
@@ -99,6 +92,10 @@
 <style>
   figure {
     margin: 0;
+    max-width: 100%;
+  }
+  svg {
+    max-width: 100%;
   }
   figcaption {
     font-size: 15px;
@@ -121,21 +118,26 @@
   .unknown {
     stroke-dasharray: 3 2;
   }
+  .burns {
+    stroke: var(--stop);
+    stroke-width: 4;
+  }
+  .wrong {
+    stroke: var(--mend);
+    stroke-width: 3.5;
+    stroke-dasharray: 5 2;
+  }
   text {
     font: 600 11px var(--face-figure);
     text-anchor: middle;
+    fill: var(--ink);
+    pointer-events: none;
+  }
+  .pin:not([fill^='var']) + text {
     fill: #1f1f1f;
   }
-  .unknown + text {
-    fill: var(--ink);
-  }
-  .light {
+  .pin + text.light {
     fill: #fff;
-  }
-  .one {
-    text-anchor: start;
-    fill: var(--ink-soft);
-    font-weight: 400;
   }
   p {
     font-size: 13.5px;

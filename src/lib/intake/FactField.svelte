@@ -2,7 +2,8 @@
   import { isList, isNumber, isText, type Fact } from '$core/model/fact.ts';
   import type { Property } from '$core/model/properties.ts';
   import type { Range } from '$core/units/range.ts';
-  import { plugName } from '$core/standards/plugs/index.ts';
+  import { plugNameIn } from '$core/model/ownPlugs.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
   import MeasureField from '$lib/ui/MeasureField.svelte';
 
   interface Props {
@@ -17,10 +18,17 @@
   const id = $props.id();
   /** Items that hold spaces themselves are parted by commas. */
   const spaced = $derived(
-    ['mounts', 'fanMounts', 'ports', 'openings', 'pinReadings'].includes(property.key),
+    ['mounts', 'fanMounts', 'ports', 'openings', 'pinReadings', 'wiring'].includes(property.key),
   );
   const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
-  const name = (option: string) => (/plug/i.test(property.key) ? plugName(option) : option);
+  const isPlug = $derived(/plug/i.test(property.key));
+  const name = (option: string) => (isPlug ? plugNameIn(bench.shop, option) : option);
+  /** Plugs of one's own stand among the known ones. */
+  const options = $derived(
+    property.options && isPlug
+      ? [...property.options, ...bench.shop.plugs.map((own) => own.id)]
+      : property.options,
+  );
 
   function words(text: string): void {
     const items = text
@@ -34,7 +42,7 @@
 {#if property.measure === 'text'}
   <label for={id}>
     {property.label}
-    {#if property.options}
+    {#if options}
       <select
         {id}
         value={isText(fact) ? fact.text : ''}
@@ -46,8 +54,7 @@
           )}
       >
         <option value="">not known</option>
-        {#each property.options as option (option)}<option value={option}>{name(option)}</option
-          >{/each}
+        {#each options as option (option)}<option value={option}>{name(option)}</option>{/each}
       </select>
     {:else}
       <input

@@ -1,41 +1,23 @@
 <script lang="ts">
   import type { Grid, Identified } from '$core/plugs/identify/index.ts';
   import { seen, views, type View } from '$core/standards/plugs/index.ts';
+  import { inks, shortName } from '$lib/draw/inks.ts';
 
   interface Props {
     grid: Grid;
     answer: Identified;
     colours: ReadonlyMap<number, string>;
+    /** Gauge of the wires where somebody looked. */
+    gauges: ReadonlyMap<number, number>;
     view: View;
     /** The pin under the probe. */
     lit: number;
     onpin: (pin: number) => void;
   }
-  const { grid, answer, colours, view, lit, onpin }: Props = $props();
+  const { grid, answer, colours, gauges, view, lit, onpin }: Props = $props();
   const columns = $derived(grid.ways / grid.rows);
   const cell = $derived(Math.min(64, 640 / columns));
   const at = (pin: number) => seen({ ...grid, numbering: 'rows' }, pin, view);
-  const inks: Record<string, string> = {
-    black: '#1c1c1c',
-    red: '#c0392b',
-    yellow: '#e2c22f',
-    orange: '#e08a2b',
-    white: '#f6f6f2',
-    blue: '#2f62b5',
-    purple: '#7d4fa3',
-    green: '#2f8f4e',
-    grey: '#8d9499',
-    brown: '#7a4a26',
-  };
-  const short: Record<string, string> = {
-    COM: '0',
-    'PS_ON#': 'on',
-    PWR_OK: 'ok',
-    '+5VSB': '5sb',
-    '+12VSB': '12sb',
-    other: 'sig',
-  };
-  const name = (best: string) => short[best] ?? best.replace('V', '');
 </script>
 
 <svg
@@ -64,6 +46,7 @@
     {@const x = 12 + place.col * cell + 3}
     {@const y = 12 + place.row * (cell + 16)}
     {@const colour = colours.get(pin.pin)}
+    {@const awg = gauges.get(pin.pin)}
     <g
       class="pin {pin.word.replaceAll(' ', '-')}"
       class:lit={pin.pin === lit}
@@ -81,16 +64,16 @@
       <rect class="cavity" {x} {y} width={cell - 6} height={cell - 6} rx="3" />
       {#if colour}<rect
           x={x + 3}
-          y={y + cell - 15}
+          y={y + cell - (awg !== undefined && awg >= 22 ? 12 : 15)}
           width={cell - 12}
-          height="6"
+          height={awg !== undefined && awg >= 22 ? 3 : 6}
           fill={inks[colour] ?? 'none'}
           stroke="var(--ink)"
           stroke-width="0.6"
         />{/if}
       <text class="number" x={x + 5} y={y + 13}>{pin.pin}</text>
       <text class="best" x={x + (cell - 6) / 2} y={y + cell / 2 + 6}
-        >{pin.word === 'open' ? '?' : name(pin.best)}</text
+        >{pin.word === 'open' ? '?' : shortName(pin.best)}</text
       >
       <text class="chance" x={x + (cell - 6) / 2} y={y + cell + 6}
         >{Math.round(pin.chance * 100)}</text

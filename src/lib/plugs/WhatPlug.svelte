@@ -1,9 +1,13 @@
 <script lang="ts">
   import { setFact } from '$core/edits/edits.ts';
-  import { listAt, textAt, type Placed, type Plan } from '$core/model/plan.ts';
+  import { keepPlugOf } from '$core/edits/plugEdits.ts';
+  import { plugIn } from '$core/model/ownPlugs.ts';
+  import { listAt, one, textAt, type Placed } from '$core/model/plan.ts';
   import {
     identify,
     noted,
+    ownPlugOf,
+    plugTag,
     ReadingError,
     readNotes,
     writeNotes,
@@ -11,22 +15,23 @@
     type Reading,
     type ReadingKind,
   } from '$core/plugs/identify/index.ts';
-  import { plug, views, type View } from '$core/standards/plugs/index.ts';
+  import { views, type View } from '$core/standards/plugs/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { practiceBench } from '$lib/instruments/practice.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import PinGrid from './PinGrid.svelte';
 
-  interface Props {
-    plan: Plan;
-    supply: Placed;
-    onclose: () => void;
-  }
-  const { plan, supply, onclose }: Props = $props();
+  import WeakReadings from './WeakReadings.svelte';
+  import type { PlugViewProps } from './views.ts';
+
+  const { plan, onclose }: PlugViewProps = $props();
+  // svelte-ignore state_referenced_locally (the view is opened for one supply)
+  const supply = one(plan, 'supply') as Placed;
   const kept = $derived.by((): { notes: PlugNotes; fault?: string } => {
     try {
-      return { notes: readNotes(listAt(plan, supply, 'pinReadings')?.items ?? []) };
+      return { notes: readNotes((supply && listAt(plan, supply, 'pinReadings'))?.items ?? []) };
     } catch (error) {
       if (!(error instanceof ReadingError)) throw error;
       return { notes: { grid: undefined, readings: [] }, fault: error.message };
@@ -35,15 +40,16 @@
   const notes = $derived(kept.notes);
   /* The housing last said of this supply, to begin with. */
   // svelte-ignore state_referenced_locally (only where one begins)
-  const usual = plug(textAt(plan, supply, 'mainPlug')?.text ?? '');
+  const usual = supply && plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? '');
   let rows = $state(usual?.rows ?? 2);
   let columns = $state(usual ? usual.ways / usual.rows : 5);
   let view = $state<View>('plug wire side');
   let loadSet = $state(false);
   let chosen = $state<number | undefined>();
   let typed = $state('');
+  let name = $state(supply ? `main of ${supply.part.name}` : '');
   let fault = $state('');
-  const meter = $derived(practiceBench(supply.part.id, notes.grid?.ways ?? 10));
+  const meter = $derived(practiceBench(supply?.part.id ?? '', notes.grid?.ways ?? 10));
   const answer = $derived(notes.grid && identify(notes.grid, notes.readings, { loadSet }));
   const asked = $derived(answer?.next);
   const lit = $derived(chosen ?? asked?.pin ?? 1);
@@ -54,6 +60,13 @@
     new Map(
       notes.readings.flatMap((each) =>
         each.kind === 'colour' ? [[each.pin, each.colour] as const] : [],
+      ),
+    ),
+  );
+  const gauges = $derived(
+    new Map(
+      notes.readings.flatMap((each) =>
+        each.kind === 'gauge' ? [[each.pin, each.awg] as const] : [],
       ),
     ),
   );
@@ -70,8 +83,7 @@
     'brown',
   ];
   const all = Object.keys(views) as View[];
-  const questions: Record<ReadingKind, string> = {
-    colour: 'Which colour is its wire?',
+  const questions: Partial<Record<ReadingKind, string>> = {
     chassis: 'Unplugged, discharged: does it beep to the chassis?',
     standby: 'Plugged in, off: how many volts against return?',
     running: 'Running with its load: how many volts against return?',
@@ -157,6 +169,16 @@
     store(next, 'colours of the practice plug');
   }
 
+  /** What is sure, kept as a plug of one's own, and said of this supply and its kind. */
+  function keep(): void {
+    if (!answer || name.trim() === '') return;
+    const own = ownPlugOf(notes, answer, name.trim(), plugTag(name), bench.now);
+    bench.edit(`plug ${own.name}`, keepPlugOf(own, supply.part, 'mainPlug', bench.now));
+    toast(
+      `${own.name} is known now${supply.part.modelId ? ', for every supply of its model' : ''}.`,
+    );
+  }
+
   const turn = () => (view = all[(all.indexOf(view) + 1) % all.length] ?? 'header face');
   const sure = $derived(answer?.pins.filter((pin) => pin.word === 'sure').length ?? 0);
   const open = $derived(
@@ -173,87 +195,108 @@
 />
 
 <div class="what">
-  {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
-  {#if notes.grid && answer}
-    <p class="view"><b>{view}</b> <Button onclick={turn}>Turn it (v)</Button></p>
-    <PinGrid grid={notes.grid} {answer} {colours} {view} {lit} onpin={(pin) => (chosen = pin)} />
-    <p class="palette" role="group" aria-label="Colours along the row">
-      {#each palette as colour (colour)}<button onclick={() => tap(colour)}>{colour}</button>{/each}
-      <Button onclick={look}>Practice wires</Button>
-    </p>
-    <div class="ask" aria-live="polite">
-      {#if wrong}
-        <p><Mark mark="stop" word size={20} /> Pin {wrong.pin}: {wrong.contradiction}</p>
-      {/if}
-      {#if asked || chosen !== undefined}
-        <h2>Pin {lit}: {questions[kind]}</h2>
-        <p class="row">
-          {#if kind === 'chassis'}
-            <Button next onclick={() => add({ kind: 'chassis', pin: lit, beeps: true })}
-              >Beeps</Button
-            >
-            <Button onclick={() => add({ kind: 'chassis', pin: lit, beeps: false })}>Silent</Button>
-          {:else}
-            <label
-              >volts
-              <input
-                bind:value={typed}
-                inputmode="decimal"
-                onkeydown={(event) => event.key === 'Enter' && volts()}
-              /></label
-            >
-            <Button next onclick={volts}>Write it down</Button>
-          {/if}
-          <Button onclick={practise}>Practice meter</Button>
-        </p>
-      {:else}
-        <h2>Nothing more to read</h2>
-      {/if}
-      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
-      <p>
-        {sure} of {notes.grid.ways} pins sure{open.length > 0 ? `; open: ${open.join(', ')}` : ''}.
-        Roles of the whole plug {percent(answer.rolesJoint)}, every pin by name {percent(
-          answer.joint,
-        )}.
-      </p>
-      <p class="soft">
-        {answer.ideas
-          .slice(0, 3)
-          .map((idea) => `${idea.name} ${percent(idea.chance)}`)
-          .join(' · ')}
-      </p>
-      <p class="row">
-        <label class="check"
-          ><input type="checkbox" bind:checked={loadSet} /> a load is set, first power through a current
-          limit</label
-        >
-        <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
-        {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
-      </p>
-      <p class="soft">
-        Never open the supply. Meter lead out of the amps socket before volts. Probe one pin at a
-        time, one hand away from bare metal.
-      </p>
-    </div>
-    <p class="row">
-      <Button onclick={() => store({ grid: undefined, readings: [] }, 'plug readings dropped')}
-        >Another housing</Button
-      >
-      <Button onclick={onclose}>Back to the sums</Button>
-    </p>
+  {#if !supply}
+    <h2>No supply in the plan</h2>
+    <p>Put one in at Take-in: its main plug is found out here.</p>
+    <p><Button onclick={onclose}>Back to the sums</Button></p>
   {:else}
-    <h2>How many ways has it?</h2>
-    <p class="row">
-      <label>rows <input type="number" min="1" max="2" bind:value={rows} /></label>
-      <label>across <input type="number" min="1" max="24" bind:value={columns} /></label>
-      <Button next onclick={begin}>Begin</Button>
-      <Button onclick={onclose}>Back to the sums</Button>
-    </p>
-    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
-    <p class="soft">
-      Count on the header's face with the latch down: pin 1 is top left, the second row starts
-      beneath it. The wire side of a plug shows the same picture; its mating face is the mirror.
-    </p>
+    {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
+    {#if notes.grid && answer}
+      <p class="view"><b>{view}</b> <Button onclick={turn}>Turn it (v)</Button></p>
+      <PinGrid
+        grid={notes.grid}
+        {answer}
+        {colours}
+        {gauges}
+        {view}
+        {lit}
+        onpin={(pin) => (chosen = pin)}
+      />
+      <p class="palette" role="group" aria-label="Colours along the row">
+        {#each palette as colour (colour)}<button onclick={() => tap(colour)}>{colour}</button
+          >{/each}
+        <Button onclick={look}>Practice wires</Button>
+      </p>
+      <div class="ask" aria-live="polite">
+        {#if wrong}
+          <p><Mark mark="stop" word size={20} /> Pin {wrong.pin}: {wrong.contradiction}</p>
+        {/if}
+        {#if asked || chosen !== undefined}
+          <h2>Pin {lit}: {questions[kind]}</h2>
+          <p class="row">
+            {#if kind === 'chassis'}
+              <Button next onclick={() => add({ kind: 'chassis', pin: lit, beeps: true })}
+                >Beeps</Button
+              >
+              <Button onclick={() => add({ kind: 'chassis', pin: lit, beeps: false })}
+                >Silent</Button
+              >
+            {:else}
+              <label
+                >volts
+                <input
+                  bind:value={typed}
+                  inputmode="decimal"
+                  onkeydown={(event) => event.key === 'Enter' && volts()}
+                /></label
+              >
+              <Button next onclick={volts}>Write it down</Button>
+            {/if}
+            <Button onclick={practise}>Practice meter</Button>
+          </p>
+        {:else}
+          <h2>Nothing more to read</h2>
+        {/if}
+        {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+        <p>
+          {sure} of {notes.grid.ways} pins sure{open.length > 0
+            ? `; open: ${open.join(', ')}`
+            : ''}. Roles of the whole plug {percent(answer.rolesJoint)}, every pin by name {percent(
+            answer.joint,
+          )}.
+        </p>
+        <p class="soft">
+          {answer.ideas
+            .slice(0, 3)
+            .map((idea) => `${idea.name} ${percent(idea.chance)}`)
+            .join(' · ')}
+        </p>
+        <p class="row">
+          <label class="check"
+            ><input type="checkbox" bind:checked={loadSet} /> a load is set, first power through a current
+            limit</label
+          >
+          <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
+          {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
+        </p>
+        <p class="soft">
+          Never open the supply. Meter lead out of the amps socket before volts. Probe one pin at a
+          time, one hand away from bare metal.
+        </p>
+      </div>
+      <WeakReadings ways={notes.grid.ways} pin={lit} onread={add} />
+      <p class="row">
+        <label class="name">name <input bind:value={name} maxlength="60" /></label>
+        <Button next={answer.next === undefined} onclick={keep}>Keep this plug</Button>
+        <Button onclick={() => store({ grid: undefined, readings: [] }, 'plug readings dropped')}
+          >Another housing</Button
+        >
+        <Button onclick={onclose}>Back to the sums</Button>
+      </p>
+    {:else}
+      <h2>How many ways has it?</h2>
+      <p class="row">
+        <label>rows <input type="number" min="1" max="2" bind:value={rows} /></label>
+        <label>across <input type="number" min="1" max="24" bind:value={columns} /></label>
+        <Button next onclick={begin}>Begin</Button>
+        <Button onclick={onclose}>Back to the sums</Button>
+      </p>
+      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <p class="soft">
+        Count on the header's face with the latch down: pin 1 is top left, the second row starts
+        beneath it. The wire side of a plug shows the same picture; its mating face is the mirror.
+      </p>
+    {/if}
   {/if}
 </div>
 
@@ -305,6 +348,10 @@
     background: var(--tape);
     color: var(--ink);
     font: 18px var(--face-figure);
+  }
+  .row label.name input {
+    width: 260px;
+    font-family: var(--face-text);
   }
   .ask {
     display: flex;

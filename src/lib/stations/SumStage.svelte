@@ -16,13 +16,15 @@
     subtitle: string;
     /** A picture above the sums. */
     picture?: Snippet;
+    /** Beside the heading. */
+    tools?: Snippet;
   }
-  const { view, station, subtitle, picture }: Props = $props();
+  const { view, station, subtitle, picture, tools }: Props = $props();
   // svelte-ignore state_referenced_locally (a station's stage never changes its station)
   const chosen = new Chosen(view, station);
 </script>
 
-<Stage title={stationName(station)} {subtitle}>
+<Stage title={stationName(station)} {subtitle} {...tools ? { tools } : {}}>
   {@render picture?.()}
   {#if chosen.here.length === 0}
     <p>Nothing to say yet. Put a board and a supply into the plan at Take-in.</p>

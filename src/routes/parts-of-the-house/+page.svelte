@@ -4,6 +4,7 @@
   import { plain } from '$core/findings/terms.ts';
   import { practice } from '$core/standards/source.ts';
   import { range } from '$core/units/range.ts';
+  import { plug } from '$core/standards/plugs/index.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -130,10 +131,10 @@
   </p>
   <h2>Plug faces</h2>
   <div class="row">
-    <PlugFace id="main24" whose="Supply" /><PlugFace id="maker10" whose="Board" /><PlugFace
-      id=""
-      whose="Unknown"
-    />
+    <PlugFace plug={plug('main24')} whose="Supply" /><PlugFace
+      plug={plug('maker10')}
+      whose="Board"
+    /><PlugFace plug={undefined} whose="Unknown" />
   </div>
 </Stage>
 <Tape title="Sums" aside="2 elsewhere">

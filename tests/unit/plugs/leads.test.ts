@@ -38,7 +38,7 @@ describe('plugs/leads, buzzing out', () => {
     expect(orderFromLead(readBuzz(crossed), cpu4, 4)).to.deep.equal(['+12V', '+12V', 'COM', 'COM']);
   });
   it('leaves a pin open whose wire splits onto two signals', () => {
-    expect(orderFromLead(readBuzz(['1>1,3']), cpu4, 2)[0]).to.equal('?');
+    expect(orderFromLead(readBuzz(['1>1+3']), cpu4, 2)[0]).to.equal('?');
   });
 });
 

@@ -21,4 +21,5 @@ export {
 } from './identify.ts';
 export { noted, readNotes, writeNotes, type PlugNotes } from './words.ts';
 export { believe, type Common } from './beliefs.ts';
+export { ownPlugOf, plugTag } from './keep.ts';
 export { simulatedBench, type Bench, type HiddenPlug } from './meter.ts';

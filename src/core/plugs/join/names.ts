@@ -16,9 +16,9 @@ export const same = (a: End, b: End): boolean =>
 export const wireLine = (wire: JoinWire): string =>
   [
     `${endName(wire.from)} > ${endName(wire.to)} ${wire.signal} ${wire.colour} AWG ${wire.awg} ${wire.lengthMm} mm`,
-    ...(wire.spliceFrom ? [`splice at ${endName(wire.from)}`] : []),
-    ...(wire.spliceTo ? [`splice at ${endName(wire.to)}`] : []),
-  ].join(', ');
+    ...(wire.spliceFrom ? [`splice ${endName(wire.from)}`] : []),
+    ...(wire.spliceTo ? [`splice ${endName(wire.to)}`] : []),
+  ].join(' ');
 
 export interface ShopLine {
   what: string;

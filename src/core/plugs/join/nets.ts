@@ -24,6 +24,7 @@ export interface Net {
 
 /** Amps a logic signal carries: nothing to speak of. */
 const SIGNAL_A = 0.02;
+const HEADER_LOAD_A = 0.3;
 
 export const pinsOf = (plug: Plug, is: (name: string) => boolean): number[] =>
   plug.pins.flatMap((name, i) => (is(name) ? [i + 1] : []));
@@ -39,6 +40,8 @@ export function needOf(spec: JoinSpec, k: number, name: string): number {
   /* A processor of 65 W and one of 125 W with the loss of the board's converter (common practice, no source). */
   if (plug && name === '+12V' && plug.group === 'processor') return plug.ways === 4 ? 6.5 : 12;
   if (plug?.limitW && name === '+12V') return plug.limitW / 12;
+  /* A fan or a light on a header. */
+  if (plug && (plug.contactA ?? 9) <= 1) return HEADER_LOAD_A;
   return usualA[name] ?? 0;
 }
 

@@ -1,0 +1,258 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import Papa from 'papaparse';
+  import { addAdapter } from '$core/edits/plugEdits.ts';
+  import { editJob } from '$core/edits/edits.ts';
+  import { adapterJson, adapterSvg, wiringTable } from '$core/export/adapter.ts';
+  import { plugIn } from '$core/model/ownPlugs.ts';
+  import { listAt, one, textAt } from '$core/model/plan.ts';
+  import { needOf, railsWanted, shopping, endName } from '$core/plugs/join/index.ts';
+  import type { Plug } from '$core/standards/plugs/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { saveFile } from '$lib/shop/files.ts';
+  import { Joining } from '$lib/shop/joining.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import AdapterPicture from './AdapterPicture.svelte';
+  import AdapterSheets from './AdapterSheets.svelte';
+  import PlugSelect from './PlugSelect.svelte';
+  import type { PlugViewProps } from './views.ts';
+
+  const { plan, view, onclose }: PlugViewProps = $props();
+
+  /** To begin with: the supply's main plug, and what of the board it does not reach as it is. */
+  function begin(): { gives: string[]; takes: string[] } {
+    const [supply, board] = [one(plan, 'supply'), one(plan, 'board')];
+    const give = supply && textAt(plan, supply, 'mainPlug')?.text;
+    const take = board && textAt(plan, board, 'mainPlug')?.text;
+    const processor = board && textAt(plan, board, 'processorPlug')?.text;
+    const brings = (supply && listAt(plan, supply, 'plugs')?.items) ?? [];
+    const extra = processor && processor !== 'none' && !brings.includes(processor);
+    return {
+      gives: give ? [give] : [],
+      takes: [...(take ? [take] : []), ...(extra ? [processor] : [])],
+    };
+  }
+  const first = begin();
+  let gives = $state(first.gives);
+  let takes = $state(first.takes);
+  let needs = $state<Record<string, number>[]>([]);
+  let fill = $state<'all' | 'enough'>('all');
+  let alarms = $state<'satisfy' | 'silence'>('satisfy');
+  let lengthMm = $state(150);
+  let lit = $state<number | undefined>();
+  const joining = new Joining();
+  const plugsOf = (ids: string[]): Plug[] => ids.flatMap((id) => plugIn(bench.shop, id) ?? []);
+  const spec = $derived({
+    gives: plugsOf(gives),
+    takes: plugsOf(takes),
+    needs: takes.map((_, k) => $state.snapshot(needs[k]) ?? {}),
+    fill,
+    alarms,
+    lengthMm,
+  });
+  $effect(() => {
+    const asked = spec;
+    if (asked.gives.length > 0 && asked.takes.length > 0) untrack(() => void joining.ask(asked));
+  });
+  $effect(() => () => joining.close());
+  const recipe = $derived(
+    spec.gives.length > 0 && spec.takes.length > 0 ? joining.recipe : undefined,
+  );
+  const possible = $derived(recipe !== undefined && recipe.impossible.length === 0);
+
+  function set(list: 'gives' | 'takes', at: number, id: string | undefined): void {
+    const next = [...(list === 'gives' ? gives : takes)];
+    if (id === undefined) next.splice(at, 1);
+    else next[at] = id;
+    if (list === 'gives') gives = next;
+    else takes = next;
+  }
+
+  function need(k: number, rail: string, value: number | null): void {
+    const own = { ...needs[k] };
+    if (value === null || Number.isNaN(value)) delete own[rail];
+    else own[rail] = value;
+    needs[k] = own;
+  }
+
+  function finish(): void {
+    if (!recipe || !view.job) return;
+    bench.edit('adapter onto the shelf', addAdapter(recipe, view.job.id, bench.now));
+    toast(
+      'The adapter is a part now, not proved yet. Take its continuity sheet, then its live sheet.',
+    );
+  }
+
+  function list(): void {
+    const job = view.job;
+    if (!recipe || !job) return;
+    const fresh = shopping(recipe).filter(
+      (line) => !job.wants.some((want) => want.what === line.what),
+    );
+    bench.edit('adapter parts onto the list', editJob(job.id, { wants: [...job.wants, ...fresh] }));
+    toast(`${fresh.length} lines onto the trip list.`);
+  }
+
+  const csv = () =>
+    recipe &&
+    saveFile('adapter.csv', Papa.unparse(wiringTable(recipe), { newline: '\r\n' }), 'text/csv');
+  const save = () => recipe && saveFile('adapter.json', adapterJson(recipe), 'application/json');
+  const svg = () => recipe && saveFile('adapter.svg', adapterSvg(recipe), 'image/svg+xml');
+  const proven = $derived(recipe && recipe.cost - recipe.bound < 0.01);
+</script>
+
+{#snippet plugRow(side: 'gives' | 'takes', ids: string[], label: string)}
+  <div class="row">
+    {#each ids as id, i (i)}
+      <span class="pick">
+        <PlugSelect
+          label={i === 0 ? label : 'and'}
+          value={id}
+          onpick={(next) => set(side, i, next)}
+        />
+        {#if ids.length > 1}<Button quiet onclick={() => set(side, i, undefined)}>out</Button>{/if}
+      </span>
+    {/each}
+    {#if ids.length < 4}
+      <Button quiet onclick={() => set(side, ids.length, side === 'gives' ? 'drive4' : 'cpu4')}
+        >{ids.length === 0 ? label : 'one more'}</Button
+      >
+    {/if}
+  </div>
+{/snippet}
+
+<div class="adapter">
+  <div class="no-print choose">
+    {@render plugRow('gives', gives, 'from the supply')}
+    {@render plugRow('takes', takes, 'to feed')}
+    <div class="row">
+      {#each spec.takes as plug, k (k)}
+        {#each railsWanted({ ...spec, takes: [plug] }) as rail (rail)}
+          <label class="need"
+            >{rail}{spec.takes.length > 1 ? ` ${'PQRS'[k]}` : ''}, A
+            <input
+              inputmode="decimal"
+              value={needs[k]?.[rail] ?? ''}
+              placeholder={String(needOf(spec, k, rail))}
+              onchange={(event) =>
+                need(
+                  k,
+                  rail,
+                  event.currentTarget.value.trim() === ''
+                    ? null
+                    : Number(event.currentTarget.value.replace(',', '.')),
+                )}
+            /></label
+          >
+        {/each}
+      {/each}
+      <label class="need"
+        >length, mm <input type="number" min="20" max="3000" bind:value={lengthMm} /></label
+      >
+      <label class="need wide"
+        >contacts
+        <select bind:value={fill}
+          ><option value="all">fill every one</option><option value="enough"
+            >as few as carry it</option
+          ></select
+        ></label
+      >
+      <label class="need wide"
+        >alarms
+        <select bind:value={alarms}
+          ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
+            >silence in the firmware</option
+          ></select
+        ></label
+      >
+    </div>
+  </div>
+  {#if joining.fault}<p class="fault" role="alert">{joining.fault}</p>{/if}
+  {#if recipe}
+    {#each recipe.impossible as each, i (i)}
+      <p role="alert">
+        <Mark mark="stop" word size={20} />
+        {each.end ? `${endName(each.end)}: ` : ''}{each.say}
+      </p>
+    {/each}
+    {#if recipe.wires.length > 0}
+      <AdapterPicture {recipe} {lit} onwire={(n) => (lit = n)} />
+      <p aria-live="polite">
+        {recipe.wires.length} wires, {recipe.splices} splices{recipe.converters.length > 0
+          ? `, ${recipe.converters.length} converters`
+          : ''}: about {Math.round(recipe.cost)} min.
+        {proven
+          ? 'No wiring costs less.'
+          : `Nothing below ${Math.round(recipe.bound)} min is possible.`}
+        {recipe.bundle.loaded} loaded wires in the bundle: each bears {Math.round(
+          recipe.bundle.share * 100,
+        )} % of its amps.{recipe.rounds > 0 ? ' Wired again because contacts share unevenly.' : ''}
+      </p>
+      {#if possible}
+        <p class="row no-print">
+          <Button next onclick={finish}>Onto the shelf</Button>
+          <Button onclick={list}>Parts onto the list</Button>
+          <Button onclick={csv}>CSV</Button>
+          <Button onclick={save}>JSON</Button>
+          <Button onclick={svg}>SVG</Button>
+          <Button onclick={() => window.print()}>Print</Button>
+          <Button onclick={onclose}>Back to the sums</Button>
+        </p>
+      {/if}
+      <AdapterSheets {recipe} {lit} onwire={(n) => (lit = n)} />
+    {/if}
+  {:else if !joining.fault}
+    <h2>Which plug gives, which takes?</h2>
+  {/if}
+  {#if !possible}<p class="no-print"><Button onclick={onclose}>Back to the sums</Button></p>{/if}
+</div>
+
+<style>
+  .adapter {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+  .choose {
+    display: flex;
+    flex-direction: column;
+    gap: 6px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 14px;
+    align-items: end;
+  }
+  .pick {
+    display: flex;
+    align-items: end;
+  }
+  .need {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .need input {
+    width: 84px;
+  }
+  .need input,
+  .need select {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 17px var(--face-figure);
+    padding: 0 6px;
+  }
+  .need.wide select {
+    font-family: var(--face-text);
+    font-size: 16px;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

@@ -1,0 +1,265 @@
+<script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
+  import { plugIn } from '$core/model/ownPlugs.ts';
+  import { all, listAt, one, textAt, type Placed } from '$core/model/plan.ts';
+  import {
+    BuzzError,
+    buzzed,
+    modularLeads,
+    orderFromLead,
+    readBuzz,
+    writeBuzz,
+    type Wire,
+  } from '$core/plugs/leads.ts';
+  import PlugFace from '$lib/draw/PlugFace.svelte';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import PlugSelect from './PlugSelect.svelte';
+  import type { PlugViewProps } from './views.ts';
+
+  const { plan, onclose }: PlugViewProps = $props();
+  const supply = $derived(one(plan, 'supply'));
+  const leads = $derived(
+    all(plan, 'small').filter((each) => textAt(plan, each, 'belongsTo') !== undefined),
+  );
+  let at = $state(0);
+  const lead = $derived(leads[at]);
+  const finding = $derived(
+    lead && modularLeads(plan).find((each) => each.id === `lead:${lead.seat}`),
+  );
+  const load = $derived(lead && plugIn(bench.shop, textAt(plan, lead, 'plug')?.text ?? ''));
+  const own = $derived(
+    lead &&
+      supply &&
+      [supply.part.id, supply.part.modelId].includes(textAt(plan, lead, 'belongsTo')?.text),
+  );
+  const kept = $derived.by((): { wires: Wire[]; fault?: string } => {
+    try {
+      return { wires: lead ? readBuzz(listAt(plan, lead, 'buzzed')?.items ?? []) : [] };
+    } catch (error) {
+      if (!(error instanceof BuzzError)) throw error;
+      return { wires: [], fault: error.message };
+    }
+  });
+  /** Pins at the supply end: as many as the socket was counted to have, else as the load has. */
+  let ways = $state(8);
+  /** The pin at the supply end under the probe: the first one not done. */
+  let chosen = $state<number | undefined>();
+  const done = $derived(new Set(kept.wires.map((wire) => wire.from)));
+  const probe = $derived(
+    chosen ?? Array.from({ length: ways }, (_, i) => i + 1).find((pin) => !done.has(pin)) ?? 1,
+  );
+  const wire = $derived(kept.wires.find((each) => each.from === probe));
+  let fault = $state('');
+
+  function write(to: number[]): void {
+    if (!lead) return;
+    const next = writeBuzz(buzzed(kept.wires, { from: probe, to }));
+    try {
+      readBuzz(next);
+    } catch (error) {
+      if (!(error instanceof BuzzError)) throw error;
+      fault = error.message;
+      return;
+    }
+    fault = '';
+    bench.edit(
+      `pin ${probe} of ${lead.part.name}`,
+      setFact(lead.part.id, 'buzzed', { items: next, how: 'measured', at: bench.now }),
+    );
+  }
+
+  /** A tap adds the pin to what beeps with the probe, or takes it off. */
+  function tap(pin: number): void {
+    const to = wire?.to ?? [];
+    write(
+      to.includes(pin) ? to.filter((each) => each !== pin) : [...to, pin].sort((a, b) => a - b),
+    );
+  }
+
+  function carryOver(): void {
+    if (!supply || !load) return;
+    const order = orderFromLead(kept.wires, load, ways);
+    bench.edit(
+      `lead sockets of ${supply.part.name}`,
+      setFact(
+        supply.part.id,
+        'socketOrder',
+        { items: order, how: 'measured', at: bench.now },
+        supply.part.modelId !== undefined,
+      ),
+    );
+  }
+
+  const order = $derived((supply && listAt(plan, supply, 'socketOrder')?.items) ?? []);
+  const name = (each: Placed) => each.part.name;
+</script>
+
+<div class="buzz">
+  {#if !supply || leads.length === 0}
+    <h2>No modular lead in the plan</h2>
+    <p>
+      Put a lead in as a small part at Take-in and say which supply it belongs to. A lead belongs to
+      one supply; on another it stays off until every wire has been buzzed out.
+    </p>
+  {:else if lead}
+    <div class="row">
+      {#each leads as each, i (each.seat)}
+        <Button onclick={() => ((at = i), (chosen = undefined))} aria-pressed={i === at}
+          >{name(each)}</Button
+        >
+      {/each}
+    </div>
+    {#if finding}
+      <p class="verdict" aria-live="polite">
+        <Mark mark={finding.mark} word size={24} />
+        {finding.restLabel}. {finding.say}
+      </p>
+    {/if}
+    {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
+    {#if load}
+      <h2>Probe on pin {probe} at the supply end. Which pins at the other end beep?</h2>
+      <p class="soft">
+        The lead unplugged at both ends. Pins are counted on the header's face: look into the
+        supply's socket, latch down, pin 1 top left.
+      </p>
+      <div class="ends">
+        <div>
+          <b>supply end</b>
+          <div class="pins">
+            {#each Array.from({ length: ways }, (_, i) => i + 1) as pin (pin)}
+              <button
+                class:done={done.has(pin)}
+                aria-pressed={pin === probe}
+                aria-label="supply end pin {pin}{order[pin - 1] && order[pin - 1] !== '?'
+                  ? `, socket carries ${order[pin - 1]}`
+                  : ''}"
+                onclick={() => (chosen = pin)}
+                ><b>{pin}</b><small
+                  >{kept.wires.find((each) => each.from === pin)?.to.join(' ') ?? ''}</small
+                ><small>{order[pin - 1] ?? ''}</small></button
+              >
+            {/each}
+          </div>
+        </div>
+        <div>
+          <b>{load.name} end</b>
+          <div class="pins">
+            {#each load.pins as signal, i (i)}
+              <button
+                class:on={wire?.to.includes(i + 1)}
+                aria-pressed={wire?.to.includes(i + 1) ?? false}
+                aria-label="other end pin {i + 1}, {signal}"
+                onclick={() => tap(i + 1)}><b>{i + 1}</b><small>{signal}</small></button
+              >
+            {/each}
+          </div>
+        </div>
+        <PlugFace plug={load} whose="Other end" />
+      </div>
+      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <p class="row">
+        <Button onclick={() => write([])}>None beeps</Button>
+        <Button next onclick={() => (chosen = (probe % ways) + 1)}>Next pin</Button>
+        <label
+          >ways at the supply end <input type="number" min="2" max="28" bind:value={ways} /></label
+        >
+        {#if own}
+          <Button onclick={carryOver}>This lead is its own: the socket carries what it wants</Button
+          >
+        {/if}
+        <Button onclick={onclose}>Back to the sums</Button>
+      </p>
+    {:else}
+      <div class="row">
+        <PlugSelect
+          label="which plug does it end in?"
+          value=""
+          groups={['main', 'processor', 'card', 'drive']}
+          onpick={(id) =>
+            lead &&
+            bench.edit(
+              'plug of the lead',
+              setFact(lead.part.id, 'plug', { text: id, how: 'said', at: bench.now }),
+            )}
+        />
+        <Button onclick={onclose}>Back to the sums</Button>
+      </div>
+    {/if}
+  {/if}
+  {#if leads.length === 0}<p><Button onclick={onclose}>Back to the sums</Button></p>{/if}
+</div>
+
+<style>
+  .buzz {
+    display: flex;
+    flex-direction: column;
+    gap: 10px;
+  }
+  .row,
+  .ends {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 16px;
+    align-items: end;
+  }
+  .ends {
+    gap: 12px 34px;
+    align-items: flex-start;
+  }
+  .verdict {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    font-size: 18px;
+  }
+  .pins {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px;
+    max-width: 330px;
+  }
+  .pins button {
+    display: grid;
+    width: 62px;
+    min-height: 58px;
+    padding: 2px;
+    border: 1.5px dashed var(--ink);
+    border-radius: 3px;
+    background: var(--tape);
+    color: var(--ink);
+  }
+  .pins button.done {
+    border-style: solid;
+    background: var(--part-stays);
+  }
+  .pins button.on,
+  .pins button[aria-pressed='true'] {
+    border: 3px solid var(--accent);
+  }
+  .pins b {
+    font: 600 16px var(--face-figure);
+  }
+  small {
+    font-size: 12px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    width: 90px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 18px var(--face-figure);
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

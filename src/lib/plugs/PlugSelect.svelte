@@ -1,0 +1,51 @@
+<script lang="ts">
+  import { plugs, type Group } from '$core/standards/plugs/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+
+  interface Props {
+    label: string;
+    value: string;
+    /** Only plugs of these families; all where nothing is said. */
+    groups?: readonly Group[];
+    onpick: (id: string) => void;
+  }
+  const { label, value, groups, onpick }: Props = $props();
+  const shown = $derived(plugs.filter((each) => !groups || groups.includes(each.group)));
+  const families = $derived([...new Set(shown.map((each) => each.group))]);
+</script>
+
+<label>
+  {label}
+  <select {value} onchange={(event) => onpick(event.currentTarget.value)}>
+    {#if value === ''}<option value="">choose a plug</option>{/if}
+    {#if bench.shop.plugs.length > 0}
+      <optgroup label="my plugs">
+        {#each bench.shop.plugs as own (own.id)}<option value={own.id}>{own.name}</option>{/each}
+      </optgroup>
+    {/if}
+    {#each families as family (family)}
+      <optgroup label={family}>
+        {#each shown.filter((each) => each.group === family) as each (each.id)}
+          <option value={each.id}>{each.name}</option>
+        {/each}
+      </optgroup>
+    {/each}
+  </select>
+</label>
+
+<style>
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  select {
+    height: var(--target);
+    max-width: 260px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+</style>

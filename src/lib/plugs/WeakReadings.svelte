@@ -1,0 +1,80 @@
+<script lang="ts">
+  import type { Reading } from '$core/plugs/identify/index.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  interface Props {
+    ways: number;
+    /** The pin under the probe. */
+    pin: number;
+    onread: (reading: Reading) => void;
+  }
+  const { ways, pin, onread }: Props = $props();
+  let other = $state<number | undefined>();
+  let ohms = $state('');
+
+  function typed(): void {
+    const text = ohms.trim().toLowerCase().replace(',', '.');
+    const times = text.endsWith('k') ? 1e3 : text.endsWith('m') ? 1e6 : 1;
+    const value = text === 'ol' ? 1e7 : Number(text.replace(/[km]$/, '')) * times;
+    if (text === '') return;
+    onread({ kind: 'ohms', pin, ohms: value });
+    ohms = '';
+  }
+  const between = (beeps: boolean) =>
+    other !== undefined && onread({ kind: 'common', pin, with: other, beeps });
+</script>
+
+<details>
+  <summary>More about pin {pin}: gauge, cavity, ohms, another pin</summary>
+  <p class="row">
+    <Button onclick={() => onread({ kind: 'gauge', pin, awg: 18 })}>Thick wire</Button>
+    <Button onclick={() => onread({ kind: 'gauge', pin, awg: 24 })}>Thin wire</Button>
+    <Button onclick={() => onread({ kind: 'empty', pin })}>No contact in it</Button>
+  </p>
+  <p class="row">
+    <label
+      >unplugged, to return, ohms
+      <input
+        bind:value={ohms}
+        placeholder="120, 4.7k, OL"
+        onkeydown={(event) => event.key === 'Enter' && typed()}
+      /></label
+    >
+    <Button onclick={typed}>Write it down</Button>
+  </p>
+  <p class="row">
+    <label>with pin <input type="number" min="1" max={ways} bind:value={other} /></label>
+    <Button disabled={other === undefined} onclick={() => between(true)}>Beeps with it</Button>
+    <Button disabled={other === undefined} onclick={() => between(false)}>Silent to it</Button>
+  </p>
+</details>
+
+<style>
+  summary {
+    min-height: var(--target);
+    padding-top: 10px;
+    cursor: pointer;
+    color: var(--ink-soft);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 12px;
+    align-items: end;
+    margin-bottom: 8px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    width: 150px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 18px var(--face-figure);
+  }
+</style>

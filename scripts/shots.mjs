@@ -38,14 +38,6 @@ const views = [
     },
   ],
   [
-    'rear',
-    '/job/17/fit',
-    async (page) => {
-      await page.getByRole('button', { name: 'Rear', exact: true }).click();
-      await page.getByText('To cut').waitFor();
-    },
-  ],
-  [
     'whose-board',
     '/job/14/fit',
     async (page) => {
@@ -64,16 +56,21 @@ const views = [
       }
     },
   ],
-  ['plugs', '/job/14/plugs'],
+  ['plugs', '/job/18/plugs'],
   [
     'what-plug',
-    '/job/3/plugs',
+    '/job/18/plugs',
     async (page) => {
       await page.getByRole('button', { name: 'What is this plug?' }).click();
-      await page.getByRole('button', { name: 'Begin' }).click();
-      await page.getByRole('button', { name: 'Practice wires' }).click();
-      for (let i = 0; i < 7; i += 1)
-        await page.getByRole('button', { name: 'Practice meter' }).click();
+      await page.getByText(/pins sure/).waitFor();
+    },
+  ],
+  [
+    'adapter',
+    '/job/18/plugs',
+    async (page) => {
+      await page.getByRole('button', { name: 'Adapter', exact: true }).click();
+      await page.getByText(/loaded wires/).waitFor();
     },
   ],
   ['watts', '/job/14/watts'],

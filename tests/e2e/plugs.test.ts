@@ -88,3 +88,167 @@ describe('api/v1/plugs/identify', () => {
     expect((await post({ rows: 2, ways: 7 })).status).to.equal(400);
   });
 });
+
+describe('plugs, the adapter', () => {
+  it('is worked out, put onto the shelf and known to the plan', async () => {
+    const shop = await openShop('/job/18/plugs');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Adapter', exact: true }).click();
+    await page.getByText(/28 wires, 15 splices, 3 converters/).waitFor();
+    await page.getByText('No wiring costs less.').waitFor();
+    /* More amps than standby has are refused by name, and the figure stays where it was typed. */
+    await page.getByLabel('+5VSB, A').fill('4');
+    await page.getByLabel('+5VSB, A').press('Tab');
+    await page.getByText(/\+12VSB: .* A wanted, the supply gives/).waitFor();
+    expect(await page.getByRole('button', { name: 'Onto the shelf' }).count()).to.equal(0);
+    await page.getByLabel('+5VSB, A').fill('');
+    await page.getByLabel('+5VSB, A').press('Tab');
+    await page.getByRole('button', { name: 'Onto the shelf' }).click();
+    await stored<{ facts: Record<string, { text?: string; items?: string[] }> }>(
+      page,
+      'parts',
+      'W04',
+      (part) =>
+        part?.facts['proved']?.text === 'not yet' && part.facts['wiring']?.items?.length === 28,
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('keeps a plug somebody measured, for all of its model', async () => {
+    const shop = await openShop('/job/18/plugs');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'What is this plug?' }).press('Enter');
+    await page.getByText(/3 of 10 pins sure/).waitFor();
+    await page.getByText(/More about pin/).click();
+    await page.getByLabel(/to return, ohms/).fill('nonsense');
+    await page.getByLabel(/to return, ohms/).press('Enter');
+    await page.getByText(/NaN ohms is no reading|is no reading/).waitFor();
+    await page.getByLabel('with pin').fill('8');
+    await page.getByRole('button', { name: 'Silent to it' }).click();
+    await page.getByLabel('name', { exact: true }).fill('counter main');
+    await page.getByRole('button', { name: 'Keep this plug' }).click();
+    await stored<{ pins: string[] }>(
+      page,
+      'plugs',
+      'counter-main',
+      (own) => own?.pins[4] === 'COM',
+    );
+    await stored<Model>(page, 'models', 'desk40-supply', (model) => {
+      const main = model?.facts['mainPlug'];
+      return main !== undefined && 'text' in main && main.text === 'counter-main';
+    });
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('plugs, leads and sockets', () => {
+  it('stops a lead of another supply until it is buzzed out, pin by pin', async () => {
+    const shop = await openShop('/job/18/plugs');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Leads', exact: true }).press('Enter');
+    await page
+      .getByText(/0 of 15 wires/)
+      .first()
+      .waitFor();
+    await page.getByRole('button', { name: /^other end pin 4, COM/ }).press('Enter');
+    await page.getByRole('button', { name: /^other end pin 5, COM/ }).press('Enter');
+    await page
+      .getByText(/2 of 15 wires/)
+      .first()
+      .waitFor();
+    await page.getByRole('button', { name: 'Next pin' }).press('Enter');
+    await page.getByRole('button', { name: /^other end pin 4, COM/ }).press('Enter');
+    await page.getByText(/Pin 4 beeps with 1 and with 2/).waitFor();
+    await stored<{ facts: Record<string, { items?: string[] }> }>(
+      page,
+      'parts',
+      'N11',
+      (part) => part?.facts['buzzed']?.items?.join() === '1>4+5',
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('says what meets what when a card plug goes into the processor header', async () => {
+    const shop = await openShop('/job/18/plugs');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Plug on socket' }).click();
+    await page.getByLabel('plug', { exact: true }).selectOption('card6');
+    await page.getByLabel('socket', { exact: true }).selectOption('cpu8');
+    await page.getByText(/fits and burns: .*\+12V on return: a short/).waitFor();
+    await page.getByLabel('plug', { exact: true }).selectOption('drive4');
+    await page.getByLabel('socket', { exact: true }).selectOption('drive4');
+    await page.getByText(/fits and is right/).waitFor();
+    await page.getByLabel(/key has snapped off/).check();
+    await page.getByRole('button', { name: /turned$/ }).click();
+    await page.getByText(/fits and burns: \+12V on \+5V/).waitFor();
+    /* A file of plugs with a signal nobody knows changes nothing. */
+    const bad = {
+      format: 'nutshell-swap-plugs',
+      version: 1,
+      plugs: [{ id: 'x', name: 'x', rows: 1, ways: 2, pitchMm: 2.54, pins: ['COM', 'zap'] }],
+    };
+    await page
+      .locator('input[type=file][accept*="json"]')
+      .last()
+      .setInputFiles({
+        name: 'plugs.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify(bad)),
+      });
+    await page.getByText(/no signal is called “zap”.*Nothing was changed/).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('finds out a front block and answers the alarms of the board in both schools', async () => {
+    const shop = await openShop('/job/14/plugs');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Front and fans' }).click();
+    await page
+      .getByText(/presence pin to return/)
+      .first()
+      .waitFor();
+    await page.getByLabel('alarms').selectOption('silence');
+    await page
+      .getByText(/no longer tells when its front block comes loose/)
+      .first()
+      .waitFor();
+    await page.getByLabel("the case's block").selectOption('frontMaker');
+    await page.getByRole('heading', { name: /^power button/ }).waitFor();
+    await page.getByRole('button', { name: 'pin 3', exact: true }).press('Enter');
+    await page.getByRole('button', { name: 'pin 5', exact: true }).press('Enter');
+    await page.getByRole('heading', { name: /^reset button/ }).waitFor();
+    await page.getByText('PWR_SW').first().waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('api/v1/plugs/join', () => {
+  const post = async (body: unknown) => {
+    const answer = await fetch(`${await origin()}/api/v1/plugs/join`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
+  };
+  it('answers the recipe with its sheets', async () => {
+    const { status, body } = await post({ gives: ['main10'], takes: ['main24'] });
+    expect(status).to.equal(200);
+    expect(body).to.include({ format: 'nutshell-swap-adapter', version: 1 });
+    expect(body['continuity']).to.have.length.greaterThan(30);
+    expect(body['impossible']).to.deep.equal([]);
+  });
+  it('refuses what is no plug, by its place', async () => {
+    const { status, body } = await post({ gives: ['main10', 'nonsense'], takes: ['main24'] });
+    expect(status).to.equal(400);
+    expect(body['path']).to.equal('gives[1]');
+    expect(
+      (await post({ gives: ['cpu4'], takes: ['cpu4'], needs: [{ '+12V': 'x' }] })).status,
+    ).to.equal(400);
+  });
+});

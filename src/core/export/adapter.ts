@@ -3,7 +3,7 @@ import { endName, shopping } from '../plugs/join/names.ts';
 import { layOut } from '../plugs/join/places.ts';
 import type { Recipe } from '../plugs/join/types.ts';
 import { defuse } from './partsTable.ts';
-import { wirePath } from './wirePath.ts';
+import { tiePath, wirePath } from './wirePath.ts';
 
 /** An adapter's recipe as tables, JSON and a drawing, for paper and for other programs. */
 
@@ -117,8 +117,15 @@ export function adapterSvg(recipe: Recipe): string {
     (wire) =>
       `<path d="${wirePath(laid.at(wire.from), laid.at(wire.to))}" fill="none" stroke="black" stroke-width="${n(wire.awg <= 18 ? 0.6 : 0.35)}"><title>${escape(`${wire.n}: ${endName(wire.from)} to ${endName(wire.to)}, ${wire.signal}, ${wire.colour}`)}</title></path>`,
   );
+  const ties = recipe.ties.flatMap((tie) =>
+    tie.at
+      ? [
+          `<path d="${tiePath(laid.at(tie.end), laid.at(tie.at))}" fill="none" stroke="black" stroke-width="0.4" stroke-dasharray="1 0.6"><title>${escape(`${tie.signal} tied to ${tie.to}`)}</title></path>`,
+        ]
+      : [],
+  );
   const [w, h] = [laid.width + 2 * margin, laid.height + 2 * margin];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}mm" height="${n(h)}mm" viewBox="${-margin} ${-margin} ${n(w)} ${n(h)}">\n${[...faces, ...boards, ...wires].join('\n')}\n</svg>\n`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}mm" height="${n(h)}mm" viewBox="${-margin} ${-margin} ${n(w)} ${n(h)}">\n${[...faces, ...boards, ...wires, ...ties].join('\n')}\n</svg>\n`;
 }
 
 const n = (value: number) => String(Math.round(value * 100) / 100);

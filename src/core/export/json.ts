@@ -14,6 +14,7 @@ export function writeShop(shop: Shop): string {
     machines: byTag(shop.machines),
     parts: byTag(shop.parts),
     jobs: byTag(shop.jobs),
+    plugs: byTag(shop.plugs),
   }) as object;
   return `${JSON.stringify({ format, version, ...sorted }, null, 2)}\n`;
 }

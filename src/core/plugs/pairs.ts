@@ -44,7 +44,9 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
       ? meet(plug, socket, pair.keys)
       : { verdict: 'unknown', placement: undefined, contacts: [], says: [] };
   const adapter = adapterFor(plan, pair.plug.id, pair.socket.id);
-  const mark = adapter?.mark ?? marks[meeting.verdict];
+  /* Wrong and of another size, nobody takes one for the other: an adapter mends it. Of one size it is a trap. */
+  const unlike = meeting.verdict === 'wrong' && plug?.ways !== socket?.ways;
+  const mark = adapter?.mark ?? (unlike ? 'mend' : marks[meeting.verdict]);
   const side = ({ placed, key, id, told }: Pair['plug'], label: string) => ({
     ...wordOf(placed, key, label, told),
     value: name(id),

@@ -75,7 +75,11 @@
           fill={inkOf(signal) ?? 'var(--paper)'}><title>{i + 1}: {signal}</title></rect
         >
         {#if cell > 13}
-          <text class:light={isDark(signal)} x={x + cell / 2} y={y + cell / 2 + 4}
+          <text
+            class:light={isDark(signal)}
+            x={x + cell / 2}
+            y={y + cell / 2 + 4}
+            font-size={Math.min(11.5, (cell * 1.5) / Math.max(2, shortName(signal).length))}
             >{shortName(signal)}</text
           >
         {/if}
@@ -128,7 +132,8 @@
     stroke-dasharray: 5 2;
   }
   text {
-    font: 600 11px var(--face-figure);
+    font-family: var(--face-figure);
+    font-weight: 600;
     text-anchor: middle;
     fill: var(--ink);
     pointer-events: none;
@@ -140,6 +145,7 @@
     fill: #fff;
   }
   p {
+    max-width: 330px;
     font-size: 13.5px;
     color: var(--ink-soft);
   }

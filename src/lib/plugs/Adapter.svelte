@@ -6,7 +6,13 @@
   import { adapterJson, adapterSvg, wiringTable } from '$core/export/adapter.ts';
   import { plugIn } from '$core/model/ownPlugs.ts';
   import { listAt, one, textAt } from '$core/model/plan.ts';
-  import { needOf, railsWanted, shopping, endName } from '$core/plugs/join/index.ts';
+  import {
+    alarms as alarmWords,
+    endName,
+    needOf,
+    railsWanted,
+    shopping,
+  } from '$core/plugs/join/index.ts';
   import type { Plug } from '$core/standards/plugs/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
@@ -60,6 +66,8 @@
   const recipe = $derived(
     spec.gives.length > 0 && spec.takes.length > 0 ? joining.recipe : undefined,
   );
+  /** Only a board that watches for something asks how to answer it. */
+  const watched = $derived(spec.takes.some((plug) => plug.pins.some((pin) => pin in alarmWords)));
   const possible = $derived(recipe !== undefined && recipe.impossible.length === 0);
 
   function set(list: 'gives' | 'takes', at: number, id: string | undefined): void {
@@ -125,11 +133,13 @@
 
 <div class="adapter">
   <div class="no-print choose">
-    {@render plugRow('gives', gives, 'from the supply')}
-    {@render plugRow('takes', takes, 'to feed')}
+    <div class="row sides">
+      {@render plugRow('gives', gives, 'from the supply')}
+      {@render plugRow('takes', takes, 'to feed')}
+    </div>
     <div class="row">
       {#each spec.takes as plug, k (k)}
-        {#each railsWanted({ ...spec, takes: [plug] }) as rail (rail)}
+        {#each railsWanted( { ...spec, takes: [plug] } ).filter((each) => each !== '-12V') as rail (rail)}
           <label class="need"
             >{rail}{spec.takes.length > 1 ? ` ${'PQRS'[k]}` : ''}, A
             <input
@@ -159,14 +169,16 @@
           ></select
         ></label
       >
-      <label class="need wide"
-        >alarms
-        <select bind:value={alarms}
-          ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
-            >silence in the firmware</option
-          ></select
-        ></label
-      >
+      {#if watched}
+        <label class="need wide"
+          >alarms
+          <select bind:value={alarms}
+            ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
+              >silence in the firmware</option
+            ></select
+          ></label
+        >
+      {/if}
     </div>
   </div>
   {#if joining.fault}<p class="fault" role="alert">{joining.fault}</p>{/if}
@@ -225,6 +237,9 @@
     flex-wrap: wrap;
     gap: 6px 14px;
     align-items: end;
+  }
+  .sides {
+    gap: 6px 40px;
   }
   .pick {
     display: flex;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { wirePath } from '$core/export/wirePath.ts';
+  import { tiePath, wirePath } from '$core/export/wirePath.ts';
   import {
     endName,
     giveView,
@@ -34,47 +34,38 @@
       <rect class="housing" {x} {y} width={w} height={h} rx="1" />
       <rect
         class="latch"
-        x={x + w / 2 - 4}
-        y={side === 'give' ? y + h - 1.2 : y}
-        width="8"
-        height="1.2"
+        x={x + w / 2 - w / 10}
+        y={side === 'give' ? y + h - 1 : y}
+        width={w / 5}
+        height="1"
       />
-      <text class="title" x={x + w / 2} y={side === 'give' ? y - 5 : y + h + 4}
+      <text class="title" x={x + w / 2} y={side === 'give' ? y - 4.6 : y + h + 3.6}
         >{plugLetter(side, plug)} · {own.name}</text
       >
-      <text class="view" x={x + w / 2} y={side === 'give' ? y - 1.6 : y + h + 7.4}
+      <text class="view" x={x + w / 2} y={side === 'give' ? y - 1.6 : y + h + 6.8}
         >{side === 'give' ? `${giveView}, latch down` : `${takeView}, latch up`}</text
       >
-      {#each own.pins as signal, i (i)}
-        {@const at = laid.at({ side, plug, pin: i + 1 })}
-        {@const r = own.pitchMm * 0.4}
-        <rect
-          class="pin"
-          x={at.x - r}
-          y={at.y - r}
-          width={2 * r}
-          height={2 * r}
-          rx={r * 0.25}
-          fill={inkOf(signal) ?? 'var(--paper)'}
-        />
-        {#if own.pitchMm > 3}
-          <text class="pinname" class:light={isDark(signal)} x={at.x} y={at.y + 0.1}
-            >{shortName(signal)}</text
-          >
-          <text class="number" class:light={isDark(signal)} x={at.x} y={at.y + 1.3}>{i + 1}</text>
-        {/if}
-      {/each}
     {/if}
   {/each}
   {#each laid.converters as { x, y, w, h }, i (i)}
     <rect class="board" {x} {y} width={w} height={h} rx="1" />
-    <text class="boardname" x={x + w / 2} y={y + h / 2 - 0.6}>X{i + 1}</text>
-    <text class="number" x={x + w / 2} y={y + h / 2 + 1.8}
+    <text class="boardname" x={x + w / 2 + 1} y={y + h / 2 - 1.4}>X{i + 1}</text>
+    {#each [['in', 0.2], ['0', 0.5], ['out', 0.8]] as [pad, at] (pad)}
+      <text class="pad" x={x + 0.6} y={y + h * Number(at) + 0.5}>{pad}</text>
+    {/each}
+    <text class="number" x={x + w / 2 + 1} y={y + h / 2 + 1.2}
       >{recipe.converters[i]?.from} to {recipe.converters[i]?.to}</text
     >
-    <text class="number" x={x + w / 2} y={y + h / 2 + 4}
+    <text class="number" x={x + w / 2 + 1} y={y + h / 2 + 3.6}
       >{recipe.converters[i]?.outA.toFixed(1)} A</text
     >
+  {/each}
+  {#each recipe.ties as tie (endName(tie.end))}
+    {#if tie.at}
+      <path class="tie" d={tiePath(laid.at(tie.end), laid.at(tie.at))}
+        ><title>{endName(tie.end)} {tie.signal} tied to {tie.to}</title></path
+      >
+    {/if}
   {/each}
   {#each recipe.wires as wire (wire.n)}
     {@const path = wirePath(laid.at(wire.from), laid.at(wire.to))}
@@ -82,7 +73,7 @@
       class="edge"
       class:lit={wire.n === lit}
       d={path}
-      stroke-width={wire.awg <= 18 ? 1.5 : 1.1}
+      stroke-width={(wire.awg <= 18 ? 0.95 : 0.6) + (wire.n === lit ? 0.9 : 0.24)}
     />
     <path
       class="wire"
@@ -96,6 +87,40 @@
       onpointerenter={() => onwire(wire.n)}
       onpointerleave={() => onwire(undefined)}
     />
+  {/each}
+  {#each laid.plugs as { side, plug } (side + plug)}
+    {@const own = (side === 'give' ? recipe.gives : recipe.takes)[plug]}
+    {#if own}
+      {#each own.pins as signal, i (i)}
+        {@const at = laid.at({ side, plug, pin: i + 1 })}
+        {@const r = own.pitchMm * 0.4}
+        <rect
+          class="pin"
+          x={at.x - r}
+          y={at.y - r}
+          width={2 * r}
+          height={2 * r}
+          rx={r * 0.25}
+          fill={inkOf(signal) ?? 'var(--paper)'}
+        />
+        {#if own.pitchMm > 2}
+          <text
+            class="pinname"
+            class:light={isDark(signal)}
+            font-size={own.pitchMm * (shortName(signal).length > 3 ? 0.22 : 0.32)}
+            x={at.x}
+            y={at.y + own.pitchMm * 0.02}>{shortName(signal)}</text
+          >
+          <text
+            class="pinname"
+            class:light={isDark(signal)}
+            font-size={own.pitchMm * 0.25}
+            x={at.x}
+            y={at.y + own.pitchMm * 0.31}>{i + 1}</text
+          >
+        {/if}
+      {/each}
+    {/if}
   {/each}
 </svg>
 
@@ -129,33 +154,32 @@
     pointer-events: none;
   }
   .title {
-    font: 600 3.4px var(--face-head);
+    font: 600 3px var(--face-head);
   }
   .view {
-    font: 2.3px var(--face-text);
+    font: 2.1px var(--face-text);
     fill: var(--ink-soft);
   }
   .boardname {
     font: 600 3px var(--face-head);
   }
   .pinname {
-    font-size: 1.35px;
     font-weight: 600;
     fill: #1f1f1f;
   }
   .number {
     font-size: 1.6px;
   }
-  .pin + .pinname + .number {
-    font-size: 1.05px;
-    fill: #1f1f1f;
+  .pad {
+    font-size: 1.4px;
+    text-anchor: start;
   }
   text.light.light.light {
     fill: #fff;
   }
   .edge {
     fill: none;
-    stroke: var(--paper);
+    stroke: var(--ink-soft);
     pointer-events: none;
   }
   .edge.lit {
@@ -164,6 +188,12 @@
   .wire {
     fill: none;
     stroke-linecap: round;
+  }
+  .tie {
+    fill: none;
+    stroke: var(--accent);
+    stroke-width: 0.7;
+    stroke-dasharray: 1.4 0.8;
   }
   .dim {
     opacity: 0.25;

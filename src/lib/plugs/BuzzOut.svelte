@@ -44,12 +44,14 @@
   });
   /** Pins at the supply end: as many as the socket was counted to have, else as the load has. */
   let ways = $state(8);
-  /** The pin at the supply end under the probe: the first one not done. */
-  let chosen = $state<number | undefined>();
+  /** The pin at the supply end under the probe. */
+  let probe = $state(1);
   const done = $derived(new Set(kept.wires.map((wire) => wire.from)));
-  const probe = $derived(
-    chosen ?? Array.from({ length: ways }, (_, i) => i + 1).find((pin) => !done.has(pin)) ?? 1,
-  );
+  /** The next pin not done, round about. */
+  function next(): void {
+    const order = Array.from({ length: ways }, (_, i) => ((probe + i) % ways) + 1);
+    probe = order.find((pin) => !done.has(pin)) ?? (probe % ways) + 1;
+  }
   const wire = $derived(kept.wires.find((each) => each.from === probe));
   let fault = $state('');
 
@@ -106,8 +108,7 @@
   {:else if lead}
     <div class="row">
       {#each leads as each, i (each.seat)}
-        <Button onclick={() => ((at = i), (chosen = undefined))} aria-pressed={i === at}
-          >{name(each)}</Button
+        <Button onclick={() => ((at = i), (probe = 1))} aria-pressed={i === at}>{name(each)}</Button
         >
       {/each}
     </div>
@@ -135,7 +136,7 @@
                 aria-label="supply end pin {pin}{order[pin - 1] && order[pin - 1] !== '?'
                   ? `, socket carries ${order[pin - 1]}`
                   : ''}"
-                onclick={() => (chosen = pin)}
+                onclick={() => (probe = pin)}
                 ><b>{pin}</b><small
                   >{kept.wires.find((each) => each.from === pin)?.to.join(' ') ?? ''}</small
                 ><small>{order[pin - 1] ?? ''}</small></button
@@ -161,7 +162,7 @@
       {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
       <p class="row">
         <Button onclick={() => write([])}>None beeps</Button>
-        <Button next onclick={() => (chosen = (probe % ways) + 1)}>Next pin</Button>
+        <Button next onclick={next}>Next pin</Button>
         <label
           >ways at the supply end <input type="number" min="2" max="28" bind:value={ways} /></label
         >
@@ -209,10 +210,6 @@
     align-items: flex-start;
   }
   .verdict {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
     font-size: 18px;
   }
   .pins {

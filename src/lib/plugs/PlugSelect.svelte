@@ -16,7 +16,7 @@
 
 <label>
   {label}
-  <select {value} onchange={(event) => onpick(event.currentTarget.value)}>
+  <select {value} aria-label={label} onchange={(event) => onpick(event.currentTarget.value)}>
     {#if value === ''}<option value="">choose a plug</option>{/if}
     {#if bench.shop.plugs.length > 0}
       <optgroup label="my plugs">
@@ -41,7 +41,7 @@
   }
   select {
     height: var(--target);
-    max-width: 260px;
+    max-width: 220px;
     border: 0;
     border-bottom: 2px solid var(--ink);
     background: var(--tape);

@@ -27,8 +27,7 @@
   import type { PlugViewProps } from './views.ts';
 
   const { plan, onclose }: PlugViewProps = $props();
-  // svelte-ignore state_referenced_locally (the view is opened for one supply)
-  const supply = one(plan, 'supply') as Placed;
+  const supply = $derived(one(plan, 'supply') as Placed);
   const kept = $derived.by((): { notes: PlugNotes; fault?: string } => {
     try {
       return { notes: readNotes((supply && listAt(plan, supply, 'pinReadings'))?.items ?? []) };
@@ -47,6 +46,7 @@
   let loadSet = $state(false);
   let chosen = $state<number | undefined>();
   let typed = $state('');
+  // svelte-ignore state_referenced_locally (only where one begins)
   let name = $state(supply ? `main of ${supply.part.name}` : '');
   let fault = $state('');
   const meter = $derived(practiceBench(supply?.part.id ?? '', notes.grid?.ways ?? 10));

@@ -7,6 +7,7 @@ import {
   type RecordChange,
 } from '$core/edits/changes.ts';
 import { emptyShop } from '$core/model/empty.ts';
+import { migrate } from '$core/model/migrate.ts';
 import type { Shop } from '$core/model/types.ts';
 
 /** One undo step as it is stored. */
@@ -31,6 +32,7 @@ interface Schema extends DBSchema {
   machines: { key: string; value: Shop['machines'][number] };
   parts: { key: string; value: Shop['parts'][number] };
   jobs: { key: string; value: Shop['jobs'][number] };
+  plugs: { key: string; value: Shop['plugs'][number] };
   undo: { key: number; value: UndoEntry };
 }
 
@@ -41,11 +43,12 @@ export type WriteTx = IDBPTransaction<Schema, StoreName[], 'readwrite'>;
 const stores: StoreName[] = ['head', ...collections, 'undo'];
 
 export function openShopDb(): Promise<Db> {
-  return openDB<Schema>('nutshell-swap', 1, {
+  return openDB<Schema>('nutshell-swap', 2, {
     upgrade(db) {
-      db.createObjectStore('head');
-      for (const name of collections) db.createObjectStore(name, { keyPath: 'id' });
-      db.createObjectStore('undo', { keyPath: 'n' });
+      const has = (name: StoreName) => db.objectStoreNames.contains(name);
+      if (!has('head')) db.createObjectStore('head');
+      for (const name of collections) if (!has(name)) db.createObjectStore(name, { keyPath: 'id' });
+      if (!has('undo')) db.createObjectStore('undo', { keyPath: 'n' });
     },
   });
 }
@@ -62,16 +65,19 @@ export interface Loaded {
 /** Reads everything within one transaction. */
 export async function loadAll(tx: WriteTx | ReturnType<Db['transaction']>): Promise<Loaded> {
   const from = tx as unknown as WriteTx;
-  const [head, models, machines, parts, jobs] = await Promise.all([
+  const [head, models, machines, parts, jobs, plugs] = await Promise.all([
     from.objectStore('head').get('shop'),
     from.objectStore('models').getAll(),
     from.objectStore('machines').getAll(),
     from.objectStore('parts').getAll(),
     from.objectStore('jobs').getAll(),
+    from.objectStore('plugs').getAll(),
   ]);
   const empty = emptyShop();
   const { rev, undoAt, ...rest } = head ?? { ...headOf(empty), rev: 0, undoAt: 0 };
-  const shop = { ...empty, ...rest, models, machines, parts, jobs } as Shop;
+  /* What an older version stored is lifted as an older file would be. */
+  const kept = { ...empty, ...rest, models, machines, parts, jobs, plugs };
+  const shop = migrate({ ...kept }, rest.version) as unknown as Shop;
   return { shop, head: { ...headOf(shop), rev, undoAt } as StoredHead, stored: head !== undefined };
 }
 

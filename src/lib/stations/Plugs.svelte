@@ -41,7 +41,7 @@
     {#if Other}<Other {plan} {view} onclose={() => (open = undefined)} />{/if}
   </Stage>
 {:else}
-  <SumStage {view} station="plugs" subtitle="main plugs to scale, then every pair" {tools}>
+  <SumStage {view} station="plugs" subtitle="" {tools}>
     {#snippet picture()}
       {#if supply && board}
         <div class="faces">

@@ -31,7 +31,7 @@ describe('export/adapter', () => {
   });
   it('draws every wire and every pin to scale, with nothing that is no number', () => {
     const svg = adapterSvg(recipe);
-    expect(svg.match(/<path /g)).to.have.length(recipe.wires.length);
+    expect(svg.match(/<path /g)).to.have.length(recipe.wires.length + recipe.ties.length);
     expect(svg).to.not.match(/NaN|undefined|Infinity/);
     expect(svg).to.match(/width="[\d.]+mm"/);
   });

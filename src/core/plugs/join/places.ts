@@ -6,7 +6,7 @@ import type { End } from './types.ts';
  * goes to the board below, converters between.
  *
  *   [giving end: header solder side, latch down]   pin 1 top right
- *        |    |    wires
+ *        |    |    wires            [converters]
  *   [taking end: plug wire side, latch up]         pin 1 bottom right
  *
  * Both ends are tipped up towards the eye, so a straight lead shows no crossing.
@@ -14,17 +14,28 @@ import type { End } from './types.ts';
 export const giveView: View = 'header solder side';
 export const takeView: View = 'plug wire side';
 
+export interface Spot {
+  x: number;
+  y: number;
+  dx: number;
+  dy: number;
+}
+
 export interface Laid {
   plugs: { side: 'give' | 'take'; plug: number; x: number; y: number; w: number; h: number }[];
   converters: { x: number; y: number; w: number; h: number }[];
   width: number;
   height: number;
-  at: (end: End) => { x: number; y: number };
+  /** The middle of a pin or pad, and the way its wire leaves. */
+  at: (end: End) => Spot;
 }
 
 const GAP = 8;
-const BETWEEN = 62;
-const CONVERTER = { w: 22, h: 14 };
+/** Room for the wires: a third more than the coarsest plug needs to be told apart. */
+const betweenFor = (plugs: readonly Plug[]) =>
+  Math.max(22, ...plugs.map((plug) => plug.pitchMm * 8.5));
+/** Converters lie beside the wires, one under the other, their pads towards them. */
+const CONVERTER = { w: 20, h: 11, gap: 3, away: 10 };
 
 const across = (plug: Plug) => Math.ceil(plug.ways / plug.rows);
 const EDGE = 3;
@@ -35,18 +46,20 @@ const heightOf = (plug: Plug) => plug.rows * plug.pitchMm + 2 * EDGE;
 export function layOut(gives: readonly Plug[], takes: readonly Plug[], converters: number): Laid {
   const rowWidth = (plugs: readonly Plug[]) =>
     plugs.reduce((sum, plug) => sum + widthOf(plug) + GAP, -GAP);
-  const middle = converters * (CONVERTER.w + GAP) - (converters > 0 ? GAP : 0);
-  const width = Math.max(rowWidth(gives), rowWidth(takes), middle, 40);
+  const stack = converters * (CONVERTER.h + CONVERTER.gap);
+  const between = Math.max(betweenFor([...gives, ...takes]), stack - CONVERTER.gap);
+  const rows = Math.max(rowWidth(gives), rowWidth(takes), converters > 0 ? 0 : 50);
+  const width = rows + (converters > 0 ? CONVERTER.away + CONVERTER.w : 0);
   const top = Math.max(0, ...gives.map(heightOf));
   const bottom = Math.max(0, ...takes.map(heightOf));
   const row = (plugs: readonly Plug[], side: 'give' | 'take') => {
-    let x = (width - rowWidth(plugs)) / 2;
+    let x = (rows - rowWidth(plugs)) / 2;
     return plugs.map((plug, i) => {
       const box = {
         side,
         plug: i,
         x,
-        y: side === 'give' ? top - heightOf(plug) : top + BETWEEN,
+        y: side === 'give' ? top - heightOf(plug) : top + between,
         w: widthOf(plug),
         h: heightOf(plug),
       };
@@ -56,24 +69,25 @@ export function layOut(gives: readonly Plug[], takes: readonly Plug[], converter
   };
   const boxes = [...row(gives, 'give'), ...row(takes, 'take')];
   const boards = Array.from({ length: converters }, (_, i) => ({
-    x: (width - middle) / 2 + i * (CONVERTER.w + GAP),
-    y: top + BETWEEN / 2 - CONVERTER.h / 2,
-    ...CONVERTER,
+    x: rows + CONVERTER.away,
+    y: top + (between - stack + CONVERTER.gap) / 2 + i * (CONVERTER.h + CONVERTER.gap),
+    w: CONVERTER.w,
+    h: CONVERTER.h,
   }));
   return {
     plugs: boxes,
     converters: boards,
     width,
-    height: top + BETWEEN + bottom,
+    height: top + between + bottom,
     at: (end) => {
       if (end.side === 'converter') {
-        const board = boards[end.plug] ?? { x: 0, y: 0, ...CONVERTER };
+        const board = boards[end.plug] ?? { x: 0, y: 0, w: 0, h: 0 };
         const at = { in: 0.2, return: 0.5, out: 0.8 }[end.pin];
-        return { x: board.x + board.w * at, y: board.y + (end.pin === 'in' ? 0 : board.h) };
+        return { x: board.x, y: board.y + board.h * at, dx: -1, dy: 0 };
       }
       const plug = (end.side === 'give' ? gives : takes)[end.plug];
       const box = boxes.find((each) => each.side === end.side && each.plug === end.plug);
-      if (!plug || !box) return { x: 0, y: 0 };
+      if (!plug || !box) return { x: 0, y: 0, dx: 0, dy: 1 };
       const upright = seen(plug, end.pin, end.side === 'give' ? giveView : takeView);
       const place =
         end.side === 'give'
@@ -82,6 +96,8 @@ export function layOut(gives: readonly Plug[], takes: readonly Plug[], converter
       return {
         x: box.x + EDGE + (place.col + 0.5) * plug.pitchMm,
         y: box.y + EDGE + (place.row + 0.5) * plug.pitchMm,
+        dx: 0,
+        dy: end.side === 'give' ? 1 : -1,
       };
     },
   };

@@ -1,7 +1,7 @@
 import { signal } from '../../standards/plugs/index.ts';
 import type { Strand } from './assign.ts';
 import { tiesOf } from './ties.ts';
-import type { JoinSpec, JoinWire, PlacedConverter, Recipe } from './types.ts';
+import type { End, JoinSpec, JoinWire, PlacedConverter, Recipe, Tie } from './types.ts';
 import type { Wired } from './wiring.ts';
 
 const TIE_MINUTES = 2;
@@ -35,19 +35,24 @@ export function recipe(
     from: strand.from,
     to: strand.to,
     signal: strand.net.signal,
-    colour: signal(strand.net.signal).colour ?? 'white',
+    colour: colourOf(
+      strand.net.signal,
+      solved.nets.map((each) => each.net.signal),
+    ),
     awg: awgOf.get(strand.net) ?? 18,
     lengthMm: spec.lengthMm ?? 150,
     spliceFrom: again(strand.from),
     spliceTo: again(strand.to),
     mostA: most.get(strand),
   }));
+  const ties = kept.ties.map((tie) => ({ ...tie, at: tiedTo(tie, wires) }));
   const extra = kept.ties.length * TIE_MINUTES + converterMinutes(placed);
   return {
     gives: spec.gives,
     takes: spec.takes,
     wires,
     ...kept,
+    ties,
     impossible: [...solved.impossible, ...kept.impossible],
     converters: placed,
     splices:
@@ -58,6 +63,24 @@ export function recipe(
     rounds: solved.rounds,
     notes: notesOf(spec, placed),
   };
+}
+
+/** The nearest pin of its own plug that carries the net, else any that does. */
+function tiedTo(tie: Tie, wires: readonly JoinWire[]): End | undefined {
+  const ends = wires.flatMap((wire) => (wire.signal === tie.to ? [wire.from, wire.to] : []));
+  const own = ends.filter((end) => end.side === tie.end.side && end.plug === tie.end.plug);
+  const far = (end: End) => Math.abs(Number(end.pin) - Number(tie.end.pin));
+  return [...own].sort((a, b) => far(a) - far(b))[0] ?? ends[0];
+}
+
+/** Signals without a colour of their own are told apart by these, in turn. */
+const others = ['white', 'blue', 'green', 'orange', 'brown', 'grey', 'purple', 'red'];
+
+function colourOf(name: string, all: readonly string[]): string {
+  const own = signal(name).colour;
+  if (own !== undefined) return own;
+  const plain = all.filter((each) => signal(each).colour === undefined);
+  return others[plain.indexOf(name) % others.length] ?? 'white';
 }
 
 function notesOf(spec: JoinSpec, placed: readonly PlacedConverter[]): string[] {

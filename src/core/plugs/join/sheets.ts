@@ -35,14 +35,11 @@ function must(recipe: Recipe): ContinuityRow[] {
     };
   });
   const ties = recipe.ties.map((tie): ContinuityRow => {
-    const other = recipe.wires
-      .flatMap((wire) => (wire.signal === tie.to ? [wire.from, wire.to] : []))
-      .find((end) => !same(end, tie.end));
     const kilo = /([\d.]+) kΩ/.exec(tie.through ?? '');
     const resistor = tie.through?.endsWith('kΩ') && !tie.through.includes('stage') && kilo;
     return {
       a: tie.end,
-      b: other ?? tie.end,
+      b: tie.at ?? tie.end,
       connect: true,
       ...(resistor ? { ohm: range(Number(kilo[1]) * 950, Number(kilo[1]) * 1050) } : {}),
       say: tie.through ? `${tie.say}, through ${tie.through}` : tie.say,

@@ -1,6 +1,6 @@
 import { signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../meet/index.ts';
-import { isRail } from './nets.ts';
+import { isRail, pinsOf } from './nets.ts';
 import type { End, JoinSpec, Recipe } from './types.ts';
 
 /**
@@ -37,9 +37,15 @@ export function tiesOf(spec: JoinSpec, made: ReadonlySet<string>, used: Readonly
     made.has(name) || spec.gives.some((plug) => plug.pins.includes(name));
   const takes = (name: string) =>
     used.has(name) || spec.takes.some((plug) => plug.pins.includes(name));
-  spec.takes.forEach((plug, k) =>
-    each(plug, 'take', k, (end, name) => taking(spec, end, name, brings, kept)),
-  );
+  spec.takes.forEach((plug, k) => {
+    const open = pinsOf(plug, (pin) => pin === '?');
+    if (open.length > 0)
+      kept.impossible.push({
+        end: { side: 'take', plug: k, pin: open[0] ?? 1 },
+        say: `What ${plug.name} wants on ${open.length === plug.ways ? 'any of its pins' : `pins ${open.join(', ')}`} is not known: measure it first.`,
+      });
+    each(plug, 'take', k, (end, name) => taking(spec, end, name, brings, kept));
+  });
   spec.gives.forEach((plug, i) =>
     each(plug, 'give', i, (end, name) => giving(end, name, takes, brings, kept)),
   );
@@ -70,13 +76,7 @@ function taking(spec: JoinSpec, end: End, name: string, brings: Has, kept: Kept)
     else kept.ties.push({ end, signal: name, to: 'COM', say: alarm.satisfy });
     return;
   }
-  if (name === '?') {
-    kept.impossible.push({
-      end,
-      say: `What the socket wants on pin ${pinOf(end)} is not known: measure it first.`,
-    });
-    return;
-  }
+  if (name === '?') return;
   if (direction === 'open' || direction === 'key' || name === 'reserved') return;
   if (brings(name) || isReturn(name)) {
     if (isReturn(name) && !brings('COM'))

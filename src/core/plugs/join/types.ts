@@ -48,6 +48,8 @@ export interface Tie {
   end: End;
   signal: string;
   to: string;
+  /** The pin it is tied to: one that carries that net, of its own plug where there is one. */
+  at?: End | undefined;
   /** A part in the tie: a switch, a resistor, a stage. */
   through?: string | undefined;
   say: string;

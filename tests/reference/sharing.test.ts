@@ -1,7 +1,3 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join as path } from 'node:path';
 import { expect } from 'chai';
 import {
   amps,
@@ -14,6 +10,7 @@ import {
 } from '../../src/core/plugs/join/index.ts';
 import { plug, type Plug } from '../../src/core/standards/plugs/index.ts';
 import { random } from '../helpers/boards.ts';
+import { spice } from '../helpers/spice.ts';
 
 /** Currents through contacts and wires against ngspice, a general circuit simulator. */
 
@@ -21,28 +18,17 @@ const of = (id: string) => plug(id) as Plug;
 
 /** Amps of every resistor as ngspice has them; a source of 0 V in line with each tells its current. */
 function bySpice(net: SharingNet, ohms: readonly number[]): number[] {
-  const lines = ['* sharing', '.options reltol=1e-9 abstol=1e-15'];
-  net.resistors.forEach(({ a, b }, i) => {
-    lines.push(`v${i} n${a} m${i} 0`, `r${i} m${i} n${b} ${ohms[i]}`);
-  });
+  const lines = net.resistors.flatMap(({ a, b }, i) => [
+    `v${i} n${a} m${i} 0`,
+    `r${i} m${i} n${b} ${ohms[i]}`,
+  ]);
   net.pushedA.forEach((push, node) => {
     if (node > 0 && push !== 0) lines.push(`i${node} 0 n${node} ${push}`);
   });
-  lines.push('vref n0 0 0', '.control', 'op', 'set numdgt=12');
-  net.resistors.forEach((_, i) => lines.push(`echo $&v${i}#branch >> out.txt`));
-  lines.push('quit', '.endc', '.end');
-  const folder = mkdtempSync(path(tmpdir(), 'spice-'));
-  try {
-    writeFileSync(path(folder, 'net.cir'), `${lines.join('\n')}\n`);
-    execFileSync('ngspice', ['-b', 'net.cir'], { cwd: folder, stdio: 'ignore' });
-    return readFileSync(path(folder, 'out.txt'), 'utf8')
-      .trim()
-      .split('\n')
-      .map(Number)
-      .map(Math.abs);
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
+  return spice(
+    [...lines, 'vref n0 0 0'],
+    net.resistors.map((_, i) => `abs(v${i}#branch)`),
+  );
 }
 
 function netsFor(gives: string[], takes: string[]): SharingNet[] {

@@ -2,12 +2,14 @@ import { boardFormats } from '../standards/boards.ts';
 import { memoryKinds } from '../standards/memory.ts';
 import { mainPlugIds, plugs } from '../standards/plugs/index.ts';
 import { supplyFormats } from '../standards/room.ts';
+import { efficiencyClasses } from '../standards/supplies.ts';
 import { socketNames } from '../standards/sockets.ts';
 import type { Kind } from './types.ts';
 
 /** What can be known of a part: every figure the checks use, with its unit and where it is measured from. */
 
-export type Measure = 'mm' | 'W' | 'A' | 'GB' | 'MT/s' | 'count' | 'h' | 'text' | 'list';
+export type Measure =
+  'mm' | 'W' | 'A' | 'V' | 'mΩ' | 'GB' | 'MT/s' | 'count' | 'h' | 'years' | '%' | 'text' | 'list';
 
 export interface Property {
   key: string;
@@ -60,6 +62,7 @@ const drivePlugs = ['sata', 'slimsata', 'drive4', 'small4'];
 const fanPlugs = ['fan2', 'fan3', 'fan4', 'fan5'];
 const frontPlugs = ['front10', 'frontMaker'];
 const lightPlugs = ['light12', 'light5'];
+const barrelIds = plugs.filter((each) => each.group === 'barrel').map((each) => each.id);
 const powerPlugs = ['card6', 'card8', 'cpu4', 'cpu8', 'sata', 'drive4'];
 
 export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
@@ -196,6 +199,7 @@ export const properties: Record<Kind, readonly Property[]> = {
       'cpu4',
       'cpu8',
     ]),
+    num('inVolts', 'volts it takes', 'V', 'Between which volts may its input lie?', 60),
     num('x16', 'x16 slots', 'count', 'How many x16 slots has it?', 10, 5),
     num('m2', 'M.2 sockets', 'count', 'How many M.2 sockets for drives has it?', 10, 10),
     num('sata', 'SATA ports', 'count', 'How many SATA ports has it?', 20, 5),
@@ -285,6 +289,48 @@ export const properties: Record<Kind, readonly Property[]> = {
     mm('depth', 'depth without plugs', 'How deep is the supply, plug side to inlet?'),
     num('watts', 'watts on the label', 'W', 'How many watts in all does the label allow?', 3000),
     num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
+    num('amps5', 'amps on 5 V', 'A', 'How many amps does the label allow on 5 V?', 100),
+    num('amps33', 'amps on 3.3 V', 'A', 'How many amps does the label allow on 3.3 V?', 100),
+    num(
+      'combined',
+      '5 and 3.3 V together',
+      'W',
+      'How many watts does the label allow on 5 and 3.3 V together?',
+      500,
+    ),
+    num('ampsSb', 'amps in standby', 'A', 'How many amps does the label allow in standby?', 10),
+    text('class', 'efficiency class', 'Which efficiency class is on its label?', efficiencyClasses),
+    num('years', 'years in use', 'years', 'How many years has it been in use?', 40),
+    text('feeds', 'what it is', 'A supply in the case, a brick, a battery or a bench supply?', [
+      'supply',
+      'brick',
+      'battery',
+      'bench supply',
+    ]),
+    num('volts', 'volts out', 'V', 'How many volts does it give?', 60),
+    num(
+      'innerOhm',
+      'resistance inside',
+      'mΩ',
+      'How many milliohms has the battery inside?',
+      5000,
+      120,
+    ),
+    num('fuse', 'fuse', 'A', 'Which fuse is in its lead?', 200),
+    num(
+      'feedLength',
+      'length of its lead',
+      'mm',
+      'How long is the lead from it to the machine?',
+      60000,
+    ),
+    num('feedAwg', 'gauge of its lead', 'count', 'Which gauge (AWG) has the lead?', 30),
+    text('tip', 'tip', 'Which tip has the lead?', barrelIds),
+    text('identity', 'middle pin', 'Does the board know the brick by its middle pin?', [
+      'known',
+      'not known',
+      'none',
+    ]),
     text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
     list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
     list(
@@ -337,6 +383,12 @@ export const properties: Record<Kind, readonly Property[]> = {
     list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the supply?'),
     list('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
     list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
+    num('inVolts', 'volts in', 'V', 'Between which volts may its input lie?', 60),
+    num('outVolts', 'volts out', 'V', 'How many volts does the converter give?', 60),
+    num('outAmps', 'amps out', 'A', 'How many amps does it give at most?', 60),
+    num('inAmps', 'amps in', 'A', 'How many amps may go into it at most?', 60),
+    num('efficiency', 'efficiency', '%', 'How many percent of the power come out?', 100),
+    num('parts', 'fans on it', 'count', 'How many fans hang on the hub?', 20),
     text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
   ],
 };

@@ -1,0 +1,195 @@
+import { moduleW } from '../../model/classes.ts';
+import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { plug } from '../../standards/plugs/index.ts';
+import { range, scale, type Range } from '../../units/range.ts';
+
+/** What a machine is doing. `start`: the first seconds, drives spinning up. */
+export const states = ['idle', 'usual', 'full', 'start'] as const;
+export type State = (typeof states)[number];
+
+export const railNames = ['12 V', '5 V', '3.3 V'] as const;
+export type Rail = (typeof railNames)[number];
+export const railVolts: Record<Rail, number> = { '12 V': 12, '5 V': 5, '3.3 V': 3.3 };
+
+/** One load on one rail: what it draws in each state, and which sort of lead it hangs on. */
+export interface Draw {
+  id: string;
+  seat: string;
+  label: string;
+  rail: Rail;
+  /** Watts at the load's own pins. */
+  watts: Record<State, Range>;
+  over: 'main' | 'processor' | 'card' | 'drive';
+  /** For card plugs: which of the card's plugs, by id. */
+  plugId?: string;
+}
+
+/** Share of the full draw in each state (common practice, no source). */
+const shares: Record<
+  'processor' | 'card' | 'board' | 'memory' | 'drive' | 'fan',
+  Record<State, Range>
+> = {
+  processor: {
+    idle: range(0.06, 0.2),
+    usual: range(0.3, 0.6),
+    full: range(1),
+    start: range(0.3, 0.8),
+  },
+  card: { idle: range(0.05, 0.15), usual: range(0.4, 0.8), full: range(1), start: range(0.1, 0.4) },
+  board: { idle: range(0.5, 0.8), usual: range(0.7, 0.9), full: range(1), start: range(0.7, 1) },
+  memory: { idle: range(0.2, 0.5), usual: range(0.5, 0.8), full: range(1), start: range(0.3, 1) },
+  drive: { idle: range(0.4, 0.8), usual: range(0.6, 0.9), full: range(1), start: range(1) },
+  fan: { idle: range(0.2, 0.6), usual: range(0.4, 0.8), full: range(1), start: range(1) },
+};
+
+/** A processor's and a module's converter on the board: what goes in for what comes out (common practice). */
+const VRM = range(1.1, 1.2);
+/** What of the board's own watts comes from each rail (common practice). */
+const boardShares: Record<Rail, Range> = {
+  '12 V': range(0.2, 0.45),
+  '5 V': range(0.3, 0.5),
+  '3.3 V': range(0.15, 0.35),
+};
+/** PCI Express CEM: 12 V of a slot, and what a card with plugs takes there (common practice). */
+export const SLOT_12_W = 66;
+const SLOT_SHARE = range(0.15, 0.4);
+
+const times = (a: Range, b: Range): Range => ({ lo: a.lo * b.lo, hi: a.hi * b.hi });
+
+const inStates = (kind: keyof typeof shares, full: Range): Record<State, Range> =>
+  Object.fromEntries(states.map((state) => [state, times(full, shares[kind][state])])) as Record<
+    State,
+    Range
+  >;
+
+/** Every load of the plan, rail by rail; parts whose watts nobody knows stand with their class's range. */
+export function drawsOf(plan: Plan): Draw[] {
+  return [
+    ...boardDraws(plan),
+    ...all(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),
+    ...memoryDraw(plan),
+    ...all(plan, 'card').flatMap((placed) => cardDraws(plan, placed)),
+    ...all(plan, 'drive').flatMap((placed) => driveDraws(plan, placed)),
+    ...all(plan, 'fan').flatMap((placed) => fanDraw(plan, placed)),
+  ];
+}
+
+function boardDraws(plan: Plan): Draw[] {
+  const placed = one(plan, 'board');
+  const watts = placed && numberAt(plan, placed, 'watts');
+  if (!placed || !watts) return [];
+  return (Object.keys(boardShares) as Rail[]).map((rail) => ({
+    id: `board ${rail}`,
+    seat: placed.seat,
+    label: 'board',
+    rail,
+    watts: inStates('board', times(watts, boardShares[rail])),
+    over: 'main',
+  }));
+}
+
+function processorDraw(plan: Plan, placed: Placed): Draw[] {
+  const watts = numberAt(plan, placed, 'watts');
+  const board = one(plan, 'board');
+  if (!watts) return [];
+  const own = board && textAt(plan, board, 'processorPlug')?.text;
+  return [
+    {
+      id: placed.seat,
+      seat: placed.seat,
+      label: 'processor',
+      rail: '12 V',
+      watts: inStates('processor', times(watts, VRM)),
+      over: own === 'none' ? 'main' : 'processor',
+    },
+  ];
+}
+
+function memoryDraw(plan: Plan): Draw[] {
+  const modules = all(plan, 'memory');
+  const [first] = modules;
+  if (!first) return [];
+  return [
+    {
+      id: 'memory',
+      seat: first.seat,
+      label: `memory, ${modules.length}`,
+      rail: '12 V',
+      watts: inStates('memory', times(scale(moduleW, modules.length), VRM)),
+      over: 'main',
+    },
+  ];
+}
+
+function cardDraws(plan: Plan, placed: Placed): Draw[] {
+  const watts = numberAt(plan, placed, 'watts');
+  if (!watts) return [];
+  const plugs = listAt(plan, placed, 'plugs')?.items ?? [];
+  const draw = (id: string, label: string, full: Range, more: Partial<Draw> = {}): Draw => ({
+    id: `${placed.seat} ${id}`,
+    seat: placed.seat,
+    label,
+    rail: '12 V',
+    watts: inStates('card', full),
+    over: 'main',
+    ...more,
+  });
+  if (plugs.length === 0) return [draw('slot', 'card, slot', watts)];
+  const slot = {
+    lo: Math.min(SLOT_12_W, watts.lo * SLOT_SHARE.lo),
+    hi: Math.min(SLOT_12_W, watts.hi * SLOT_SHARE.hi),
+  };
+  const limits = plugs.map((id) => plug(id)?.limitW ?? 75);
+  const whole = limits.reduce((sum, each) => sum + each, 0);
+  return [
+    draw('slot', 'card, slot', slot),
+    ...plugs.map((id, i) => {
+      const share = (limits[i] ?? 0) / whole;
+      return draw(
+        `plug ${i + 1}`,
+        `card, ${plug(id)?.name ?? id}`,
+        range(Math.max(0, watts.lo - slot.hi) * share, (watts.hi - slot.lo) * share),
+        { over: 'card', plugId: id },
+      );
+    }),
+  ];
+}
+
+/** A 3.5 in drive spins up with 2 A on 12 V, a 2.5 in one with 1 A on 5 V, for some 10 s (common practice). */
+const SPIN_UP = { '3.5': range(20, 26), '2.5': range(2, 6) };
+
+function driveDraws(plan: Plan, placed: Placed): Draw[] {
+  const watts = numberAt(plan, placed, 'watts');
+  if (!watts) return [];
+  const form = textAt(plan, placed, 'form')?.text;
+  const draw = (rail: Rail, full: Range, start: Range, over: Draw['over']): Draw => ({
+    id: `${placed.seat} ${rail}`,
+    seat: placed.seat,
+    label: 'drive',
+    rail,
+    watts: { ...inStates('drive', full), start },
+    over,
+  });
+  if (form === 'M.2') return [draw('3.3 V', watts, watts, 'main')];
+  if (form === '3.5')
+    return [
+      draw('12 V', scale(watts, 0.6), SPIN_UP['3.5'], 'drive'),
+      draw('5 V', scale(watts, 0.4), scale(watts, 0.5), 'drive'),
+    ];
+  return [draw('5 V', watts, form === '2.5' ? SPIN_UP['2.5'] : watts, 'drive')];
+}
+
+function fanDraw(plan: Plan, placed: Placed): Draw[] {
+  const amps = numberAt(plan, placed, 'amps');
+  if (!amps) return [];
+  return [
+    {
+      id: placed.seat,
+      seat: placed.seat,
+      label: 'fan',
+      rail: '12 V',
+      watts: inStates('fan', scale(amps, 12)),
+      over: 'main',
+    },
+  ];
+}

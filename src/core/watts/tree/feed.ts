@@ -1,0 +1,231 @@
+import { all, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { plug } from '../../standards/plugs/index.ts';
+import { contactOhm } from '../../standards/wire.ts';
+import { add, range, scale, total, type Range } from '../../units/range.ts';
+import { wireOhmPerM } from '../../units/wire.ts';
+import { solve, type Solved } from '../network/index.ts';
+import type { Draw, State } from './draws.ts';
+import { wallOf, type Branch, type Tree } from './tree.ts';
+
+/**
+ * A machine fed by one voltage: a brick, a battery or a bench supply over a lead, perhaps through a
+ * converter; the board makes its own rails.
+ *
+ *   wall -- brick --[lead, fuse]--[converter]-- board -- parts
+ */
+export interface Feed {
+  source: 'brick' | 'battery' | 'bench supply';
+  volts: Range;
+  insideOhm: Range;
+  leadOhm: Range;
+  awg: number | undefined;
+  lengthMm: Range | undefined;
+  fuseA: number | undefined;
+  converter: FeedConverter | undefined;
+}
+
+export interface FeedConverter {
+  placed: Placed;
+  outV: number;
+  inV: Range | undefined;
+  inA: number | undefined;
+  outA: number | undefined;
+  efficiency: Range;
+}
+
+/** What the board's own converters pass on (common practice, no source). */
+const BOARD = range(0.85, 0.93);
+/** What a step-up or step-down passes on when nobody said (common practice, no source). */
+const CONVERTER = range(0.85, 0.93);
+const BRICK_LENGTH = range(1200, 1800);
+
+export function isSingleFeed(plan: Plan, supply: Placed): boolean {
+  const said = textAt(plan, supply, 'feeds')?.text;
+  return said !== undefined && said !== 'supply';
+}
+
+/** The feed as said of the supply and the converter among the small parts; undefined without its volts. */
+export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
+  const volts = numberAt(plan, supply, 'volts');
+  const source = textAt(plan, supply, 'feeds')?.text as Feed['source'] | undefined;
+  if (!volts || !source) return undefined;
+  const inside = numberAt(plan, supply, 'innerOhm');
+  const awg = numberAt(plan, supply, 'feedAwg')?.lo;
+  const length =
+    numberAt(plan, supply, 'feedLength') ?? (source === 'brick' ? BRICK_LENGTH : undefined);
+  const gauge = awg ?? (source === 'brick' ? 18 : undefined);
+  const pads = contactOhm(2).fresh;
+  const leadOhm =
+    gauge !== undefined && length
+      ? range(
+          (2 * wireOhmPerM(gauge, 20) * length.lo) / 1000 + pads,
+          (2 * wireOhmPerM(gauge, 50) * length.hi) / 1000 + 2 * pads,
+        )
+      : range(0.02, 0.3);
+  return {
+    source,
+    volts,
+    insideOhm: inside
+      ? scale(inside, 0.001)
+      : source === 'battery'
+        ? range(0.005, 0.05)
+        : range(0.01, 0.05),
+    leadOhm,
+    awg: gauge,
+    lengthMm: length,
+    fuseA: numberAt(plan, supply, 'fuse')?.lo,
+    converter: converterOf(plan),
+  };
+}
+
+function converterOf(plan: Plan): FeedConverter | undefined {
+  const placed = all(plan, 'small').find((each) =>
+    /converter/.test(textAt(plan, each, 'what')?.text ?? ''),
+  );
+  const outV = placed && numberAt(plan, placed, 'outVolts');
+  if (!placed || !outV) return undefined;
+  const percent = numberAt(plan, placed, 'efficiency');
+  return {
+    placed,
+    outV: (outV.lo + outV.hi) / 2,
+    inV: numberAt(plan, placed, 'inVolts'),
+    inA: numberAt(plan, placed, 'inAmps')?.hi,
+    outA: numberAt(plan, placed, 'outAmps')?.hi,
+    efficiency: percent ? scale(percent, 0.01) : CONVERTER,
+  };
+}
+
+/** Watts that go into the board for what its parts draw. */
+export function boardW(draws: readonly Draw[], state: State): Range {
+  const drawn = total(draws.map((draw) => draw.watts[state]));
+  return range(drawn.lo / BOARD.hi, drawn.hi / BOARD.lo);
+}
+
+export interface FeedCorner {
+  solved: Solved;
+  /** Watts into the converter or, without one, the board. */
+  wantedW: number;
+}
+
+/** The line at one end of all ranges: least watts over the best line, or most over the worst. */
+export function feedCorner(feed: Feed, boardWatts: Range, end: 'lo' | 'hi'): FeedCorner {
+  const wantedW = feed.converter
+    ? boardWatts[end] / feed.converter.efficiency[end === 'lo' ? 'hi' : 'lo']
+    : boardWatts[end];
+  const solved = solve({
+    held: { source: end === 'lo' ? feed.volts.hi : feed.volts.lo },
+    resistors: [
+      { id: 'inside', a: 'source', b: 'terminals', ohm: feed.insideOhm[end] },
+      { id: 'lead', a: 'terminals', b: 'machine', ohm: feed.leadOhm[end] },
+    ],
+    loads: [{ id: 'machine', node: 'machine', watts: wantedW }],
+  });
+  return { solved, wantedW };
+}
+
+export function feedTree(
+  plan: Plan,
+  supply: Placed,
+  draws: Draw[],
+  state: State,
+): Tree | undefined {
+  const feed = feedOf(plan, supply);
+  if (!feed) return undefined;
+  const watts = boardW(draws, state);
+  const [low, high] = [feedCorner(feed, watts, 'lo'), feedCorner(feed, watts, 'hi')];
+  const both = (of: (corner: FeedCorner) => number | undefined) =>
+    range(of(low) ?? 0, of(high) ?? 0);
+  const givenW = both(({ solved }) => solved.givenW['source']);
+  const amps = both(({ solved }) => solved.amps['lead']);
+  const arrived = both(({ solved }) => solved.drawnW['machine']);
+  const wallW = feed.source === 'brick' ? wallOf(plan, supply, givenW) : undefined;
+  const board = one(plan, 'board');
+  const branches: Branch[] = [
+    ...(wallW
+      ? [
+          {
+            id: 'wall',
+            parent: undefined,
+            kind: 'wall' as const,
+            label: 'wall',
+            watts: wallW,
+            lossW: range(0),
+          },
+        ]
+      : []),
+    {
+      id: 'supply',
+      parent: wallW ? 'wall' : undefined,
+      kind: wallW ? 'supply' : 'source',
+      label: supply.part.name,
+      seat: supply.seat,
+      watts: wallW ?? givenW,
+      lossW: wallW
+        ? range(Math.max(0, wallW.lo - givenW.lo), Math.max(0, wallW.hi - givenW.hi))
+        : both(({ solved }) => solved.lossW['inside']),
+      amps,
+      volts: both(({ solved }) => solved.volts['terminals']),
+    },
+    {
+      id: 'lead',
+      parent: 'supply',
+      kind: 'lead',
+      label: `lead${feed.awg ? `, AWG ${feed.awg}` : ''}`,
+      watts: add(
+        arrived,
+        both(({ solved }) => solved.lossW['lead']),
+      ),
+      lossW: both(({ solved }) => solved.lossW['lead']),
+      amps,
+      volts: both(({ solved }) => solved.volts['machine']),
+    },
+    ...(feed.converter
+      ? [
+          {
+            id: 'converter',
+            parent: 'lead',
+            kind: 'converter' as const,
+            label: feed.converter.placed.part.name,
+            seat: feed.converter.placed.seat,
+            watts: arrived,
+            lossW: range(Math.max(0, arrived.lo - watts.lo), Math.max(0, arrived.hi - watts.hi)),
+            amps,
+            volts: range(feed.converter.outV),
+          },
+        ]
+      : []),
+    {
+      id: 'board',
+      parent: feed.converter ? 'converter' : 'lead',
+      kind: 'converter',
+      label: 'board',
+      seat: board?.seat,
+      watts,
+      lossW: range(watts.lo * (1 - BOARD.hi), watts.hi * (1 - BOARD.lo)),
+    },
+    ...draws.map((draw): Branch => ({
+      id: draw.id,
+      parent: 'board',
+      kind: 'load',
+      label: draw.label,
+      seat: draw.seat,
+      watts: draw.watts[state],
+      lossW: range(0),
+    })),
+  ];
+  return {
+    state,
+    branches,
+    givenW,
+    wallW,
+    ok: low.solved.ok && high.solved.ok,
+    carries: Math.min(low.solved.carries, high.solved.carries),
+    leads: [],
+    on: new Map(),
+    draws,
+    unfed: [],
+  };
+}
+
+/** Barrel of the feed, if its tip is known. */
+export const tipOf = (plan: Plan, supply: Placed) => plug(textAt(plan, supply, 'tip')?.text ?? '');

@@ -1,0 +1,143 @@
+import { plugIn } from '../../model/ownPlugs.ts';
+import { all, listAt, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
+import { contactOhm } from '../../standards/wire.ts';
+import { range, type Range } from '../../units/range.ts';
+import { wireOhmPerM } from '../../units/wire.ts';
+import { railNames, type Draw, type Rail } from './draws.ts';
+
+/** A lead of the supply with its plug: how many contacts feed each rail and return, its wire, its length. */
+export interface Lead {
+  id: string;
+  label: string;
+  plug: Plug;
+  feeds: Partial<Record<Rail, number>>;
+  returns: number;
+  awg: number;
+  lengthMm: Range;
+  over: Draw['over'];
+  /** What makes it dangerous, if anything: a moulded splitter, a riser. */
+  danger?: string;
+  /** Several plugs hang on one run of wire: the wire carries them all. */
+  sharedWire?: boolean;
+}
+
+const signals: Record<Rail, string> = { '12 V': '+12V', '5 V': '+5V', '3.3 V': '+3.3V' };
+
+/** Wire of a supply's leads when nobody looked: AWG 18 mostly (common practice, no source). */
+const AWG = 18;
+const SATA_LENGTH = range(400, 800);
+/** SATA plugs that hang on one lead (common practice, no source). */
+const SATA_EACH = 3;
+
+/** Every lead the supply brings, hubs and splitters of the plan after those they hang on. */
+export function leadsOf(plan: Plan, supply: Placed): Lead[] {
+  const main = plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? '');
+  const others = listAt(plan, supply, 'plugs')?.items ?? [];
+  const length = (key: string) => numberAt(plan, supply, key) ?? range(280, 650);
+  const list: Lead[] = [];
+  const add = (
+    id: string,
+    label: string,
+    own: Plug,
+    over: Draw['over'],
+    lengthMm: Range,
+    more: Partial<Lead> = {},
+  ) =>
+    list.push({
+      id,
+      label,
+      plug: own,
+      feeds: Object.fromEntries(
+        railNames.flatMap((rail) => {
+          const n = own.pins.filter((pin) => pin === signals[rail]).length;
+          return n > 0 ? [[rail, n]] : [];
+        }),
+      ),
+      returns: Math.max(1, own.pins.filter((pin) => pin === 'COM').length),
+      awg: AWG,
+      lengthMm,
+      over,
+      ...more,
+    });
+  const known = main && !main.pins.includes('?') ? main : plug('main24');
+  if (known) add('main', known.name, known, 'main', length('leadMain'));
+  others
+    .filter((id) => id.startsWith('cpu'))
+    .forEach((id, i) => {
+      const own = plug(id);
+      if (own) add(`processor${i + 1}`, own.name, own, 'processor', length('leadProcessor'));
+    });
+  others
+    .filter((id) => id.startsWith('card'))
+    .forEach((id, i) => {
+      const own = plug(id);
+      if (own) add(`card lead${i + 1}`, own.name, own, 'card', length('leadCard'));
+    });
+  const sata = plug('sata');
+  const satas = others.filter((id) => id === 'sata').length;
+  for (let i = 0; sata && i * SATA_EACH < satas; i += 1)
+    add(`sata lead${i + 1}`, `SATA lead ${i + 1}`, sata, 'drive', SATA_LENGTH, {
+      sharedWire: true,
+    });
+  const drive = plug('drive4');
+  if (drive && others.includes('drive4'))
+    add('drive lead', 'four-way drive lead', drive, 'drive', SATA_LENGTH, { sharedWire: true });
+  return [...list, ...smallLeads(plan, list)];
+}
+
+/** Hubs, splitters and risers among the small parts, hung on a lead of the plug they ask for. */
+function smallLeads(plan: Plan, leads: readonly Lead[]): Lead[] {
+  return all(plan, 'small').flatMap((placed): Lead[] => {
+    const what = textAt(plan, placed, 'what')?.text ?? '';
+    const id = textAt(plan, placed, 'plug')?.text;
+    const own = id === undefined ? undefined : plug(id);
+    const on = leads.find((lead) => lead.plug.id === id);
+    if (!own || !on || !/hub|splitter|riser/.test(what)) return [];
+    const danger = /moulded/.test(what)
+      ? 'a moulded splitter is a fire risk: crimped ones only'
+      : /riser/.test(what)
+        ? 'a riser fed from a drive plug asks 75 W of it: a fire risk'
+        : undefined;
+    return [
+      {
+        ...on,
+        id: placed.seat,
+        label: what,
+        ...(danger ? { danger } : {}),
+      },
+    ];
+  });
+}
+
+/** Amps one contact of the lead's plug bears. */
+export const contactLimit = (lead: Lead): number =>
+  lead.plug.contactA ?? contactA(lead.plug.ways, lead.awg);
+
+/** Ohms of one wire with its contact: new and short, aged and long. */
+function onePath(lead: Lead): Range {
+  const contact = contactOhm(lead.plug.pitchMm);
+  const wire = (mm: number, celsius: number) => (wireOhmPerM(lead.awg, celsius) * mm) / 1000;
+  return range(
+    wire(lead.lengthMm.lo, 20) + contact.fresh,
+    wire(lead.lengthMm.hi, 50) + contact.aged,
+  );
+}
+
+/** Ohms there and back for a rail of the lead; a drive lead has one wire for all of its plugs' contacts. */
+export function loopOhm(lead: Lead, rail: Rail): Range {
+  const path = onePath(lead);
+  const feeds = lead.sharedWire ? 1 : (lead.feeds[rail] ?? 1);
+  const returns = lead.sharedWire ? 2 : lead.returns;
+  return range(path.lo * (1 / feeds + 1 / returns), path.hi * (1 / feeds + 1 / returns));
+}
+
+/** Share of the amps one contact of several may come to carry: it new, the others aged. */
+export function worstShare(lead: Lead, rail: Rail): number {
+  const n = lead.feeds[rail] ?? 1;
+  const contact = contactOhm(lead.plug.pitchMm);
+  /* The wires of one plug are alike, the contacts are not. */
+  const wire = lead.sharedWire ? 0 : (wireOhmPerM(lead.awg) * lead.lengthMm.lo) / 1000;
+  const best = 1 / (contact.fresh + wire);
+  return best / (best + (n - 1) / (contact.aged + wire));
+}

@@ -1,0 +1,235 @@
+import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { efficiency, type EfficiencyClass } from '../../standards/supplies.ts';
+import { add, range, subtract, total, type Range } from '../../units/range.ts';
+import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
+import { drawsOf, railNames, railVolts, type Draw, type Rail, type State } from './draws.ts';
+import { feedTree, isSingleFeed } from './feed.ts';
+import { leadsOf, loopOhm, type Lead } from './leads.ts';
+
+/** A stretch of the way from the wall to a part. */
+export interface Branch {
+  id: string;
+  parent: string | undefined;
+  kind: 'wall' | 'source' | 'supply' | 'rail' | 'lead' | 'converter' | 'load';
+  label: string;
+  seat?: string | undefined;
+  /** Watts that go into it, and those lost in it. */
+  watts: Range;
+  lossW: Range;
+  amps?: Range | undefined;
+  /** Volts at its far end. */
+  volts?: Range | undefined;
+}
+
+/** The supply tree of a machine in one state. */
+export interface Tree {
+  state: State;
+  branches: Branch[];
+  /** Watts the supply, brick or battery gives. */
+  givenW: Range;
+  /** Watts at the wall; undefined where there is none. */
+  wallW: Range | undefined;
+  /** False where some line cannot carry its loads: `carries` of them it could. */
+  ok: boolean;
+  carries: number;
+  leads: Lead[];
+  /** The lead each load hangs on. */
+  on: Map<string, string>;
+  draws: Draw[];
+  /** Loads without a feed. */
+  unfed: Draw[];
+}
+
+/** Ohms inside a supply between its regulator and its leads (common practice, no source). */
+const INSIDE_OHM = range(0.001, 0.004);
+
+/** The tree of a plan with a supply and something to feed; undefined without. */
+export function treeOf(plan: Plan, state: State): Tree | undefined {
+  const supply = one(plan, 'supply');
+  const draws = drawsOf(plan);
+  if (!supply || draws.length === 0) return undefined;
+  if (isSingleFeed(plan, supply)) return feedTree(plan, supply, draws, state);
+  const leads = leadsOf(plan, supply);
+  const { on, unfed } = hang(plan, leads, draws);
+  const low = cornerOf(draws, leads, on, state, 'lo');
+  const high = cornerOf(draws, leads, on, state, 'hi');
+  return assemble(plan, supply, { draws, leads, on, unfed, state, low, high });
+}
+
+/** Which load hangs on which lead: as the plan says, else as its plug has it, drives dealt out in turn. */
+export function hang(
+  plan: Plan,
+  leads: readonly Lead[],
+  draws: readonly Draw[],
+): { on: Map<string, string>; unfed: Draw[] } {
+  const on = new Map<string, string>();
+  const unfed: Draw[] = [];
+  const seats = new Map<string, string>();
+  const dealt = new Map<string, number>();
+  const least = (list: readonly Lead[]) =>
+    [...list].sort((a, b) => (dealt.get(a.id) ?? 0) - (dealt.get(b.id) ?? 0))[0];
+  const hub = leads.find((lead) => lead.label.includes('hub'));
+  for (const draw of draws) {
+    const chosen = leads.find((lead) => plan.taken.has(feedId(draw.seat, lead.id)));
+    const kept = seats.get(`${draw.seat} ${draw.over}`);
+    const lead =
+      (draw.over === 'main' && draw.label !== 'fan' ? undefined : chosen) ??
+      leads.find((each) => each.id === kept && draw.over === 'drive') ??
+      (draw.label === 'fan' && hub ? hub : undefined) ??
+      (draw.over === 'card'
+        ? leads.find(
+            (each) => each.over === 'card' && each.plug.id === draw.plugId && !dealt.has(each.id),
+          )
+        : draw.over === 'processor'
+          ? (leads.find((each) => each.over === 'processor') ??
+            leads.find((each) => each.id === 'main'))
+          : draw.over === 'drive'
+            ? least(leads.filter((each) => each.over === 'drive' && each.id.startsWith('sata')))
+            : leads.find((each) => each.id === 'main'));
+    if (!lead || lead.feeds[draw.rail] === undefined) {
+      unfed.push(draw);
+      continue;
+    }
+    on.set(draw.id, lead.id);
+    seats.set(`${draw.seat} ${draw.over}`, lead.id);
+    if (kept === undefined) dealt.set(lead.id, (dealt.get(lead.id) ?? 0) + 1);
+  }
+  return { on, unfed };
+}
+
+/** The name a plan takes to hang a part on another lead. */
+export const feedId = (seat: string, lead: string): string => `feed:${seat}:${lead}`;
+
+type Corner = Record<Rail, { net: Net; solved: Solved } | undefined>;
+
+/** One rail after the other at one end of all ranges: least draws over new contacts, or most over aged ones. */
+function cornerOf(
+  draws: readonly Draw[],
+  leads: readonly Lead[],
+  on: ReadonlyMap<string, string>,
+  state: State,
+  end: 'lo' | 'hi',
+): Corner {
+  const rail = (name: Rail) => {
+    const own = draws.filter((draw) => draw.rail === name && on.has(draw.id));
+    if (own.length === 0) return undefined;
+    const used = leads.filter((lead) => own.some((draw) => on.get(draw.id) === lead.id));
+    const resistors: Resistor[] = [
+      { id: 'inside', a: 'regulator', b: 'rail', ohm: INSIDE_OHM[end] },
+      ...used.map((lead) => ({
+        id: lead.id,
+        a: 'rail',
+        b: lead.id,
+        ohm: loopOhm(lead, name)[end],
+      })),
+    ];
+    const loads: Load[] = own.map((draw) => ({
+      id: draw.id,
+      node: on.get(draw.id) ?? '',
+      watts: draw.watts[state][end],
+    }));
+    const net = { held: { regulator: railVolts[name] }, resistors, loads };
+    return { net, solved: solve(net) };
+  };
+  return Object.fromEntries(railNames.map((name) => [name, rail(name)])) as Corner;
+}
+
+interface Parts {
+  draws: Draw[];
+  leads: Lead[];
+  on: Map<string, string>;
+  unfed: Draw[];
+  state: State;
+  low: Corner;
+  high: Corner;
+}
+
+function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
+  const { draws, leads, on, low, high, state } = parts;
+  const both = (of: (corner: Corner) => number | undefined): Range =>
+    range(of(low) ?? 0, of(high) ?? 0);
+  const branches: Branch[] = [];
+  const railW: Range[] = [];
+  for (const rail of railNames) {
+    if (!high[rail]) continue;
+    const given = both((corner) => corner[rail]?.solved.givenW['regulator']);
+    railW.push(given);
+    branches.push({
+      id: rail,
+      parent: 'supply',
+      kind: 'rail',
+      label: rail,
+      watts: given,
+      lossW: both((corner) => corner[rail]?.solved.lossW['inside']),
+      amps: both((corner) => corner[rail]?.solved.amps['inside']),
+      volts: both((corner) => corner[rail]?.solved.volts['rail']),
+    });
+    for (const lead of leads) {
+      const own = draws.filter((draw) => draw.rail === rail && on.get(draw.id) === lead.id);
+      if (own.length === 0) continue;
+      const loss = both((corner) => corner[rail]?.solved.lossW[lead.id]);
+      const drawn = total(
+        own.map((draw) => both((corner) => corner[rail]?.solved.drawnW[draw.id])),
+      );
+      branches.push({
+        id: `${rail} ${lead.id}`,
+        parent: rail,
+        kind: 'lead',
+        label: lead.label,
+        watts: add(loss, drawn),
+        lossW: loss,
+        amps: both((corner) => corner[rail]?.solved.amps[lead.id]),
+        volts: both((corner) => corner[rail]?.solved.volts[lead.id]),
+      });
+      for (const draw of own)
+        branches.push({
+          id: draw.id,
+          parent: `${rail} ${lead.id}`,
+          kind: 'load',
+          label: draw.label,
+          seat: draw.seat,
+          watts: both((corner) => corner[rail]?.solved.drawnW[draw.id]),
+          lossW: range(0),
+          amps: both((corner) => corner[rail]?.solved.drawnA[draw.id]),
+        });
+    }
+  }
+  const givenW = total(railW);
+  const wallW = wallOf(plan, supply, givenW);
+  const solved = [low, high].flatMap((corner) =>
+    railNames.flatMap((rail) => corner[rail]?.solved ?? []),
+  );
+  return {
+    state,
+    branches: [
+      { id: 'wall', parent: undefined, kind: 'wall', label: 'wall', watts: wallW, lossW: range(0) },
+      {
+        id: 'supply',
+        parent: 'wall',
+        kind: 'supply',
+        label: supply.part.name,
+        seat: supply.seat,
+        watts: wallW,
+        lossW: range(Math.max(0, wallW.lo - givenW.lo), Math.max(0, subtract(wallW, givenW).hi)),
+      },
+      ...branches,
+    ],
+    givenW,
+    wallW,
+    ok: solved.every((each) => each.ok),
+    carries: Math.min(1, ...solved.map((each) => each.carries)),
+    leads,
+    on,
+    draws,
+    unfed: parts.unfed,
+  };
+}
+
+/** Watts at the wall by the supply's class; the label unknown, by the whole range of supplies. */
+export function wallOf(plan: Plan, supply: Placed, givenW: Range): Range {
+  const label = numberAt(plan, supply, 'watts');
+  const name = textAt(plan, supply, 'class')?.text as EfficiencyClass | undefined;
+  const at = (watts: number, rating: number) => efficiency(name, rating > 0 ? watts / rating : 0.5);
+  const rating = label ? (label.lo + label.hi) / 2 : givenW.hi * 2;
+  return range(givenW.lo / at(givenW.lo, rating).hi, givenW.hi / at(givenW.hi, rating).lo);
+}

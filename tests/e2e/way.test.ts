@@ -233,7 +233,7 @@ describe('the whole way', () => {
     expect(await sum.getByRole('button', { name: /Adapter/ }).count()).to.equal(0);
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 1);
     await page.getByRole('link', { name: /Bench/ }).click();
-    await page.getByText('adapter ATX main 24-way to maker's 10-way, 12 V only').waitFor();
+    await page.getByText("adapter ATX main 24-way to maker's 10-way, 12 V only").waitFor();
     await page.goBack();
     await page.getByRole('button', { name: 'Give back' }).click();
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 0);

@@ -155,6 +155,13 @@ export const takeChoice = (
     if (choice.take && !found.taken.includes(choice.take)) found.taken.push(choice.take);
   });
 
+/** Hangs a part on another lead of the supply; what was said of it before goes. */
+export const hangOn = (jobId: string, seat: SeatId, feedId: string | undefined): Edit =>
+  job(jobId, (found) => {
+    found.taken = found.taken.filter((id) => !id.startsWith(`feed:${seat}:`));
+    if (feedId !== undefined) found.taken.push(feedId);
+  });
+
 /** Gives a remedy back; what it put on the list goes too, unless it is bought already. */
 export const dropRemedy = (jobId: string, remedyId: string): Edit =>
   job(jobId, (found) => {

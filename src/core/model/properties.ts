@@ -393,6 +393,9 @@ export const properties: Record<Kind, readonly Property[]> = {
   ],
 };
 
+/** Figures that are a span by nature, not a value that is known less well: what an input stands. */
+export const spans: readonly string[] = ['inVolts'];
+
 /** Facts a machine carries itself (firmware, what the machine was). */
 export const machineKeys = ['model', 'serial', 'firmware', 'chassis', 'biosDate'] as const;
 

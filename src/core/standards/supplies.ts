@@ -42,7 +42,7 @@ const promised: Record<115 | 230, Record<EfficiencyClass, readonly [number, numb
 /** A class promises the least; most supplies do a little better (common practice, no source). */
 const BETTER = 0.03;
 /** Supplies without a class said: old ones to good ones (common practice, no source). */
-const UNKNOWN = { least: 0.68, most: 0.9 };
+const UNKNOWN = { least: 0.68, most: 0.97 };
 
 /**
  * Share of the wall's power that comes out, for a load as a share of the label. Nothing is promised

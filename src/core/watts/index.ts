@@ -1,6 +1,23 @@
 import type { Check } from '../findings/finding.ts';
+import { feedLimits } from './feedLimits.ts';
+import { labelSense, smallRails } from './label.ts';
+import { leadDrops, leadLimits, slotLimits } from './leadLimits.ts';
+import { excursions, spinUp } from './peaks.ts';
 import { rail12 } from './rail12.ts';
+import { measuredSchool } from './schools.ts';
 import { supplyTotal } from './supplyTotal.ts';
 
 /** Will it be fed? */
-export const wattChecks: readonly Check[] = [supplyTotal, rail12];
+export const wattChecks: readonly Check[] = [
+  supplyTotal,
+  rail12,
+  smallRails,
+  labelSense,
+  leadLimits,
+  leadDrops,
+  slotLimits,
+  excursions,
+  spinUp,
+  feedLimits,
+  measuredSchool,
+];

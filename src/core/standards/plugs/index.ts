@@ -7,7 +7,7 @@ import { levels } from './signals.ts';
 import { barrels, smallPlugs } from './small.ts';
 
 export { placeOf, seen, views, type Group, type Numbering, type Plug, type View } from './plug.ts';
-export { contactA, signal, type Direction, type Signal } from './signals.ts';
+export { atLoad, contactA, signal, type Direction, type Signal } from './signals.ts';
 
 /** The shelf of plugs: every connector the house knows, families of makers' plugs last. */
 export const plugs: readonly Plug[] = [

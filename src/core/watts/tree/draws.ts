@@ -46,9 +46,9 @@ const shares: Record<
 const VRM = range(1.1, 1.2);
 /** What of the board's own watts comes from each rail (common practice). */
 const boardShares: Record<Rail, Range> = {
-  '12 V': range(0.2, 0.45),
-  '5 V': range(0.3, 0.5),
-  '3.3 V': range(0.15, 0.35),
+  '12 V': range(0.3, 0.38),
+  '5 V': range(0.37, 0.43),
+  '3.3 V': range(0.22, 0.28),
 };
 /** PCI Express CEM: 12 V of a slot, and what a card with plugs takes there (common practice). */
 export const SLOT_12_W = 66;
@@ -124,7 +124,8 @@ function memoryDraw(plan: Plan): Draw[] {
 function cardDraws(plan: Plan, placed: Placed): Draw[] {
   const watts = numberAt(plan, placed, 'watts');
   if (!watts) return [];
-  const plugs = listAt(plan, placed, 'plugs')?.items ?? [];
+  const told = listAt(plan, placed, 'plugs');
+  const plugs = told?.items ?? [];
   const draw = (id: string, label: string, full: Range, more: Partial<Draw> = {}): Draw => ({
     id: `${placed.seat} ${id}`,
     seat: placed.seat,
@@ -134,6 +135,8 @@ function cardDraws(plan: Plan, placed: Placed): Draw[] {
     over: 'main',
     ...more,
   });
+  /* Whether it has plugs nobody said: from a part of its watts to all of them. */
+  if (!told) return [draw('slot', 'card, slot', range(watts.lo * SLOT_SHARE.lo, watts.hi))];
   if (plugs.length === 0) return [draw('slot', 'card, slot', watts)];
   const slot = {
     lo: Math.min(SLOT_12_W, watts.lo * SLOT_SHARE.lo),
@@ -176,7 +179,14 @@ function driveDraws(plan: Plan, placed: Placed): Draw[] {
       draw('12 V', scale(watts, 0.6), SPIN_UP['3.5'], 'drive'),
       draw('5 V', scale(watts, 0.4), scale(watts, 0.5), 'drive'),
     ];
-  return [draw('5 V', watts, form === '2.5' ? SPIN_UP['2.5'] : watts, 'drive')];
+  if (form === '2.5') return [draw('5 V', watts, SPIN_UP['2.5'], 'drive')];
+  /* Which form nobody said: anything from nothing to all of it on any rail. */
+  const some = range(0, watts.hi);
+  return [
+    draw('12 V', some, range(0, SPIN_UP['3.5'].hi), 'drive'),
+    draw('5 V', some, some, 'drive'),
+    draw('3.3 V', some, some, 'main'),
+  ];
 }
 
 function fanDraw(plan: Plan, placed: Placed): Draw[] {

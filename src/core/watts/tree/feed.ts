@@ -1,7 +1,7 @@
 import { all, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
-import { add, range, scale, total, type Range } from '../../units/range.ts';
+import { add, range, total, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { solve, type Solved } from '../network/index.ts';
 import type { Draw, State } from './draws.ts';
@@ -18,18 +18,19 @@ export interface Feed {
   volts: Range;
   insideOhm: Range;
   leadOhm: Range;
+  /** Gauge, where it is known exactly. */
   awg: number | undefined;
   lengthMm: Range | undefined;
-  fuseA: number | undefined;
+  fuseA: Range | undefined;
   converter: FeedConverter | undefined;
 }
 
 export interface FeedConverter {
   placed: Placed;
-  outV: number;
+  outV: Range;
   inV: Range | undefined;
-  inA: number | undefined;
-  outA: number | undefined;
+  inA: Range | undefined;
+  outA: Range | undefined;
   efficiency: Range;
 }
 
@@ -48,32 +49,32 @@ export function isSingleFeed(plan: Plan, supply: Placed): boolean {
 export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
   const volts = numberAt(plan, supply, 'volts');
   const source = textAt(plan, supply, 'feeds')?.text as Feed['source'] | undefined;
-  if (!volts || !source) return undefined;
+  if (!volts || !source || volts.lo <= 0) return undefined;
   const inside = numberAt(plan, supply, 'innerOhm');
-  const awg = numberAt(plan, supply, 'feedAwg')?.lo;
+  const awg = numberAt(plan, supply, 'feedAwg');
   const length =
     numberAt(plan, supply, 'feedLength') ?? (source === 'brick' ? BRICK_LENGTH : undefined);
-  const gauge = awg ?? (source === 'brick' ? 18 : undefined);
+  const gauge = awg ?? (source === 'brick' ? range(18) : undefined);
   const pads = contactOhm(2).fresh;
   const leadOhm =
     gauge !== undefined && length
       ? range(
-          (2 * wireOhmPerM(gauge, 20) * length.lo) / 1000 + pads,
-          (2 * wireOhmPerM(gauge, 50) * length.hi) / 1000 + 2 * pads,
+          (2 * wireOhmPerM(gauge.lo, 20) * length.lo) / 1000 + pads,
+          (2 * wireOhmPerM(gauge.hi, 50) * length.hi) / 1000 + 2 * pads,
         )
       : range(0.02, 0.3);
   return {
     source,
     volts,
     insideOhm: inside
-      ? scale(inside, 0.001)
+      ? range(Math.max(1e-4, inside.lo / 1000), Math.max(1e-4, inside.hi / 1000))
       : source === 'battery'
         ? range(0.005, 0.05)
         : range(0.01, 0.05),
     leadOhm,
-    awg: gauge,
+    awg: gauge && gauge.lo === gauge.hi ? gauge.lo : undefined,
     lengthMm: length,
-    fuseA: numberAt(plan, supply, 'fuse')?.lo,
+    fuseA: numberAt(plan, supply, 'fuse'),
     converter: converterOf(plan),
   };
 }
@@ -83,15 +84,17 @@ function converterOf(plan: Plan): FeedConverter | undefined {
     /converter/.test(textAt(plan, each, 'what')?.text ?? ''),
   );
   const outV = placed && numberAt(plan, placed, 'outVolts');
-  if (!placed || !outV) return undefined;
+  if (!placed || !outV || outV.lo <= 0) return undefined;
   const percent = numberAt(plan, placed, 'efficiency');
   return {
     placed,
-    outV: (outV.lo + outV.hi) / 2,
+    outV,
     inV: numberAt(plan, placed, 'inVolts'),
-    inA: numberAt(plan, placed, 'inAmps')?.hi,
-    outA: numberAt(plan, placed, 'outAmps')?.hi,
-    efficiency: percent ? scale(percent, 0.01) : CONVERTER,
+    inA: numberAt(plan, placed, 'inAmps'),
+    outA: numberAt(plan, placed, 'outAmps'),
+    efficiency: percent
+      ? range(Math.max(0.3, percent.lo / 100), Math.min(0.99, Math.max(0.3, percent.hi / 100)))
+      : CONVERTER,
   };
 }
 
@@ -99,6 +102,16 @@ function converterOf(plan: Plan): FeedConverter | undefined {
 export function boardW(draws: readonly Draw[], state: State): Range {
   const drawn = total(draws.map((draw) => draw.watts[state]));
   return range(drawn.lo / BOARD.hi, drawn.hi / BOARD.lo);
+}
+
+/**
+ * Amps of the line over all ranges. On the branch a machine runs on, its volts are at least half of
+ * the source's: that bounds the amps where a corner of the ranges cannot be carried.
+ */
+export function feedAmps(feed: Feed, low: FeedCorner, high: FeedCorner): Range {
+  const at = ({ solved }: FeedCorner) => solved.amps['lead'] ?? 0;
+  if (low.solved.ok && high.solved.ok) return range(at(low), at(high));
+  return range(low.solved.ok ? at(low) : 0, (2 * high.wantedW) / feed.volts.lo);
 }
 
 export interface FeedCorner {
@@ -136,7 +149,7 @@ export function feedTree(
   const both = (of: (corner: FeedCorner) => number | undefined) =>
     range(of(low) ?? 0, of(high) ?? 0);
   const givenW = both(({ solved }) => solved.givenW['source']);
-  const amps = both(({ solved }) => solved.amps['lead']);
+  const amps = feedAmps(feed, low, high);
   const arrived = both(({ solved }) => solved.drawnW['machine']);
   const wallW = feed.source === 'brick' ? wallOf(plan, supply, givenW) : undefined;
   const board = one(plan, 'board');
@@ -190,7 +203,7 @@ export function feedTree(
             watts: arrived,
             lossW: range(Math.max(0, arrived.lo - watts.lo), Math.max(0, arrived.hi - watts.hi)),
             amps,
-            volts: range(feed.converter.outV),
+            volts: feed.converter.outV,
           },
         ]
       : []),

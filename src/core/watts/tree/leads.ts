@@ -104,6 +104,7 @@ function smallLeads(plan: Plan, leads: readonly Lead[]): Lead[] {
         ...on,
         id: placed.seat,
         label: what,
+        sharedWire: false,
         ...(danger ? { danger } : {}),
       },
     ];

@@ -43,17 +43,41 @@ export interface Tree {
 /** Ohms inside a supply between its regulator and its leads (common practice, no source). */
 const INSIDE_OHM = range(0.001, 0.004);
 
-/** The tree of a plan with a supply and something to feed; undefined without. */
+const kept = new WeakMap<Plan, Map<State, Tree | undefined>>();
+
+/** The tree of a plan with a supply and something to feed; undefined without. A plan is a value: its trees are kept. */
 export function treeOf(plan: Plan, state: State): Tree | undefined {
+  const own = kept.get(plan) ?? new Map<State, Tree | undefined>();
+  kept.set(plan, own);
+  if (!own.has(state)) own.set(state, grow(plan, state));
+  return own.get(state);
+}
+
+function grow(plan: Plan, state: State): Tree | undefined {
   const supply = one(plan, 'supply');
-  const draws = drawsOf(plan);
-  if (!supply || draws.length === 0) return undefined;
-  if (isSingleFeed(plan, supply)) return feedTree(plan, supply, draws, state);
+  const said = drawsOf(plan);
+  if (!supply || said.length === 0) return undefined;
+  if (isSingleFeed(plan, supply)) return feedTree(plan, supply, said, state);
   const leads = leadsOf(plan, supply);
+  const draws = said.map((draw) => byBoard(draw, leads));
   const { on, unfed } = hang(plan, leads, draws);
   const low = cornerOf(draws, leads, on, state, 'lo');
   const high = cornerOf(draws, leads, on, state, 'hi');
   return assemble(plan, supply, { draws, leads, on, unfed, state, low, high });
+}
+
+/** What a board, or an adapter's converter, passes on where the main plug brings 12 V only (common practice, no source). */
+const MADE = range(0.85, 0.93);
+
+/** A rail the main plug does not bring is made of 12 V on the board or in the adapter. */
+function byBoard(draw: Draw, leads: readonly Lead[]): Draw {
+  const main = leads.find((lead) => lead.id === 'main');
+  if (draw.over !== 'main' || !main || main.feeds[draw.rail] !== undefined) return draw;
+  const made = (watts: Range) => range(watts.lo / MADE.hi, watts.hi / MADE.lo);
+  const watts = Object.fromEntries(
+    Object.entries(draw.watts).map(([state, each]) => [state, made(each)]),
+  ) as Draw['watts'];
+  return { ...draw, rail: '12 V', watts, label: `${draw.label}, ${draw.rail} made of 12 V` };
 }
 
 /** Which load hangs on which lead: as the plan says, else as its plug has it, drives dealt out in turn. */
@@ -148,6 +172,21 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
   const { draws, leads, on, low, high, state } = parts;
   const both = (of: (corner: Corner) => number | undefined): Range =>
     range(of(low) ?? 0, of(high) ?? 0);
+  /* On the branch a machine runs on, volts stay above half: that bounds what cannot be carried. */
+  const leadAmps = (rail: Rail, lead: Lead, own: readonly Draw[]): Range => {
+    const [p, q] = [low[rail]?.solved, high[rail]?.solved];
+    if (p?.ok && q?.ok) return range(p.amps[lead.id] ?? 0, q.amps[lead.id] ?? 0);
+    const most = own.reduce((sum, draw) => sum + draw.watts[state].hi, 0);
+    const least = own.reduce((sum, draw) => sum + draw.watts[state].lo, 0);
+    return range(least / railVolts[rail], (2 * most) / railVolts[rail]);
+  };
+  const leadVolts = (rail: Rail, lead: Lead): Range => {
+    const [p, q] = [low[rail]?.solved, high[rail]?.solved];
+    return range(
+      p?.ok ? (p.volts[lead.id] ?? 0) : railVolts[rail],
+      q?.ok ? (q.volts[lead.id] ?? 0) : railVolts[rail] / 2,
+    );
+  };
   const branches: Branch[] = [];
   const railW: Range[] = [];
   for (const rail of railNames) {
@@ -178,8 +217,8 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
         label: lead.label,
         watts: add(loss, drawn),
         lossW: loss,
-        amps: both((corner) => corner[rail]?.solved.amps[lead.id]),
-        volts: both((corner) => corner[rail]?.solved.volts[lead.id]),
+        amps: leadAmps(rail, lead, own),
+        volts: leadVolts(rail, lead),
       });
       for (const draw of own)
         branches.push({
@@ -229,7 +268,8 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
 export function wallOf(plan: Plan, supply: Placed, givenW: Range): Range {
   const label = numberAt(plan, supply, 'watts');
   const name = textAt(plan, supply, 'class')?.text as EfficiencyClass | undefined;
-  const at = (watts: number, rating: number) => efficiency(name, rating > 0 ? watts / rating : 0.5);
+  const at = (watts: number, rating: number) =>
+    efficiency(name, rating > 0 ? Math.max(0, watts / rating) : 0.5);
   const rating = label ? (label.lo + label.hi) / 2 : givenW.hi * 2;
   return range(givenW.lo / at(givenW.lo, rating).hi, givenW.hi / at(givenW.hi, rating).lo);
 }

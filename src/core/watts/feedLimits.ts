@@ -1,0 +1,398 @@
+import type { Finding, Term } from '../findings/finding.ts';
+import { gap, type GapSpec } from '../findings/gap.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+import { wireA, wireAlone, wireSource } from '../standards/wire.ts';
+import { add, range, type Range } from '../units/range.ts';
+import {
+  boardW,
+  drawsOf,
+  feedAmps,
+  feedCorner,
+  feedOf,
+  isSingleFeed,
+  tipOf,
+  type Feed,
+} from './tree/index.ts';
+
+/** A machine on one voltage: brick, battery or bench supply, its lead, fuse, tip and converter at full load. */
+export function feedLimits(plan: Plan): Finding[] {
+  const supply = one(plan, 'supply');
+  if (!supply || !isSingleFeed(plan, supply)) return [];
+  const feed = feedOf(plan, supply);
+  const draws = drawsOf(plan);
+  if (draws.length === 0) return [];
+  if (!feed)
+    return [
+      gap({
+        ...base('feed-volts', 'volts of the feed', supply),
+        unit: 'V',
+        terms: [
+          {
+            ...plain('volts out', range(5, 24), 0),
+            how: 'class',
+            input: { partId: supply.part.id, key: 'volts', seat: supply.seat },
+          },
+        ],
+        margin: 1,
+        say: () =>
+          'Which volts it gives has not been said: read its label before anything is joined.',
+      }),
+    ];
+  const watts = boardW(draws, 'full');
+  const [low, high] = [feedCorner(feed, watts, 'lo'), feedCorner(feed, watts, 'hi')];
+  const state: FeedState = {
+    feed,
+    supply,
+    watts,
+    amps: feedAmps(feed, low, high),
+    arrives: range(
+      high.solved.ok ? (high.solved.volts['machine'] ?? 0) : feed.volts.lo / 2,
+      low.solved.ok ? (low.solved.volts['machine'] ?? 0) : feed.volts.hi,
+    ),
+    givenW: range(
+      low.solved.ok ? (low.solved.givenW['source'] ?? 0) : 0,
+      high.solved.ok ? (high.solved.givenW['source'] ?? 0) : high.wantedW * 2,
+    ),
+    wantedW: range(low.wantedW, high.wantedW),
+  };
+  /* A line that collapses whatever else is true has no amps to speak of: that is all there is to say. */
+  if (!low.solved.ok) return [...lineCarries(state), ...fuseWire(state)];
+  return [
+    ...lineCarries(state),
+    ...labelOf(plan, state),
+    ...boardVolts(plan, state),
+    ...converterIn(plan, state),
+    ...fuseLoad(state),
+    ...fuseWire(state),
+    ...leadWire(state),
+    ...tip(plan, state),
+    ...identity(plan, state),
+  ];
+}
+
+interface FeedState {
+  feed: Feed;
+  supply: Placed;
+  /** Into the board. */
+  watts: Range;
+  amps: Range;
+  arrives: Range;
+  givenW: Range;
+  wantedW: Range;
+}
+
+const base = (
+  id: string,
+  title: string,
+  supply: Placed,
+): Pick<GapSpec, 'id' | 'station' | 'title' | 'seats' | 'source' | 'undoMinutes'> => ({
+  id,
+  station: 'watts',
+  title,
+  seats: [supply.seat],
+  source: practice,
+  undoMinutes: 60,
+});
+
+/**
+ * Where the line cannot carry the power at all: volts fall and amps rise until it collapses. Most
+ * that ohms R pass on from V volts is V² / 4R.
+ */
+function lineCarries({ supply, wantedW, feed }: FeedState): Finding[] {
+  const ohm = add(feed.insideOhm, feed.leadOhm);
+  const most = range(feed.volts.lo ** 2 / (4 * ohm.hi), feed.volts.hi ** 2 / (4 * ohm.lo));
+  if (wantedW.hi < most.lo * 0.8) return [];
+  return [
+    gap({
+      ...base('line', 'what the line can carry', supply),
+      unit: 'W',
+      terms: [
+        { ...plain('the line carries at most', most, 1), how: 'class' },
+        { ...plain('wanted at its end', wantedW, -1), how: 'class' },
+      ],
+      margin: most.lo * 0.2,
+      short: 'short',
+      say: () =>
+        `Over this lead ${feed.volts.lo} V may collapse: ${Math.round(most.lo)} W is what it can carry at worst. A shorter or thicker lead.`,
+    }),
+  ];
+}
+
+/** The label of brick or bench supply: watts, or volts by amps. A small dc-dc board is limited by what feeds it. */
+function labelOf(plan: Plan, { supply, givenW, feed, amps }: FeedState): Finding[] {
+  const watts = numberAt(plan, supply, 'watts');
+  const label12 = numberAt(plan, supply, 'amps12');
+  const found: Finding[] = [];
+  if (watts && watts.how !== 'class' && feed.source !== 'battery')
+    found.push(
+      gap({
+        ...base('feed-watts', `${feed.source} at full load`, supply),
+        seats: [supply.seat, 'board'],
+        unit: 'W',
+        terms: [
+          termOf(supply, 'watts', 'label', 1, watts),
+          { ...plain('machine draws through it', givenW, -1), how: 'class' },
+        ],
+        margin: watts.lo * 0.1,
+        short: 'short',
+        say: (rest, mark) =>
+          mark === 'stop'
+            ? `At least ${Math.ceil(-rest.hi)} W more than the ${feed.source} gives. The largest with this tip limits the machine; a bigger one has another tip.`
+            : mark === 'watch'
+              ? `The ${feed.source} is near its limit at full load, or the draws are not known.`
+              : `The ${feed.source} carries it.`,
+      }),
+    );
+  if (label12 && label12.how !== 'class' && feed.source !== 'brick')
+    found.push(
+      gap({
+        ...base('feed-amps', `amps of the ${feed.source}`, supply),
+        unit: 'A',
+        terms: [
+          termOf(supply, 'amps12', 'gives', 1, label12),
+          { ...plain('machine draws', amps, -1), how: 'class' },
+        ],
+        margin: label12.lo * 0.1,
+        short: 'short',
+        say: (_, mark) =>
+          mark === 'clear' ? 'It gives what the machine draws.' : 'More than it gives, or near it.',
+      }),
+    );
+  return found;
+}
+
+/** Do the volts that arrive lie within what the board, or the converter, takes? 19 V on a 12 V board destroy it. */
+function boardVolts(plan: Plan, { feed, arrives, supply }: FeedState): Finding[] {
+  const board = one(plan, 'board');
+  const converter = feed.converter;
+  const taken = converter ? converter.inV : board && numberAt(plan, board, 'inVolts');
+  const into = converter ? converter.placed : board;
+  if (!taken || !into) return [];
+  const most = feed.volts.hi;
+  const key = 'inVolts';
+  const name = converter ? 'converter' : 'board';
+  return [
+    gap({
+      ...base('feed-over', `most volts into the ${name}`, supply),
+      seats: [supply.seat, into.seat],
+      unit: 'V',
+      terms: [
+        {
+          ...plain(`${name} stands`, range(taken.hi), 1),
+          input: { partId: into.part.id, key, seat: into.seat },
+        },
+        plain('may arrive', feed.volts, -1),
+      ],
+      margin: 0,
+      short: 'over',
+      say: (_, mark) =>
+        mark === 'stop'
+          ? `${most} V into a ${name} for ${taken.hi} V at most destroys it. Never plug it in.`
+          : `The ${name} stands what may arrive.`,
+    }),
+    gap({
+      ...base('feed-under', `least volts into the ${name}`, supply),
+      seats: [supply.seat, into.seat],
+      unit: 'V',
+      terms: [
+        { ...plain('may arrive at full load', arrives, 1), how: 'class' },
+        {
+          ...plain(converter ? 'cuts out below' : 'needs', range(taken.lo), -1),
+          input: { partId: into.part.id, key, seat: into.seat },
+        },
+      ],
+      margin: taken.lo * 0.03,
+      short: 'too low',
+      say: (_, mark) =>
+        mark === 'stop'
+          ? `At full load too little arrives: it cuts out. It may well start and idle.`
+          : mark === 'watch'
+            ? 'At full load it may cut out: a thicker or shorter lead.'
+            : 'Enough arrives at full load.',
+    }),
+  ];
+}
+
+/** A converter that works at idle trips at load: its input current at full load is what counts. */
+function converterIn(plan: Plan, { feed, amps, watts, supply }: FeedState): Finding[] {
+  const converter = feed.converter;
+  if (!converter) return [];
+  const into = converter.placed;
+  const term = (key: string, label: string, value: Range): Term => ({
+    ...plain(label, value, 1),
+    input: { partId: into.part.id, key, seat: into.seat },
+  });
+  const found: Finding[] = [];
+  if (converter.inA !== undefined)
+    found.push(
+      gap({
+        ...base('converter-in', 'amps into the converter', supply),
+        seats: [into.seat, supply.seat],
+        unit: 'A',
+        terms: [
+          term('inAmps', 'may go in', converter.inA),
+          { ...plain('go in at full load', amps, -1), how: 'class' },
+        ],
+        margin: converter.inA.lo * 0.1,
+        short: 'over',
+        say: (_, mark) =>
+          mark === 'stop'
+            ? 'It works at idle and trips at load: take a larger one, or fewer watts.'
+            : mark === 'watch'
+              ? 'At full load it may trip.'
+              : 'It takes what full load asks.',
+      }),
+    );
+  if (converter.outA !== undefined) {
+    const out = range(watts.lo / converter.outV.hi, watts.hi / converter.outV.lo);
+    found.push(
+      gap({
+        ...base('converter-out', 'amps out of the converter', supply),
+        seats: [into.seat, 'board'],
+        unit: 'A',
+        terms: [
+          term('outAmps', 'gives', converter.outA),
+          { ...plain('machine draws at full load', out, -1), how: 'class' },
+        ],
+        margin: converter.outA.lo * 0.1,
+        short: 'short',
+        say: (_, mark) =>
+          mark === 'clear'
+            ? 'It gives what full load asks.'
+            : 'Full load asks as much as it gives, or more.',
+      }),
+    );
+  }
+  return found;
+}
+
+/** The fuse must hold at full load and blow before the wire is harmed. */
+function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
+  const { fuseA } = feed;
+  const found: Finding[] = [];
+  if (feed.source === 'battery' && fuseA === undefined)
+    found.push({
+      ...base('fuse-none', 'fuse at the battery', supply),
+      mark: 'watch',
+      unit: '',
+      terms: [
+        {
+          ...plain('fuse', '?', 0),
+          input: { partId: supply.part.id, key: 'fuse', seat: supply.seat },
+        },
+      ],
+      restLabel: 'not known',
+      say: 'No fuse was said. A battery without one sets its lead on fire: fit it at the battery end.',
+      remedies: [],
+    });
+  if (fuseA === undefined) return found;
+  found.push(
+    gap({
+      ...base('fuse-load', 'fuse at full load', supply),
+      unit: 'A',
+      terms: [
+        {
+          ...plain('fuse', fuseA, 1),
+          input: { partId: supply.part.id, key: 'fuse', seat: supply.seat },
+        },
+        { ...plain('full load', amps, -1), how: 'class' },
+      ],
+      margin: fuseA.lo * 0.2,
+      short: 'over',
+      lack: 'mend',
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'The fuse holds.'
+          : 'Full load comes near the fuse or over it: it blows in time.',
+    }),
+  );
+  return found;
+}
+
+function fuseWire({ feed, supply }: FeedState): Finding[] {
+  const { fuseA, awg } = feed;
+  if (fuseA === undefined || awg === undefined || wireAlone[awg] === undefined) return [];
+  return [
+    gap({
+      ...base('fuse-wire', 'fuse against the wire', supply),
+      unit: 'A',
+      terms: [
+        {
+          ...plain(`AWG ${awg} bears`, range(wireA(awg, 2)), 1),
+          input: { partId: supply.part.id, key: 'feedAwg', seat: supply.seat },
+        },
+        plain('fuse', fuseA, -1),
+      ],
+      margin: 0,
+      short: 'over',
+      source: wireSource,
+      say: (_, mark) =>
+        mark === 'stop'
+          ? 'The wire burns before the fuse blows: a smaller fuse or a thicker wire.'
+          : 'The fuse blows before the wire is harmed.',
+    }),
+  ];
+}
+
+function leadWire({ feed, amps, supply }: FeedState): Finding[] {
+  const { awg } = feed;
+  if (awg === undefined || wireAlone[awg] === undefined) return [];
+  const bears = wireA(awg, 2);
+  if (amps.hi < bears * 0.5) return [];
+  return [
+    gap({
+      ...base('feed-wire', 'wire of the lead', supply),
+      unit: 'A',
+      terms: [
+        plain(`AWG ${awg} bears`, range(bears), 1),
+        { ...plain('full load', amps, -1), how: 'class' },
+      ],
+      margin: bears * 0.1,
+      short: 'over',
+      source: wireSource,
+      say: (_, mark) =>
+        mark === 'clear' ? 'The wire bears it.' : 'The wire gets hot: a thicker one.',
+    }),
+  ];
+}
+
+function tip(plan: Plan, { supply, amps }: FeedState): Finding[] {
+  const barrel = tipOf(plan, supply);
+  if (!barrel?.contactA) return [];
+  return [
+    gap({
+      ...base('tip', `${barrel.name} tip`, supply),
+      unit: 'A',
+      terms: [
+        plain('tip bears', range(barrel.contactA), 1),
+        { ...plain('full load', amps, -1), how: 'class' },
+      ],
+      margin: barrel.contactA * 0.1,
+      short: 'over',
+      source: barrel.source,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'The tip bears it.'
+          : 'The tip is asked as much as it bears, or more: feel it after ten minutes.',
+    }),
+  ];
+}
+
+/** A board that does not know its brick runs throttled or does not charge. */
+function identity(plan: Plan, { supply }: FeedState): Finding[] {
+  const said = textAt(plan, supply, 'identity');
+  if (said?.text !== 'not known') return [];
+  return [
+    {
+      ...base('identity', 'middle pin of the brick', supply),
+      mark: 'watch',
+      unit: '',
+      terms: [{ ...plain('board and brick', 'not known to each other', 0) }],
+      restLabel: 'throttled, perhaps',
+      say: 'The board does not know this brick: it may run throttled or not charge. Try a brick of its own kind, then look at the clock under load.',
+      remedies: [],
+    },
+  ];
+}

@@ -1,0 +1,227 @@
+import type { Finding } from '../findings/finding.ts';
+import { gap } from '../findings/gap.ts';
+import { plain } from '../findings/terms.ts';
+import { all, one, type Plan } from '../model/plan.ts';
+import { atLoad, slotW } from '../standards/plugs/index.ts';
+import { practice, type Source } from '../standards/source.ts';
+import { wireA } from '../standards/wire.ts';
+import { range, scale, subtract, type Range } from '../units/range.ts';
+import {
+  contactLimit,
+  feedId,
+  railVolts,
+  treeOf,
+  worstShare,
+  type Branch,
+  type Lead,
+  type Rail,
+  type Tree,
+} from './tree/index.ts';
+
+/** Amps a lead or contact may lack and still be called well fed: a tenth of what it bears. */
+const MARGIN = 0.1;
+/** Leads that use less than this of what they bear are not worth a line. */
+const WORTH = 0.3;
+
+/** The worst contact of every lead at full load, and fire risks. */
+export function leadLimits(plan: Plan): Finding[] {
+  const tree = treeOf(plan, 'full');
+  if (!tree) return [];
+  return tree.leads.flatMap((lead) => [...contactOf(plan, tree, lead), ...danger(lead, tree)]);
+}
+
+const branchesOf = (tree: Tree, lead: Lead): { rail: Rail; branch: Branch }[] =>
+  tree.branches.flatMap((branch) =>
+    branch.kind === 'lead' && branch.id.endsWith(` ${lead.id}`)
+      ? [{ rail: branch.parent as Rail, branch }]
+      : [],
+  );
+
+function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
+  const limit = contactLimit(lead);
+  const found = branchesOf(tree, lead).map(({ rail, branch }) => {
+    const amps = branch.amps ?? range(0);
+    /* One wire for all plugs of a drive lead: the wire is the limit, its plugs have their own. */
+    if (lead.sharedWire)
+      return { rail, bears: wireA(lead.awg, 5), need: amps, what: `wire, AWG ${lead.awg}` };
+    const n = lead.feeds[rail] ?? 1;
+    return {
+      rail,
+      bears: limit,
+      need: range(amps.lo / n, amps.hi * worstShare(lead, rail)),
+      what: `contact of ${n}`,
+    };
+  });
+  const seats = [
+    ...new Set(
+      tree.draws.filter((draw) => tree.on.get(draw.id) === lead.id).map((draw) => draw.seat),
+    ),
+  ];
+  return found.flatMap(({ rail, bears, need, what }) =>
+    need.hi < bears * WORTH
+      ? []
+      : gap({
+          id: `lead-${lead.id}-${rail}`,
+          station: 'watts',
+          title: `${lead.label}, ${rail}`,
+          seats: ['supply', ...seats],
+          unit: 'A',
+          terms: [
+            { ...plain(`one ${what} bears`, range(bears), 1), how: 'class' },
+            { ...plain('it may carry', need, -1), how: 'class' },
+          ],
+          margin: bears * MARGIN,
+          short: 'over',
+          source: lead.plug.source,
+          undoMinutes: 30,
+          say: (_, mark) =>
+            mark === 'stop'
+              ? `${lead.label}: at least ${need.lo.toFixed(1)} A of ${bears.toFixed(1)} A on ${rail}. It gets hot: move a load to another lead.`
+              : mark === 'watch'
+                ? `${lead.label}: up to ${need.hi.toFixed(1)} A of ${bears.toFixed(1)} A when one contact is better than the others.`
+                : `${lead.label} carries it.`,
+          remedies: () => moves(plan, tree, lead, rail, bears),
+        }),
+  );
+}
+
+/** Which load onto which other lead, each worked out again with what it leaves there. */
+function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): Finding['remedies'] {
+  const movable = tree.draws.filter(
+    (draw) =>
+      tree.on.get(draw.id) === lead.id &&
+      draw.rail === rail &&
+      (draw.over === 'drive' || draw.label === 'fan'),
+  );
+  return movable.slice(0, 3).flatMap((draw) =>
+    tree.leads
+      .filter(
+        (other) =>
+          other.id !== lead.id &&
+          other.feeds[rail] !== undefined &&
+          (other.over === 'drive' || (other.id === 'main' && draw.label === 'fan')),
+      )
+      .flatMap((other) => {
+        const id = feedId(draw.seat, other.id);
+        const after = treeOf({ ...plan, taken: new Set([...plan.taken, id]) }, 'full');
+        const branch = after && branchesOf(after, lead).find((each) => each.rail === rail)?.branch;
+        const need = scale(branch?.amps ?? range(0), lead.sharedWire ? 1 : worstShare(lead, rail));
+        const rest = subtract(range(bears), need);
+        return [
+          {
+            id,
+            title: `${draw.label} (${draw.seat}) onto ${other.label}`,
+            rest,
+            mark:
+              rest.hi < 0
+                ? ('stop' as const)
+                : rest.lo < 0
+                  ? ('watch' as const)
+                  : ('clear' as const),
+            minutes: 5,
+            money: { minor: 0, currency: plan.shop.settings.currency },
+            undoable: true,
+            action: { do: 'take' as const },
+          },
+        ];
+      }),
+  );
+}
+
+function danger(lead: Lead, tree: Tree): Finding[] {
+  if (!lead.danger) return [];
+  const loads = tree.draws.filter((draw) => tree.on.get(draw.id) === lead.id);
+  return [
+    {
+      id: `fire-${lead.id}`,
+      station: 'watts',
+      mark: 'stop',
+      title: lead.label,
+      seats: [lead.id, ...loads.map((draw) => draw.seat)],
+      unit: '',
+      terms: [plain(lead.label, lead.plug.name, 0)],
+      restLabel: 'fire risk',
+      say: `${lead.danger.charAt(0).toUpperCase()}${lead.danger.slice(1)}.`,
+      source: practice,
+      remedies: [],
+      undoMinutes: 240,
+    },
+  ];
+}
+
+/** Share of the nominal volts a load stands to lose between the supply's 5 % and its own limit. */
+const allowed: Record<Lead['over'], { share: number; source: Source }> = {
+  main: { share: 0.05, source: { title: 'ATX12V power supply design guide', memory: true } },
+  processor: { share: 0.05, source: { title: 'EPS12V power supply design guide', memory: true } },
+  card: {
+    share: atLoad.cardPlug.under,
+    source: { title: 'PCI Express Card Electromechanical specification', memory: true },
+  },
+  drive: { share: 0.05, source: { title: 'Serial ATA specification', memory: true } },
+};
+
+/** Volts lost on the way to every lead's plug, where they come near what the load stands. */
+export function leadDrops(plan: Plan): Finding[] {
+  const tree = treeOf(plan, 'full');
+  if (!tree) return [];
+  return tree.leads.flatMap((lead) =>
+    branchesOf(tree, lead).flatMap(({ rail, branch }) => {
+      const nominal = railVolts[rail];
+      const { share, source } = allowed[lead.over];
+      const drop = subtract(range(nominal), branch.volts ?? range(nominal));
+      if (drop.lo <= 0 && drop.hi >= nominal / 2) return [];
+      if (drop.hi < nominal * share * 0.6) return [];
+      return gap({
+        id: `drop-${lead.id}-${rail}`,
+        station: 'watts',
+        title: `volts at the end of the ${lead.label}`,
+        seats: ['supply'],
+        unit: 'V',
+        terms: [
+          plain(`may lose, ${Math.round(share * 100)} % of ${rail}`, range(nominal * share), 1),
+          { ...plain('loses in wire and contacts', drop, -1), how: 'class' },
+        ],
+        margin: nominal * share * 0.2,
+        short: 'too low',
+        source,
+        undoMinutes: 30,
+        say: (rest, mark) =>
+          mark === 'stop'
+            ? `${(nominal - drop.lo).toFixed(2)} V at best arrive. Shorter or thicker leads, or fewer loads on it.`
+            : `Down to ${(nominal - drop.hi).toFixed(2)} V may arrive.`,
+      });
+    }),
+  );
+}
+
+/** What a card takes from its slot. */
+export function slotLimits(plan: Plan): Finding[] {
+  const tree = treeOf(plan, 'full');
+  if (!tree || !one(plan, 'board')) return [];
+  return all(plan, 'card').flatMap((placed) => {
+    const draw = tree.draws.find((each) => each.id === `${placed.seat} slot`);
+    if (!draw) return [];
+    const need: Range = draw.watts.full;
+    return gap({
+      id: `slot-${placed.seat}`,
+      station: 'watts',
+      title: 'what the slot gives',
+      seats: ['board', placed.seat],
+      unit: 'W',
+      terms: [
+        plain('slot gives', range(slotW.graphics), 1),
+        { ...plain('card takes there', need, -1), how: 'class' },
+      ],
+      margin: 0,
+      short: 'over',
+      source: slotW.source,
+      undoMinutes: 30,
+      say: (rest, mark) =>
+        mark === 'stop'
+          ? 'A card without plugs asks more of the slot than it gives.'
+          : mark === 'watch'
+            ? "More than 75 W in a slot is more than it gives: read the card's label."
+            : 'The slot gives what the card takes there.',
+    });
+  });
+}

@@ -1,0 +1,124 @@
+import type { Finding } from '../findings/finding.ts';
+import { gap } from '../findings/gap.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import {
+  ageing,
+  cardJumps,
+  excursionSource,
+  olderRidesThrough,
+  ridesThrough,
+} from '../standards/supplies.ts';
+import { practice } from '../standards/source.ts';
+import { range, scale, total, type Range } from '../units/range.ts';
+import { isSingleFeed, treeOf } from './tree/index.ts';
+
+/** Watts a supply rides through and watts a machine with cards jumps to, by milliseconds. */
+export interface Peak {
+  ms: number;
+  rides: Range;
+  jumps: Range;
+}
+
+/** Undefined without a label or a card. */
+export function peaksOf(plan: Plan): Peak[] | undefined {
+  const supply = one(plan, 'supply');
+  const label = supply && numberAt(plan, supply, 'watts');
+  const cards = all(plan, 'card').flatMap((placed) => numberAt(plan, placed, 'watts') ?? []);
+  if (!supply || !label || cards.length === 0) return undefined;
+  const tree = treeOf(plan, 'full');
+  if (!tree || isSingleFeed(plan, supply)) return undefined;
+  const card = total(cards);
+  const rest = total(
+    tree.draws.flatMap((draw) => (draw.label.startsWith('card') ? [] : [draw.watts.full])),
+  );
+  const years = numberAt(plan, supply, 'years');
+  const aged = ageing(years);
+  return cardJumps.map(({ ms, factor }, i) => {
+    const newer = ridesThrough(label.hi)[i]?.share ?? 1;
+    const older = olderRidesThrough[i]?.share ?? 1;
+    return {
+      ms,
+      /* Nobody says whether the supply was made to the newer guide: between both. */
+      rides: range(label.lo * older * (1 - aged.hi), label.hi * newer * (1 - aged.lo)),
+      jumps: range(rest.lo + card.lo * factor.lo, rest.hi + card.hi * factor.hi),
+    };
+  });
+}
+
+/** The tightest of the card's jumps against what the supply rides through. */
+export function excursions(plan: Plan): Finding[] {
+  const peaks = peaksOf(plan);
+  const [worst] = [...(peaks ?? [])].sort(
+    (a, b) => a.rides.lo - a.jumps.hi - (b.rides.lo - b.jumps.hi),
+  );
+  if (!worst) return [];
+  const cards = all(plan, 'card').map((placed) => placed.seat);
+  return [
+    gap({
+      id: 'excursions',
+      station: 'watts',
+      title: `jumps of ${worst.ms} ms`,
+      seats: ['supply', ...cards],
+      unit: 'W',
+      terms: [
+        { ...plain('supply rides through', worst.rides, 1), how: 'class' },
+        { ...plain('machine jumps to', worst.jumps, -1), how: 'class' },
+      ],
+      margin: 0,
+      short: 'over',
+      /* Jumps trip a supply, they do not burn it. */
+      lack: 'mend',
+      source: excursionSource,
+      undoMinutes: 60,
+      say: (rest, mark) =>
+        mark === 'clear'
+          ? 'It rides through the jumps of the card, aged as it may be.'
+          : mark === 'mend'
+            ? 'The card jumps over what the supply rides through: it shuts off under load.'
+            : 'An older supply may shut off when the card jumps: try it with the real load.',
+    }),
+  ];
+}
+
+/** Amps on 12 V while every drive spins up at once, where there are several. */
+export function spinUp(plan: Plan): Finding[] {
+  const supply = one(plan, 'supply');
+  const label = supply && numberAt(plan, supply, 'amps12');
+  const spinning = all(plan, 'drive').filter(
+    (drive) => textAt(plan, drive, 'form')?.text === '3.5',
+  );
+  const tree = spinning.length > 1 ? treeOf(plan, 'start') : undefined;
+  const rail = tree?.branches.find((branch) => branch.id === '12 V');
+  if (!supply || !label || !rail?.amps) return [];
+  const drives = scale(range(2), spinning.length);
+  return [
+    gap({
+      id: 'spin-up',
+      station: 'watts',
+      title: '12 V while the drives spin up',
+      seats: ['supply', ...spinning.map((drive) => drive.seat)],
+      unit: 'A',
+      terms: [
+        termOf(supply, 'amps12', 'label, 12 V', 1, label),
+        { ...plain(`${spinning.length} drives, 2 A each`, drives, -1), how: 'class' },
+        {
+          ...plain(
+            'everything else',
+            range(Math.max(0, rail.amps.lo - drives.lo), Math.max(0, rail.amps.hi - drives.hi)),
+            -1,
+          ),
+          how: 'class',
+        },
+      ],
+      margin: 0,
+      short: 'short',
+      source: practice,
+      undoMinutes: 30,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'All drives may start at once.'
+          : 'All drives starting together ask more than 12 V gives: let them start one after the other.',
+    }),
+  ];
+}

@@ -17,7 +17,10 @@ const stationRules = stations.map((station) => ({
         patterns: [
           ...coreOutside(),
           {
-            group: stations.filter((other) => other !== station).map((other) => `**/${other}/**`),
+            group: [
+              ...stations.filter((other) => other !== station).map((other) => `**/${other}/**`),
+              '!**/standards/**',
+            ],
             message: 'Stations do not know each other; what joins them is plan/.',
           },
           { group: ['**/plan/checks*', '**/plan/run*'], message: 'Checks do not know the runner.' },

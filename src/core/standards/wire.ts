@@ -3,7 +3,18 @@ import type { Source } from './source.ts';
 /** What wire and contacts carry besides their ohms (units/wire.ts), in amps. */
 
 /** One wire in open air, 60 K warmer than the room: chassis wiring. */
-export const wireAlone: Record<number, number> = { 14: 32, 16: 22, 18: 16, 20: 11, 22: 7, 24: 3.5 };
+export const wireAlone: Record<number, number> = {
+  6: 101,
+  8: 73,
+  10: 55,
+  12: 41,
+  14: 32,
+  16: 22,
+  18: 16,
+  20: 11,
+  22: 7,
+  24: 3.5,
+};
 export const wireSource: Source = {
   title: 'Handbook of Electronic Tables and Formulas for American Wire Gauge',
   clause: 'chassis wiring',

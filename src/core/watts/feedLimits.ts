@@ -4,17 +4,9 @@ import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { wireA, wireAlone, wireSource } from '../standards/wire.ts';
-import { add, range, type Range } from '../units/range.ts';
-import {
-  boardW,
-  drawsOf,
-  feedAmps,
-  feedCorner,
-  feedOf,
-  isSingleFeed,
-  tipOf,
-  type Feed,
-} from './tree/index.ts';
+import { add, range, subtract, type Range } from '../units/range.ts';
+import { fewerWatts, stateOf, thickerLeads, type FeedState } from './feedState.ts';
+import { boardW, drawsOf, feedOf, isSingleFeed, tipOf } from './tree/index.ts';
 
 /** A machine on one voltage: brick, battery or bench supply, its lead, fuse, tip and converter at full load. */
 export function feedLimits(plan: Plan): Finding[] {
@@ -40,23 +32,7 @@ export function feedLimits(plan: Plan): Finding[] {
           'Which volts it gives has not been said: read its label before anything is joined.',
       }),
     ];
-  const watts = boardW(draws, 'full');
-  const [low, high] = [feedCorner(feed, watts, 'lo'), feedCorner(feed, watts, 'hi')];
-  const state: FeedState = {
-    feed,
-    supply,
-    watts,
-    amps: feedAmps(feed, low, high),
-    arrives: range(
-      high.solved.ok ? (high.solved.volts['machine'] ?? 0) : feed.volts.lo / 2,
-      low.solved.ok ? (low.solved.volts['machine'] ?? 0) : feed.volts.hi,
-    ),
-    givenW: range(
-      low.solved.ok ? (low.solved.givenW['source'] ?? 0) : 0,
-      high.solved.ok ? (high.solved.givenW['source'] ?? 0) : high.wantedW * 2,
-    ),
-    wantedW: range(low.wantedW, high.wantedW),
-  };
+  const { low, state } = stateOf(feed, supply, boardW(draws, 'full'));
   /* A line that collapses whatever else is true has no amps to speak of: that is all there is to say. */
   if (!low.solved.ok) return [...lineCarries(state), ...fuseWire(state)];
   return [
@@ -70,17 +46,6 @@ export function feedLimits(plan: Plan): Finding[] {
     ...tip(plan, state),
     ...identity(plan, state),
   ];
-}
-
-interface FeedState {
-  feed: Feed;
-  supply: Placed;
-  /** Into the board. */
-  watts: Range;
-  amps: Range;
-  arrives: Range;
-  givenW: Range;
-  wantedW: Range;
 }
 
 const base = (
@@ -121,7 +86,8 @@ function lineCarries({ supply, wantedW, feed }: FeedState): Finding[] {
 }
 
 /** The label of brick or bench supply: watts, or volts by amps. A small dc-dc board is limited by what feeds it. */
-function labelOf(plan: Plan, { supply, givenW, feed, amps }: FeedState): Finding[] {
+function labelOf(plan: Plan, state: FeedState): Finding[] {
+  const { supply, givenW, feed, amps } = state;
   const watts = numberAt(plan, supply, 'watts');
   const label12 = numberAt(plan, supply, 'amps12');
   const found: Finding[] = [];
@@ -143,6 +109,8 @@ function labelOf(plan: Plan, { supply, givenW, feed, amps }: FeedState): Finding
             : mark === 'watch'
               ? `The ${feed.source} is near its limit at full load, or the draws are not known.`
               : `The ${feed.source} carries it.`,
+        remedies: () =>
+          fewerWatts(plan, state, (after) => subtract(watts, after.givenW), watts.lo * 0.1),
       }),
     );
   if (label12 && label12.how !== 'class' && feed.source !== 'brick')
@@ -164,7 +132,8 @@ function labelOf(plan: Plan, { supply, givenW, feed, amps }: FeedState): Finding
 }
 
 /** Do the volts that arrive lie within what the board, or the converter, takes? 19 V on a 12 V board destroy it. */
-function boardVolts(plan: Plan, { feed, arrives, supply }: FeedState): Finding[] {
+function boardVolts(plan: Plan, state: FeedState): Finding[] {
+  const { feed, arrives, supply } = state;
   const board = one(plan, 'board');
   const converter = feed.converter;
   const taken = converter ? converter.inV : board && numberAt(plan, board, 'inVolts');
@@ -211,12 +180,14 @@ function boardVolts(plan: Plan, { feed, arrives, supply }: FeedState): Finding[]
           : mark === 'watch'
             ? 'At full load it may cut out: a thicker or shorter lead.'
             : 'Enough arrives at full load.',
+      remedies: () => thickerLeads(plan, state, taken.lo),
     }),
   ];
 }
 
 /** A converter that works at idle trips at load: its input current at full load is what counts. */
-function converterIn(plan: Plan, { feed, amps, watts, supply }: FeedState): Finding[] {
+function converterIn(plan: Plan, state: FeedState): Finding[] {
+  const { feed, amps, watts, supply } = state;
   const converter = feed.converter;
   if (!converter) return [];
   const into = converter.placed;
@@ -243,6 +214,10 @@ function converterIn(plan: Plan, { feed, amps, watts, supply }: FeedState): Find
             : mark === 'watch'
               ? 'At full load it may trip.'
               : 'It takes what full load asks.',
+        remedies: () => {
+          const inA = converter.inA ?? range(0);
+          return [...fewerWatts(plan, state, (after) => subtract(inA, after.amps), inA.lo * 0.1)];
+        },
       }),
     );
   if (converter.outA !== undefined) {

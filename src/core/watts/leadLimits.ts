@@ -5,7 +5,7 @@ import { all, one, type Plan } from '../model/plan.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
 import { practice, type Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
-import { range, scale, subtract, type Range } from '../units/range.ts';
+import { range, subtract, type Range } from '../units/range.ts';
 import {
   contactLimit,
   feedId,
@@ -37,21 +37,28 @@ const branchesOf = (tree: Tree, lead: Lead): { rail: Rail; branch: Branch }[] =>
       : [],
   );
 
+/** Amps of the tightest place of a lead, and what it bears: one wire for all plugs of a drive lead, else the worst contact. */
+function loadOf(
+  lead: Lead,
+  rail: Rail,
+  branch: Branch | undefined,
+): { bears: number; need: Range; what: string } {
+  const amps = branch?.amps ?? range(0);
+  if (lead.sharedWire)
+    return { bears: wireA(lead.awg, 5), need: amps, what: `wire, AWG ${lead.awg}` };
+  const n = lead.feeds[rail] ?? 1;
+  return {
+    bears: contactLimit(lead),
+    need: range(amps.lo / n, amps.hi * worstShare(lead, rail)),
+    what: `contact of ${n}`,
+  };
+}
+
 function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
-  const limit = contactLimit(lead);
-  const found = branchesOf(tree, lead).map(({ rail, branch }) => {
-    const amps = branch.amps ?? range(0);
-    /* One wire for all plugs of a drive lead: the wire is the limit, its plugs have their own. */
-    if (lead.sharedWire)
-      return { rail, bears: wireA(lead.awg, 5), need: amps, what: `wire, AWG ${lead.awg}` };
-    const n = lead.feeds[rail] ?? 1;
-    return {
-      rail,
-      bears: limit,
-      need: range(amps.lo / n, amps.hi * worstShare(lead, rail)),
-      what: `contact of ${n}`,
-    };
-  });
+  const found = branchesOf(tree, lead).map(({ rail, branch }) => ({
+    rail,
+    ...loadOf(lead, rail, branch),
+  }));
   const seats = [
     ...new Set(
       tree.draws.filter((draw) => tree.on.get(draw.id) === lead.id).map((draw) => draw.seat),
@@ -87,12 +94,14 @@ function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
 
 /** Which load onto which other lead, each worked out again with what it leaves there. */
 function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): Finding['remedies'] {
-  const movable = tree.draws.filter(
-    (draw) =>
-      tree.on.get(draw.id) === lead.id &&
-      draw.rail === rail &&
-      (draw.over === 'drive' || draw.label === 'fan'),
-  );
+  const movable = tree.draws
+    .filter(
+      (draw) =>
+        tree.on.get(draw.id) === lead.id &&
+        draw.rail === rail &&
+        (draw.over === 'drive' || draw.label === 'fan'),
+    )
+    .sort((a, b) => b.watts.full.hi - a.watts.full.hi);
   return movable.slice(0, 3).flatMap((draw) =>
     tree.leads
       .filter(
@@ -105,7 +114,7 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
         const id = feedId(draw.seat, other.id);
         const after = treeOf({ ...plan, taken: new Set([...plan.taken, id]) }, 'full');
         const branch = after && branchesOf(after, lead).find((each) => each.rail === rail)?.branch;
-        const need = scale(branch?.amps ?? range(0), lead.sharedWire ? 1 : worstShare(lead, rail));
+        const { need } = loadOf(lead, rail, branch);
         const rest = subtract(range(bears), need);
         return [
           {

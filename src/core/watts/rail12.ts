@@ -3,6 +3,7 @@ import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
+import { isSingleFeed } from './tree/index.ts';
 import { range, scale } from '../units/range.ts';
 
 /** Loss of a processor's own converter on the board: the rail gives 10 to 20 % more than it draws (practice). */
@@ -12,7 +13,8 @@ const CONVERTER = { least: 1.1, most: 1.2 };
 export function rail12(plan: Plan): Finding[] {
   const supply = one(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'amps12');
-  if (!supply || !label) return [];
+  /* What supplies mostly have says nothing of a brick or a battery. */
+  if (!supply || !label || (label.how === 'class' && isSingleFeed(plan, supply))) return [];
   const terms: Term[] = [];
   const processor = one(plan, 'processor');
   const processorW = processor && numberAt(plan, processor, 'watts');

@@ -4,6 +4,7 @@ import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { scale, total, type Range } from '../units/range.ts';
+import { isSingleFeed } from './tree/index.ts';
 import { loads } from './loads.ts';
 
 /**
@@ -13,7 +14,8 @@ import { loads } from './loads.ts';
 export function supplyTotal(plan: Plan): Finding[] {
   const supply = one(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
-  if (!supply || !label) return [];
+  /* What supplies mostly have says nothing of a brick or a battery. */
+  if (!supply || !label || (label.how === 'class' && isSingleFeed(plan, supply))) return [];
   const terms: Term[] = loads(plan);
   if (terms.length === 0) return [];
   const sum = total(terms.map((term) => term.value as Range));

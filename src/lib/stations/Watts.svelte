@@ -1,8 +1,239 @@
 <script lang="ts">
-  import SumStage from './SumStage.svelte';
+  import Papa from 'papaparse';
+  import { dropRemedy, hangOn } from '$core/edits/edits.ts';
+  import { budgetTable, spiceDeck } from '$core/export/watts.ts';
+  import type { Finding } from '$core/findings/finding.ts';
+  import { seatName } from '$core/model/seats.ts';
+  import { schoolsOf } from '$core/watts/schools.ts';
+  import { feedId, states, treeOf, type Branch, type State } from '$core/watts/tree/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { saveFile } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import Efficiency from '$lib/watts/Efficiency.svelte';
+  import Energy from '$lib/watts/Energy.svelte';
+  import TreePicture from '$lib/watts/TreePicture.svelte';
+  import WallMeter from '$lib/watts/WallMeter.svelte';
+  import SumStage from './SumStage.svelte';
 
   const { view }: { view: JobView } = $props();
+  const plan = $derived(view.plan);
+  let mode = $state<State>('full');
+  const tree = $derived(plan && treeOf(plan, mode));
+  /** The part in hand, to be hung on another lead. */
+  let held = $state<string | undefined>();
+  let opened = $state<string | undefined>();
+  const words: Record<State, string> = {
+    idle: 'idle',
+    usual: 'usual',
+    full: 'full load',
+    start: 'starting',
+  };
+
+  /** The sum that stands at a branch: a rail at its rail, a lead's contact at its lead. */
+  function sumAt(branch: Branch, findings: readonly Finding[]): Finding | undefined {
+    const id = (() => {
+      if (branch.kind === 'rail')
+        return { '12 V': 'rail-12', '5 V': 'rail-amps5', '3.3 V': 'rail-amps33' }[branch.id];
+      if (branch.kind === 'lead' && branch.parent === 'supply') return 'feed-wire';
+      if (branch.kind === 'lead')
+        return `lead-${branch.id.slice((branch.parent ?? '').length + 1)}-${branch.parent}`;
+      if (branch.kind === 'converter' && branch.id === 'converter') return 'converter-in';
+      if (branch.kind === 'supply' || branch.kind === 'source')
+        return findings.some((each) => each.id === 'feed-watts') ? 'feed-watts' : 'supply-total';
+      return branch.id.endsWith(' slot') ? `slot-${branch.seat}` : undefined;
+    })();
+    return findings.find((each) => each.id === id);
+  }
+  const watts = $derived(view.found.filter((each) => each.station === 'watts'));
+  const sums = $derived(
+    new Map(
+      (tree?.branches ?? []).flatMap((branch) => {
+        const found = sumAt(branch, watts);
+        return found ? [[branch.id, found] as const] : [];
+      }),
+    ),
+  );
+  const branch = $derived(tree?.branches.find((each) => each.id === opened));
+  const others = $derived(
+    tree && held
+      ? tree.leads.filter((lead) =>
+          tree.draws.some(
+            (draw) =>
+              draw.seat === held &&
+              lead.feeds[draw.rail] !== undefined &&
+              (lead.over === 'drive' || lead.id === 'main'),
+          ),
+        )
+      : [],
+  );
+
+  function choose(id: string): void {
+    opened = opened === id ? undefined : id;
+    const found = sums.get(id);
+    if (found) look.chosen = found.id;
+    const own = tree?.branches.find((each) => each.id === id);
+    const movable = tree?.draws.some(
+      (draw) => draw.seat === own?.seat && (draw.over === 'drive' || draw.label === 'fan'),
+    );
+    held = own?.kind === 'load' && movable ? own.seat : undefined;
+  }
+
+  function hang(seat: string, lead: string | undefined): void {
+    if (!view.job) return;
+    const name = tree?.leads.find((each) => each.id === lead)?.label ?? 'as before';
+    bench.edit(
+      `${seatName(seat)} onto ${name}`,
+      hangOn(view.job.id, seat, lead === undefined ? undefined : feedId(seat, lead)),
+    );
+  }
+
+  function hangOnBranch(seat: string, id: string): void {
+    const lead = tree?.leads.find((each) => id.endsWith(` ${each.id}`));
+    if (lead) hang(seat, lead.id);
+  }
+
+  const limits = $derived(
+    (view.job?.taken ?? []).flatMap((id) => {
+      const match = /^limit:([a-z]+\d*):(\d+)$/.exec(id);
+      return match?.[1] && match[2] ? [{ id, seat: match[1], most: match[2] }] : [];
+    }),
+  );
+  const schools = $derived(plan ? schoolsOf(plan) : []);
+  const f = (range: { lo: number; hi: number }, digits = 0) =>
+    range.hi - range.lo < 0.5 * 10 ** -digits
+      ? range.hi.toFixed(digits)
+      : `${range.lo.toFixed(digits)} to ${range.hi.toFixed(digits)}`;
+  const csv = () =>
+    tree && saveFile('watts.csv', Papa.unparse(budgetTable(tree), { newline: '\r\n' }), 'text/csv');
+  const deck = () =>
+    tree &&
+    saveFile(
+      'watts.cir',
+      tree.nets.map(({ name, net }) => spiceDeck(net, `${name}, ${words[mode]}`)).join('\n'),
+      'text/plain',
+    );
 </script>
 
-<SumStage {view} station="watts" subtitle="full load, every branch a slot that fills up" />
+<SumStage {view} station="watts" subtitle="">
+  {#snippet tools()}
+    {#if tree}
+      {#each states as each (each)}
+        <Button onclick={() => (mode = each)} aria-pressed={mode === each}>{words[each]}</Button>
+      {/each}
+    {/if}
+  {/snippet}
+  {#snippet picture()}
+    {#if tree && plan}
+      {#if !tree.ok}
+        <p role="alert">
+          <Mark mark="stop" word size={20} /> The line cannot carry this: at most {Math.floor(
+            tree.carries * 100,
+          )} % of the loads at worst.
+        </p>
+      {/if}
+      {#each tree.unfed as draw (draw.id)}
+        <p>
+          <Mark mark="mend" word size={18} />
+          {draw.label} ({seatName(draw.seat)}) has no feed for {draw.rail}.
+        </p>
+      {/each}
+      <TreePicture {tree} {sums} chosen={opened} {held} onbranch={choose} onhang={hangOnBranch} />
+      {#if branch}
+        <p class="open" aria-live="polite">
+          <b>{branch.label}</b>
+          {f(branch.watts, 1)} W in, {f(branch.lossW, 1)} W lost as heat{branch.amps
+            ? `, ${f(branch.amps, 1)} A`
+            : ''}{branch.volts ? `, ${f(branch.volts, 2)} V at its end` : ''}.
+        </p>
+      {/if}
+      {#if held && others.length > 0}
+        <p class="row">
+          Hang {seatName(held)} on
+          {#each others as lead (lead.id)}
+            <Button onclick={() => held && hang(held, lead.id)}>{lead.label}</Button>
+          {/each}
+          <Button quiet onclick={() => held && hang(held, undefined)}>as before</Button>
+        </p>
+      {/if}
+      {#each limits as { id, seat, most } (id)}
+        <p class="row">
+          {seatName(seat)} held to {most} W
+          <Button
+            quiet
+            onclick={() => view.job && bench.edit('limit given back', dropRemedy(view.job.id, id))}
+            >Give back</Button
+          >
+        </p>
+      {/each}
+      <div class="below">
+        <section>
+          <h2>How large a supply?</h2>
+          <ul>
+            {#each schools as school (school.name)}
+              <li class:governs={school.governs}>
+                <b>{school.name}</b> <span class="figure">{f(school.asks)} W</span>
+                {school.governs ? ' · governs here' : ''}<br /><small>{school.weakness}</small>
+              </li>
+            {/each}
+          </ul>
+          <p class="soft">
+            Headroom {Math.round(bench.shop.settings.headroom * 100)} %: supplies run quiet and cool near
+            half load, and nobody counts every watt.
+          </p>
+        </section>
+        <Efficiency {plan} />
+        <Energy {plan} />
+        <WallMeter {view} {plan} />
+      </div>
+      <p class="row no-print">
+        <Button onclick={csv}>Budget as CSV</Button>
+        <Button onclick={deck}>SPICE netlist</Button>
+      </p>
+      <p class="soft">
+        Never open a supply. Outputs of two supplies never side by side; mains work is for who is
+        licensed to do it.
+      </p>
+    {/if}
+  {/snippet}
+</SumStage>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin: 8px 0;
+  }
+  .below {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px 34px;
+    margin: 12px 0;
+  }
+  section {
+    flex: 1 1 300px;
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    padding: 4px 0 4px 10px;
+    border-left: 4px solid var(--line);
+    margin-bottom: 6px;
+  }
+  li.governs {
+    border-color: var(--accent);
+  }
+  small {
+    color: var(--ink-soft);
+  }
+  .open {
+    margin-top: 6px;
+  }
+</style>

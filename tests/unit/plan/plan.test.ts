@@ -54,7 +54,7 @@ describe('plan/run', () => {
   it('counts by station for the rail', () => {
     const counts = countByStation(check(demo, '14'));
     expect(counts.fit?.stop).to.equal(2);
-    expect(counts.plugs?.mend).to.equal(1);
+    expect(counts.plugs?.mend).to.equal(2);
     expect(counts.watts).to.deep.equal({ stop: 0, mend: 0, watch: 0 });
   });
   it('names the tightest measure before a count', () => {

@@ -62,6 +62,20 @@ const inStates = (kind: keyof typeof shares, full: Range): Record<State, Range> 
     Range
   >;
 
+/** The name a plan takes to hold a part to fewer watts, by undervolting or by its own limit. */
+export const limitId = (seat: string, watts: number): string => `limit:${seat}:${watts}`;
+
+/** Watts of a part, held to what the plan limits it to. */
+function heldTo(plan: Plan, seat: string, watts: Range): Range {
+  for (const id of plan.taken) {
+    const match = /^limit:([a-z]+\d*):(\d+)$/.exec(id);
+    if (match?.[1] !== seat) continue;
+    const most = Number(match[2]);
+    return { lo: Math.min(watts.lo, most), hi: Math.min(watts.hi, most) };
+  }
+  return watts;
+}
+
 /** Every load of the plan, rail by rail; parts whose watts nobody knows stand with their class's range. */
 export function drawsOf(plan: Plan): Draw[] {
   return [
@@ -99,7 +113,7 @@ function processorDraw(plan: Plan, placed: Placed): Draw[] {
       seat: placed.seat,
       label: 'processor',
       rail: '12 V',
-      watts: inStates('processor', times(watts, VRM)),
+      watts: inStates('processor', times(heldTo(plan, placed.seat, watts), VRM)),
       over: own === 'none' ? 'main' : 'processor',
     },
   ];
@@ -122,8 +136,9 @@ function memoryDraw(plan: Plan): Draw[] {
 }
 
 function cardDraws(plan: Plan, placed: Placed): Draw[] {
-  const watts = numberAt(plan, placed, 'watts');
-  if (!watts) return [];
+  const said = numberAt(plan, placed, 'watts');
+  if (!said) return [];
+  const watts = heldTo(plan, placed.seat, said);
   const told = listAt(plan, placed, 'plugs');
   const plugs = told?.items ?? [];
   const draw = (id: string, label: string, full: Range, more: Partial<Draw> = {}): Draw => ({

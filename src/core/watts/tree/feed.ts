@@ -3,7 +3,7 @@ import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { add, range, total, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
-import { solve, type Solved } from '../network/index.ts';
+import { solve, type Net, type Solved } from '../network/index.ts';
 import type { Draw, State } from './draws.ts';
 import { wallOf, type Branch, type Tree } from './tree.ts';
 
@@ -115,6 +115,7 @@ export function feedAmps(feed: Feed, low: FeedCorner, high: FeedCorner): Range {
 }
 
 export interface FeedCorner {
+  net: Net;
   solved: Solved;
   /** Watts into the converter or, without one, the board. */
   wantedW: number;
@@ -125,15 +126,15 @@ export function feedCorner(feed: Feed, boardWatts: Range, end: 'lo' | 'hi'): Fee
   const wantedW = feed.converter
     ? boardWatts[end] / feed.converter.efficiency[end === 'lo' ? 'hi' : 'lo']
     : boardWatts[end];
-  const solved = solve({
+  const net: Net = {
     held: { source: end === 'lo' ? feed.volts.hi : feed.volts.lo },
     resistors: [
       { id: 'inside', a: 'source', b: 'terminals', ohm: feed.insideOhm[end] },
       { id: 'lead', a: 'terminals', b: 'machine', ohm: feed.leadOhm[end] },
     ],
     loads: [{ id: 'machine', node: 'machine', watts: wantedW }],
-  });
-  return { solved, wantedW };
+  };
+  return { net, solved: solve(net), wantedW };
 }
 
 export function feedTree(
@@ -237,6 +238,7 @@ export function feedTree(
     on: new Map(),
     draws,
     unfed: [],
+    nets: [{ name: 'line', net: high.net }],
   };
 }
 

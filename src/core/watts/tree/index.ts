@@ -1,5 +1,6 @@
 export {
   drawsOf,
+  limitId,
   railNames,
   railVolts,
   SLOT_12_W,
@@ -17,6 +18,7 @@ export {
   tipOf,
   type Feed,
   type FeedConverter,
+  type FeedCorner,
 } from './feed.ts';
 export { contactLimit, leadsOf, loopOhm, worstShare, type Lead } from './leads.ts';
 export { feedId, treeOf, wallOf, type Branch, type Tree } from './tree.ts';

@@ -38,6 +38,8 @@ export interface Tree {
   draws: Draw[];
   /** Loads without a feed. */
   unfed: Draw[];
+  /** The nets solved, at the worst of all ranges, by rail or line. */
+  nets: { name: string; net: Net }[];
 }
 
 /** Ohms inside a supply between its regulator and its leads (common practice, no source). */
@@ -261,6 +263,7 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
     on,
     draws,
     unfed: parts.unfed,
+    nets: railNames.flatMap((rail) => (high[rail] ? [{ name: rail, net: high[rail].net }] : [])),
   };
 }
 

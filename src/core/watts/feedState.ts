@@ -1,0 +1,119 @@
+import type { Remedy } from '../findings/finding.ts';
+import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
+import { range, type Range } from '../units/range.ts';
+import { wireOhmPerM } from '../units/wire.ts';
+import {
+  boardW,
+  drawsOf,
+  feedAmps,
+  feedCorner,
+  limitId,
+  type Feed,
+  type FeedCorner,
+} from './tree/index.ts';
+
+/** The line of a machine on one voltage at full load, and what changes it. */
+export interface FeedState {
+  feed: Feed;
+  supply: Placed;
+  /** Into the board. */
+  watts: Range;
+  amps: Range;
+  arrives: Range;
+  givenW: Range;
+  wantedW: Range;
+}
+
+/** The line at full load over all ranges. */
+export function stateOf(
+  feed: Feed,
+  supply: Placed,
+  watts: Range,
+): { low: FeedCorner; state: FeedState } {
+  const [low, high] = [feedCorner(feed, watts, 'lo'), feedCorner(feed, watts, 'hi')];
+  const state: FeedState = {
+    feed,
+    supply,
+    watts,
+    amps: feedAmps(feed, low, high),
+    arrives: range(
+      high.solved.ok ? (high.solved.volts['machine'] ?? 0) : feed.volts.lo / 2,
+      low.solved.ok ? (low.solved.volts['machine'] ?? 0) : feed.volts.hi,
+    ),
+    givenW: range(
+      low.solved.ok ? (low.solved.givenW['source'] ?? 0) : 0,
+      high.solved.ok ? (high.solved.givenW['source'] ?? 0) : high.wantedW * 2,
+    ),
+    wantedW: range(low.wantedW, high.wantedW),
+  };
+  return { low, state };
+}
+
+/** Processors held to fewer watts, each limit worked out again with what it leaves. */
+export function fewerWatts(
+  plan: Plan,
+  state: FeedState,
+  restOf: (after: FeedState) => Range,
+  margin: number,
+): Remedy[] {
+  const processor = one(plan, 'processor');
+  const said = processor && numberAt(plan, processor, 'watts');
+  if (!processor || !said) return [];
+  return LIMITS_W.filter((watts) => watts < said.hi)
+    .map((watts) => {
+      const id = limitId(processor.seat, watts);
+      const held = drawsOf({ ...plan, taken: new Set([...plan.taken, id]) });
+      const { state: after } = stateOf(state.feed, state.supply, boardW(held, 'full'));
+      const rest = restOf(after);
+      return {
+        id,
+        title: `hold the processor to ${watts} W`,
+        rest,
+        mark: rest.hi < 0 ? ('stop' as const) : ('watch' as const),
+        minutes: 15,
+        money: { minor: 0, currency: plan.shop.settings.currency },
+        undoable: true,
+        givesUp: 'speed under full load',
+        action: { do: 'take' as const },
+      };
+    })
+    .filter((remedy) => remedy.rest.hi >= 0 || remedy.rest.lo >= margin)
+    .slice(0, 2);
+}
+
+/** Limits a firmware or a tool sets (common practice, no source). */
+const LIMITS_W = [95, 65, 54, 45, 35, 25];
+
+/** Thicker wire of the same length, each worked out again with the volts it leaves over the least. */
+export function thickerLeads(plan: Plan, state: FeedState, leastV: number): Remedy[] {
+  const { feed, supply } = state;
+  const { awg, lengthMm } = feed;
+  if (awg === undefined || !lengthMm) return [];
+  return [14, 12, 10, 8, 6]
+    .filter((each) => each < awg)
+    .map((each) => {
+      const ratio = wireOhmPerM(each) / wireOhmPerM(awg);
+      const thicker = {
+        ...feed,
+        awg: each,
+        leadOhm: range(feed.leadOhm.lo * ratio, feed.leadOhm.hi * ratio),
+      };
+      const { state: after } = stateOf(thicker, supply, state.watts);
+      const rest = range(after.arrives.lo - leastV, after.arrives.hi - leastV);
+      return {
+        id: `feed-awg-${each}`,
+        title: `the lead in AWG ${each}, ${(lengthMm.hi / 1000).toFixed(1)} m`,
+        rest,
+        mark: rest.lo >= 0 ? ('clear' as const) : ('watch' as const),
+        minutes: 30,
+        undoable: true,
+        action: {
+          do: 'want' as const,
+          what: `wire AWG ${each}, ${((2 * lengthMm.hi) / 1000).toFixed(0)} m`,
+          count: 1,
+        },
+      };
+    })
+    .filter((remedy) => remedy.rest.lo > state.arrives.lo - leastV)
+    .slice(0, 3);
+}

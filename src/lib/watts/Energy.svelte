@@ -1,0 +1,83 @@
+<script lang="ts">
+  import type { Plan } from '$core/model/plan.ts';
+  import { DutyError, kWhAYear } from '$core/watts/energy.ts';
+  import { treeOf } from '$core/watts/tree/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+
+  interface Props {
+    plan: Plan;
+  }
+  const { plan }: Props = $props();
+  let usual = $state(6);
+  let full = $state(1);
+  let idle = $state(1);
+  /** Price of a kilowatt-hour in the shop's currency. */
+  let price = $state(0.3);
+  const year = $derived.by(() => {
+    const trees = {
+      idle: treeOf(plan, 'idle'),
+      usual: treeOf(plan, 'usual'),
+      full: treeOf(plan, 'full'),
+    };
+    if (!trees.idle || !trees.usual || !trees.full) return undefined;
+    try {
+      return {
+        kWh: kWhAYear(
+          { idle: trees.idle, usual: trees.usual, full: trees.full },
+          { idle, usual, full },
+        ),
+      };
+    } catch (error) {
+      if (!(error instanceof DutyError)) throw error;
+      return { fault: error.message };
+    }
+  });
+  const f = (value: number) => Math.round(value).toString();
+</script>
+
+<section>
+  <h2>A year of it</h2>
+  <p class="row">
+    <label>idle, h a day <input type="number" min="0" max="24" bind:value={idle} /></label>
+    <label>usual, h a day <input type="number" min="0" max="24" bind:value={usual} /></label>
+    <label>full, h a day <input type="number" min="0" max="24" bind:value={full} /></label>
+    <label
+      >a kWh, {bench.shop.settings.currency}
+      <input type="number" min="0" step="0.01" bind:value={price} /></label
+    >
+  </p>
+  {#if year?.fault}
+    <p role="alert">{year.fault}</p>
+  {:else if year?.kWh}
+    <p>
+      <span class="figure">{f(year.kWh.lo)} to {f(year.kWh.hi)}</span> kWh,
+      <span class="figure">{f(year.kWh.lo * price)} to {f(year.kWh.hi * price)}</span>
+      {bench.shop.settings.currency} a year.
+    </p>
+  {/if}
+</section>
+
+<style>
+  section {
+    flex: 1 1 300px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 12px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    width: 84px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 17px var(--face-figure);
+  }
+</style>

@@ -1,0 +1,156 @@
+<script lang="ts">
+  import { editJob } from '$core/edits/edits.ts';
+  import type { Plan } from '$core/model/plan.ts';
+  import type { Reading } from '$core/model/types.ts';
+  import { settledW, type MeterReading } from '$core/watts/meter.ts';
+  import { treeOf } from '$core/watts/tree/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  interface Props {
+    view: JobView;
+    plan: Plan;
+  }
+  const { view, plan }: Props = $props();
+  let typed = $state('');
+  let load = $state<Reading['load']>('flat out');
+  let when = $state<Reading['when']>('after');
+  let fault = $state('');
+  let source = $state.raw<EventSource | undefined>();
+  let shown = $state<MeterReading | undefined>();
+  let series = $state.raw<number[]>([]);
+  const settled = $derived(settledW(series));
+
+  function plugIn(): void {
+    unplug();
+    const tree = treeOf(plan, load === 'idle' ? 'idle' : load === 'real use' ? 'usual' : 'full');
+    const about = tree?.wallW ?? tree?.givenW;
+    if (!about) return;
+    const idle = treeOf(plan, 'idle')?.wallW;
+    const ask = new URLSearchParams({
+      about: ((about.lo + about.hi) / 2).toFixed(1),
+      seed: String(
+        [...(view.job?.id ?? '1')].reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7) | 0,
+      ),
+      from: load === 'idle' ? '0' : String(Math.round(idle?.lo ?? 0)),
+      every: '250',
+    });
+    series = [];
+    source = new EventSource(`/api/v1/watts/meter?${ask}`);
+    source.onmessage = (event: MessageEvent<string>) => {
+      shown = JSON.parse(event.data) as MeterReading;
+      series = [...series, shown.watts].slice(-60);
+    };
+    source.onerror = () => {
+      fault = 'The practice meter is not there.';
+      unplug();
+    };
+  }
+
+  function unplug(): void {
+    source?.close();
+    source = undefined;
+  }
+  $effect(() => () => unplug());
+
+  function keep(value: number): void {
+    const job = view.job;
+    if (!job) return;
+    if (!(value > 0 && value < 4000)) {
+      fault = 'Watts between 0 and 4000. Kept as typed.';
+      return;
+    }
+    const reading: Reading = {
+      kind: 'wallW',
+      value: Math.round(value * 10) / 10,
+      when,
+      load,
+      at: bench.now,
+    };
+    bench.edit('reading at the wall', editJob(job.id, { readings: [...job.readings, reading] }));
+    toast(`${reading.value} W at the wall, ${load}, kept with the job.`);
+    fault = '';
+    typed = '';
+  }
+  const write = () => keep(Number(typed.replace(',', '.')));
+</script>
+
+<section>
+  <h2>At the wall</h2>
+  <p class="row">
+    <label
+      >load
+      <select bind:value={load} onchange={unplug}>
+        <option value="flat out">flat out</option>
+        <option value="until settled">until settled</option>
+        <option value="real use">real use</option>
+        <option value="idle">idle</option>
+      </select></label
+    >
+    <label
+      >parts
+      <select bind:value={when}>
+        <option value="before">as found</option>
+        <option value="after">as planned</option>
+      </select></label
+    >
+    <label
+      >watts
+      <input
+        bind:value={typed}
+        inputmode="decimal"
+        onkeydown={(event) => event.key === 'Enter' && write()}
+      /></label
+    >
+    <Button onclick={write}>Keep it</Button>
+    {#if source}<Button onclick={unplug}>Unplug the practice meter</Button>
+    {:else}<Button onclick={plugIn}>Practice meter</Button>{/if}
+  </p>
+  {#if shown && source}
+    <p aria-live="off">
+      <span class="figure big">{shown.watts.toFixed(1)} W</span>
+      <span class="figure">{shown.volts.toFixed(1)} V, factor {shown.factor.toFixed(2)}</span>
+      {#if settled !== undefined}
+        <Button next onclick={() => settled !== undefined && keep(settled)}
+          >Settled at {settled.toFixed(1)} W: keep it</Button
+        >
+      {:else}not settled yet{/if}
+    </p>
+  {/if}
+  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+</section>
+
+<style>
+  section {
+    flex: 1 1 300px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 12px;
+    align-items: end;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input,
+  select {
+    width: 120px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 17px var(--face-figure);
+  }
+  .big {
+    font-size: 26px;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

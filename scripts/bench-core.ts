@@ -2,6 +2,10 @@ import { demoShop } from '../src/core/demo/demoShop.ts';
 import { whose } from '../src/core/fit/holes/index.ts';
 import { solve } from '../src/core/fit/search/solve.ts';
 import { give } from '../src/core/plan/give/give.ts';
+import { existsSync } from 'node:fs';
+import { solve as solveNet } from '../src/core/watts/network/index.ts';
+import { spice } from '../tests/helpers/spice.ts';
+import { deckOf, madeSupplyNet } from '../tests/helpers/supplyNets.ts';
 import { join } from '../src/core/plugs/join/index.ts';
 import { plug, type Plug } from '../src/core/standards/plugs/index.ts';
 import { classOf, identify } from '../src/core/plugs/identify/index.ts';
@@ -166,6 +170,15 @@ const joining = timed(20, (i) =>
   join({ gives: [main24], takes: [main24], needs: [{ '+12V': 4 + i / 50, '+5V': 3 + i / 50 }] }),
 );
 
+/** Supply nets: as large as they come, and a usual machine's; the large one beside ngspice, mostly its start. */
+const netOf = (nodes: number, seed: number) => madeSupplyNet(random(seed), nodes, 'power');
+const [largeNet, usualNet] = [netOf(300, 5), netOf(40, 6)];
+const solving = timed(60, () => solveNet(largeNet));
+const solvingUsual = timed(200, () => solveNet(usualNet));
+const outside = existsSync('/usr/bin/ngspice')
+  ? timed(3, () => spice(deckOf(largeNet), ['v(n1)']))
+  : undefined;
+
 const plain = (n: number) => String(n).replace(/\B(?=(\d{3})+$)/g, ' ');
 
 console.log(
@@ -188,6 +201,28 @@ console.log(
       wanted: 'under 200 ms',
       met: joining < 200,
     },
+    {
+      what: `supply net of 300 nodes, ${largeNet.loads.length} loads, Node`,
+      figure: `${solving.toFixed(2)} ms`,
+      wanted: 'under 3 ms',
+      met: solving < 3,
+    },
+    {
+      what: 'supply net of 40 nodes, Node',
+      figure: `${solvingUsual.toFixed(2)} ms`,
+      wanted: 'under 0.5 ms',
+      met: solvingUsual < 0.5,
+    },
+    ...(outside === undefined
+      ? []
+      : [
+          {
+            what: 'the 300 nodes as a whole task of ngspice (mostly its start), times ours',
+            figure: `${Math.round(outside / solving)} times`,
+            wanted: 'for comparison',
+            met: true,
+          },
+        ]),
     {
       what: `1,000 simulated plugs: ${plain(pins.sure)} pins called sure, right`,
       figure: `${(100 * rightShare).toFixed(2)} %`,

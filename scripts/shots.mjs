@@ -73,7 +73,7 @@ const views = [
       await page.getByText(/loaded wires/).waitFor();
     },
   ],
-  ['watts', '/job/14/watts'],
+  ['watts', '/job/9/watts'],
   ['links', '/job/14/links'],
   ['donors', '/job/14/donors'],
   ['work-order', '/job/14/order'],

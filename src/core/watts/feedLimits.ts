@@ -11,7 +11,8 @@ import { boardW, drawsOf, feedOf, isSingleFeed, tipOf } from './tree/index.ts';
 /** A machine on one voltage: brick, battery or bench supply, its lead, fuse, tip and converter at full load. */
 export function feedLimits(plan: Plan): Finding[] {
   const supply = one(plan, 'supply');
-  if (!supply || !isSingleFeed(plan, supply)) return [];
+  if (!supply) return [];
+  if (!isSingleFeed(plan, supply)) return wrongKind(plan, supply);
   const feed = feedOf(plan, supply);
   const draws = drawsOf(plan);
   if (draws.length === 0) return [];
@@ -45,6 +46,32 @@ export function feedLimits(plan: Plan): Finding[] {
     ...leadWire(state),
     ...tip(plan, state),
     ...identity(plan, state),
+  ];
+}
+
+/** A board with one input and no main header is not fed by a supply for the case. */
+function wrongKind(plan: Plan, supply: Placed): Finding[] {
+  const board = one(plan, 'board');
+  const taken = board && numberAt(plan, board, 'inVolts');
+  const plugged = board && textAt(plan, board, 'mainPlug');
+  if (!board || !taken || plugged) return [];
+  return [
+    {
+      ...base('feed-kind', 'what feeds the board', supply),
+      seats: [supply.seat, board.seat],
+      mark: 'stop',
+      unit: '',
+      terms: [
+        {
+          ...plain('board takes', `${taken.lo} to ${taken.hi} V at one input`, 0),
+          input: { partId: board.part.id, key: 'inVolts', seat: board.seat },
+        },
+        plain('supply', supply.part.name, 0),
+      ],
+      restLabel: 'no feed',
+      say: `The board takes ${taken.lo} to ${taken.hi} V at one input: a brick, a battery or a bench supply, not this.`,
+      remedies: [],
+    },
   ];
 }
 

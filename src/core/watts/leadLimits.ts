@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding.ts';
-import { gap } from '../findings/gap.ts';
+import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { all, one, type Plan } from '../model/plan.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
@@ -9,6 +9,7 @@ import { range, subtract, type Range } from '../units/range.ts';
 import {
   contactLimit,
   feedId,
+  leadAmps,
   railVolts,
   treeOf,
   worstShare,
@@ -41,9 +42,8 @@ const branchesOf = (tree: Tree, lead: Lead): { rail: Rail; branch: Branch }[] =>
 function loadOf(
   lead: Lead,
   rail: Rail,
-  branch: Branch | undefined,
+  amps: Range = range(0),
 ): { bears: number; need: Range; what: string } {
-  const amps = branch?.amps ?? range(0);
   if (lead.sharedWire)
     return { bears: wireA(lead.awg, 5), need: amps, what: `wire, AWG ${lead.awg}` };
   const n = lead.feeds[rail] ?? 1;
@@ -57,7 +57,7 @@ function loadOf(
 function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
   const found = branchesOf(tree, lead).map(({ rail, branch }) => ({
     rail,
-    ...loadOf(lead, rail, branch),
+    ...loadOf(lead, rail, branch.amps),
   }));
   const seats = [
     ...new Set(
@@ -102,39 +102,30 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
         (draw.over === 'drive' || draw.label === 'fan'),
     )
     .sort((a, b) => b.watts.full.hi - a.watts.full.hi);
-  return movable.slice(0, 3).flatMap((draw) =>
-    tree.leads
-      .filter(
-        (other) =>
-          other.id !== lead.id &&
-          other.feeds[rail] !== undefined &&
-          (other.over === 'drive' || (other.id === 'main' && draw.label === 'fan')),
-      )
-      .flatMap((other) => {
-        const id = feedId(draw.seat, other.id);
-        const after = treeOf({ ...plan, taken: new Set([...plan.taken, id]) }, 'full');
-        const branch = after && branchesOf(after, lead).find((each) => each.rail === rail)?.branch;
-        const { need } = loadOf(lead, rail, branch);
-        const rest = subtract(range(bears), need);
-        return [
-          {
-            id,
-            title: `${draw.label} (${draw.seat}) onto ${other.label}`,
-            rest,
-            mark:
-              rest.hi < 0
-                ? ('stop' as const)
-                : rest.lo < 0
-                  ? ('watch' as const)
-                  : ('clear' as const),
-            minutes: 5,
-            money: { minor: 0, currency: plan.shop.settings.currency },
-            undoable: true,
-            action: { do: 'take' as const },
-          },
-        ];
-      }),
-  );
+  return movable.slice(0, 2).flatMap((draw) => {
+    const others = tree.leads.filter(
+      (other) =>
+        other.id !== lead.id &&
+        other.feeds[rail] !== undefined &&
+        (other.over === 'drive' || (other.id === 'main' && draw.label === 'fan')),
+    );
+    const [first] = others;
+    if (!first) return [];
+    /* What it leaves here hangs on the load alone, not on where it goes. */
+    const after = { ...plan, taken: new Set([...plan.taken, feedId(draw.seat, first.id)]) };
+    const { need } = loadOf(lead, rail, leadAmps(after, rail, lead.id));
+    const rest = subtract(range(bears), need);
+    return others.map((other) => ({
+      id: feedId(draw.seat, other.id),
+      title: `${draw.label} (${draw.seat}) onto ${other.label}`,
+      rest,
+      mark: markOf(rest, 0),
+      minutes: 5,
+      money: { minor: 0, currency: plan.shop.settings.currency },
+      undoable: true,
+      action: { do: 'take' as const },
+    }));
+  });
 }
 
 function danger(lead: Lead, tree: Tree): Finding[] {

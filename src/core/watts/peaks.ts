@@ -11,7 +11,7 @@ import {
 } from '../standards/supplies.ts';
 import { practice } from '../standards/source.ts';
 import { range, scale, total, type Range } from '../units/range.ts';
-import { isSingleFeed, treeOf } from './tree/index.ts';
+import { drawsOf, isSingleFeed, treeOf } from './tree/index.ts';
 
 /** Watts a supply rides through and watts a machine with cards jumps to, by milliseconds. */
 export interface Peak {
@@ -35,12 +35,18 @@ export function peaksOf(plan: Plan): Peak[] | undefined {
   const years = numberAt(plan, supply, 'years');
   const aged = ageing(years);
   return cardJumps.map(({ ms, factor }, i) => {
-    const newer = ridesThrough(label.hi)[i]?.share ?? 1;
+    const [least, most] = [label.lo, label.hi].map((each) => ridesThrough(each)[i]?.share ?? 1) as [
+      number,
+      number,
+    ];
     const older = olderRidesThrough[i]?.share ?? 1;
     return {
       ms,
       /* Nobody says whether the supply was made to the newer guide: between both. */
-      rides: range(label.lo * older * (1 - aged.hi), label.hi * newer * (1 - aged.lo)),
+      rides: range(
+        label.lo * Math.min(older, least) * (1 - aged.hi),
+        label.hi * Math.max(older, most) * (1 - aged.lo),
+      ),
       jumps: range(rest.lo + card.lo * factor.lo, rest.hi + card.hi * factor.hi),
     };
   });
@@ -56,7 +62,7 @@ export function excursions(plan: Plan): Finding[] {
   const cards = all(plan, 'card').map((placed) => placed.seat);
   return [
     gap({
-      id: 'excursions',
+      id: `excursions-${worst.ms}`,
       station: 'watts',
       title: `jumps of ${worst.ms} ms`,
       seats: ['supply', ...cards],
@@ -88,9 +94,13 @@ export function spinUp(plan: Plan): Finding[] {
   const spinning = all(plan, 'drive').filter(
     (drive) => textAt(plan, drive, 'form')?.text === '3.5',
   );
-  const tree = spinning.length > 1 ? treeOf(plan, 'start') : undefined;
-  const rail = tree?.branches.find((branch) => branch.id === '12 V');
-  if (!supply || !label || !rail?.amps) return [];
+  if (!supply || !label || spinning.length < 2) return [];
+  const seats = new Set(spinning.map((drive) => drive.seat));
+  const others = total(
+    drawsOf(plan).flatMap((draw) =>
+      draw.rail === '12 V' && !seats.has(draw.seat) ? [draw.watts.start] : [],
+    ),
+  );
   const drives = scale(range(2), spinning.length);
   return [
     gap({
@@ -102,14 +112,7 @@ export function spinUp(plan: Plan): Finding[] {
       terms: [
         termOf(supply, 'amps12', 'label, 12 V', 1, label),
         { ...plain(`${spinning.length} drives, 2 A each`, drives, -1), how: 'class' },
-        {
-          ...plain(
-            'everything else',
-            range(Math.max(0, rail.amps.lo - drives.lo), Math.max(0, rail.amps.hi - drives.hi)),
-            -1,
-          ),
-          how: 'class',
-        },
+        { ...plain('everything else', scale(others, 1 / 12), -1), how: 'class' },
       ],
       margin: 0,
       short: 'short',

@@ -30,6 +30,10 @@
   button:hover:not(:disabled) {
     background: var(--paper-deep);
   }
+  button[aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
+  }
   .next {
     background: var(--accent);
     border-color: var(--accent);

@@ -28,7 +28,7 @@
         >
         {#if shape}
           <svg
-            viewBox="0 0 {WIDTH + 140} {H + 26}"
+            viewBox="0 0 {WIDTH + 176} {H + 26}"
             role="img"
             aria-label="{finding.title}: {finding.rest
               ? show(finding.rest, finding.unit, lengths)

@@ -17,7 +17,7 @@
   }
   const { tree, sums, chosen, held, onbranch, onhang }: Props = $props();
   let width = $state(740);
-  const laid = $derived(layTree(tree.branches, Math.max(420, width - 4)));
+  const laid = $derived(layTree(tree.branches, Math.max(640, width - 4)));
   const link = linkHorizontal<unknown, [number, number]>();
   const ribbon = (each: LaidBranch) =>
     each.from
@@ -26,6 +26,9 @@
           target: [each.x, each.y + each.h / 2],
         } as never) ?? '')
       : '';
+  /** Several of a kind are told apart by the number of their seat. */
+  const nameOf = ({ label, seat }: LaidBranch['branch']) =>
+    label === 'fan' || label === 'drive' ? `${label} ${seat?.replace(/\D/g, '') ?? ''}` : label;
   const watts = (range: { lo: number; hi: number }) => {
     const f = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
     return range.hi - range.lo < 0.5 ? f(range.hi) : `${f(range.lo)}–${f(range.hi)}`;
@@ -75,7 +78,7 @@
 
 <svelte:window onpointermove={move} onpointerup={drop} />
 
-<div bind:clientWidth={width}>
+<div class="tree" bind:clientWidth={width}>
   <svg
     bind:this={svg}
     width={laid.width + 4}
@@ -116,7 +119,7 @@
             each.branch.seat === (dragged?.seat ?? held)}
           role="button"
           tabindex="0"
-          aria-label="{each.branch.label}, {watts(each.branch.watts)} watts{each.branch.amps
+          aria-label="{nameOf(each.branch)}, {watts(each.branch.watts)} watts{each.branch.amps
             ? `, ${each.branch.amps.hi.toFixed(1)} amps at most`
             : ''}{sum ? `, ${sum.mark}` : ''}"
           onclick={() => onbranch(each.branch.id)}
@@ -136,7 +139,7 @@
             />
             <path class="edge" d="M{each.x + laid.boxW} {each.y + each.h - 8}v8" />
           {/if}
-          <text class="label" x={each.x + 5} y={each.y + 12}>{each.branch.label}</text>
+          <text class="label" x={each.x + 5} y={each.y + 12}>{nameOf(each.branch)}</text>
           <text class="figure" x={each.x + 5} y={each.y + 24}>{watts(each.branch.watts)} W</text>
           {#if each.branch.amps && each.branch.kind !== 'load' && each.h >= 44}
             <text class="figure" x={each.x + 5} y={each.y + 36}
@@ -157,9 +160,13 @@
 </div>
 
 <style>
+  .tree {
+    overflow-x: auto;
+  }
   svg {
     display: block;
-    max-width: 100%;
+  }
+  .load {
     touch-action: none;
   }
   .ribbon,

@@ -22,6 +22,8 @@ export interface Solved {
 const MOST_STEPS = 60;
 /** Change of a node that counts as settled, as a share of the highest held voltage. */
 const SETTLED = 1e-13;
+/** Below this share a change that no longer shrinks is rounding. */
+const NEAR = 1e-9;
 /** The nose is closed in on to this share of the loads. */
 const NOSE = 1e-7;
 
@@ -145,6 +147,7 @@ function newton(system: System, share: number, from: Float64Array): Float64Array
   const { n, by, keep, pushed } = system;
   const v = Float64Array.from(from);
   const step = new Float64Array(n);
+  let before = Infinity;
   for (let turn = 0; turn < MOST_STEPS; turn += 1) {
     system.diagonal.set(keep.diagonal);
     system.off.set(keep.off);
@@ -169,7 +172,10 @@ function newton(system: System, share: number, from: Float64Array): Float64Array
       change = Math.max(change, Math.abs(step[i] as number));
       if (!((v[i] as number) > 0)) return undefined;
     }
+    /* Settled, or as near as the ohms of this net let the figures come. */
     if (change <= SETTLED * system.highest) return v;
+    if (change <= NEAR * system.highest && change >= before / 2) return v;
+    before = change;
   }
   return undefined;
 }

@@ -21,4 +21,4 @@ export {
   type FeedCorner,
 } from './feed.ts';
 export { contactLimit, leadsOf, loopOhm, worstShare, type Lead } from './leads.ts';
-export { feedId, treeOf, wallOf, type Branch, type Tree } from './tree.ts';
+export { feedId, leadAmps, treeOf, wallOf, type Branch, type Tree } from './tree.ts';

@@ -136,28 +136,51 @@ function cornerOf(
   state: State,
   end: 'lo' | 'hi',
 ): Corner {
-  const rail = (name: Rail) => {
-    const own = draws.filter((draw) => draw.rail === name && on.has(draw.id));
-    if (own.length === 0) return undefined;
-    const used = leads.filter((lead) => own.some((draw) => on.get(draw.id) === lead.id));
-    const resistors: Resistor[] = [
-      { id: 'inside', a: 'regulator', b: 'rail', ohm: INSIDE_OHM[end] },
-      ...used.map((lead) => ({
-        id: lead.id,
-        a: 'rail',
-        b: lead.id,
-        ohm: loopOhm(lead, name)[end],
-      })),
-    ];
-    const loads: Load[] = own.map((draw) => ({
-      id: draw.id,
-      node: on.get(draw.id) ?? '',
-      watts: draw.watts[state][end],
-    }));
-    const net = { held: { regulator: railVolts[name] }, resistors, loads };
-    return { net, solved: solve(net) };
-  };
+  const rail = (name: Rail) => railAt(name, draws, leads, on, state, end);
   return Object.fromEntries(railNames.map((name) => [name, rail(name)])) as Corner;
+}
+
+function railAt(
+  name: Rail,
+  draws: readonly Draw[],
+  leads: readonly Lead[],
+  on: ReadonlyMap<string, string>,
+  state: State,
+  end: 'lo' | 'hi',
+): { net: Net; solved: Solved } | undefined {
+  const own = draws.filter((draw) => draw.rail === name && on.has(draw.id));
+  if (own.length === 0) return undefined;
+  const used = leads.filter((lead) => own.some((draw) => on.get(draw.id) === lead.id));
+  const resistors: Resistor[] = [
+    { id: 'inside', a: 'regulator', b: 'rail', ohm: INSIDE_OHM[end] },
+    ...used.map((lead) => ({
+      id: lead.id,
+      a: 'rail',
+      b: lead.id,
+      ohm: loopOhm(lead, name)[end],
+    })),
+  ];
+  const loads: Load[] = own.map((draw) => ({
+    id: draw.id,
+    node: on.get(draw.id) ?? '',
+    watts: draw.watts[state][end],
+  }));
+  const net = { held: { regulator: railVolts[name] }, resistors, loads };
+  return { net, solved: solve(net) };
+}
+
+/** Amps of one lead on one rail at full load as a plan has it, without growing the whole tree; undefined where it carries nothing. */
+export function leadAmps(plan: Plan, rail: Rail, leadId: string): Range | undefined {
+  const supply = one(plan, 'supply');
+  if (!supply) return undefined;
+  const leads = leadsOf(plan, supply);
+  const draws = drawsOf(plan).map((draw) => byBoard(draw, leads));
+  const { on } = hang(plan, leads, draws);
+  const [low, high] = (['lo', 'hi'] as const).map((end) =>
+    railAt(rail, draws, leads, on, 'full', end),
+  );
+  if (!low?.solved.ok || !high?.solved.ok) return undefined;
+  return range(low.solved.amps[leadId] ?? 0, high.solved.amps[leadId] ?? 0);
 }
 
 interface Parts {

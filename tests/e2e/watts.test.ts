@@ -1,0 +1,112 @@
+import { expect } from 'chai';
+import type { Job } from '../../src/core/model/types.ts';
+import { openShop, origin, stored } from './helpers/app.ts';
+
+describe('watts, the supply tree', () => {
+  it('draws from the wall to the parts, in every state, and opens a branch', async () => {
+    const shop = await openShop('/job/14/watts');
+    const { page } = shop;
+    const rail = page.getByRole('button', { name: /^12 V, / });
+    const full = await rail.getAttribute('aria-label');
+    await page.getByRole('button', { name: 'idle', exact: true }).click();
+    await page.waitForFunction(
+      (before) => document.querySelector('g.rail')?.getAttribute('aria-label') !== before,
+      full,
+    );
+    await page.getByRole('button', { name: /^processor 8-way, / }).press('Enter');
+    await page.getByText(/W lost as heat/).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('hangs a fan on another lead by keyboard and by dragging, and the Stop goes', async () => {
+    const shop = await openShop('/job/9/watts');
+    const { page } = shop;
+    await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor();
+    await page.getByRole('button', { name: /^fan 2, / }).press('Enter');
+    await page.locator('p.row').getByRole('button', { name: 'ATX main 24-way' }).press('Enter');
+    await stored<Job>(page, 'jobs', '9', (job) => job?.taken.includes('feed:fan2:main') === true);
+    const fan = await page.getByRole('button', { name: /^fan 3, / }).boundingBox();
+    const lead = await page
+      .getByRole('button', { name: /^ATX main 24-way, / })
+      .first()
+      .boundingBox();
+    if (!fan || !lead) throw new Error('nothing drawn');
+    await page.mouse.move(fan.x + 20, fan.y + fan.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(lead.x + lead.width / 2, lead.y + lead.height / 2, { steps: 6 });
+    await page.mouse.up();
+    await stored<Job>(page, 'jobs', '9', (job) => job?.taken.includes('feed:fan3:main') === true);
+    await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor({ state: 'detached' });
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('reads the practice meter live until it settles, and keeps a typed reading', async () => {
+    const shop = await openShop('/job/5/watts');
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Practice meter' }).click();
+    await page.getByText(/not settled yet/).waitFor();
+    await page.getByRole('button', { name: /^Settled at/ }).click({ timeout: 30_000 });
+    await stored<Job>(page, 'jobs', '5', (job) => job?.readings.at(-1)?.kind === 'wallW');
+    await page.getByText(/measured at the wall/).waitFor();
+    await page.getByLabel('watts', { exact: true }).fill('many');
+    await page.getByLabel('watts', { exact: true }).press('Enter');
+    await page.getByText(/Watts between 0 and 4000/).waitFor();
+    expect(await page.getByLabel('watts', { exact: true }).inputValue()).to.equal('many');
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('finds the thicker lead for the machine on the battery', async () => {
+    const shop = await openShop('/job/11/watts');
+    const { page } = shop;
+    await page
+      .getByText(/the lead in AWG 8, 6.0 m/)
+      .first()
+      .waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('api/v1/watts', () => {
+  const post = async (body: unknown) => {
+    const answer = await fetch(`${await origin()}/api/v1/watts/solve`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
+  };
+  const net = {
+    held: { s: 12 },
+    resistors: [{ id: 'r', a: 's', b: 'n', ohm: 0.1 }],
+    loads: [{ id: 'l', node: 'n', watts: 30 }],
+  };
+  it('solves a net and refuses one without sense, by its part', async () => {
+    const { status, body } = await post(net);
+    expect(status).to.equal(200);
+    expect(body['ok']).to.equal(true);
+    const short = await post({ ...net, resistors: [{ id: 'r', a: 's', b: 'n', ohm: 0 }] });
+    expect(short.status).to.equal(400);
+    expect(short.body['path']).to.equal('r');
+    expect((await post({ ...net, loads: [{ id: 'l', node: 'n' }] })).status).to.equal(400);
+  });
+  it('sends readings as events', async () => {
+    const answer = await fetch(`${await origin()}/api/v1/watts/meter?about=80&seed=3&every=20`);
+    expect(answer.headers.get('content-type')).to.equal('text/event-stream');
+    const reader = answer.body!.getReader();
+    let text = '';
+    while ((text.match(/data:/g) ?? []).length < 5)
+      text += new TextDecoder().decode((await reader.read()).value);
+    await reader.cancel();
+    const readings = [...text.matchAll(/data: (.*)/g)]
+      .slice(0, 4)
+      .map((match) => JSON.parse(match[1]!) as { watts: number });
+    expect(readings.map((each) => each.watts).every((watts) => watts >= 0 && watts < 120)).to.equal(
+      true,
+    );
+    expect((await fetch(`${await origin()}/api/v1/watts/meter?about=0`)).status).to.equal(400);
+  });
+});

@@ -6,14 +6,14 @@ describe('watts, the supply tree', () => {
   it('draws from the wall to the parts, in every state, and opens a branch', async () => {
     const shop = await openShop('/job/14/watts');
     const { page } = shop;
-    const rail = page.getByRole('button', { name: /^12 V, / });
+    const rail = page.getByRole('button', { name: /^12 V / });
     const full = await rail.getAttribute('aria-label');
     await page.getByRole('button', { name: 'idle', exact: true }).click();
     await page.waitForFunction(
       (before) => document.querySelector('g.rail')?.getAttribute('aria-label') !== before,
       full,
     );
-    await page.getByRole('button', { name: /^processor 8-way, / }).press('Enter');
+    await page.getByRole('button', { name: /^processor 8-way / }).press('Enter');
     await page.getByText(/W lost as heat/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
@@ -23,12 +23,12 @@ describe('watts, the supply tree', () => {
     const shop = await openShop('/job/9/watts');
     const { page } = shop;
     await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor();
-    await page.getByRole('button', { name: /^fan 2, / }).press('Enter');
+    await page.getByRole('button', { name: /^fan 2 / }).press('Enter');
     await page.locator('p.row').getByRole('button', { name: 'ATX main 24-way' }).press('Enter');
     await stored<Job>(page, 'jobs', '9', (job) => job?.taken.includes('feed:fan2:main') === true);
-    const fan = await page.getByRole('button', { name: /^fan 3, / }).boundingBox();
+    const fan = await page.getByRole('button', { name: /^fan 3 / }).boundingBox();
     const lead = await page
-      .getByRole('button', { name: /^ATX main 24-way, / })
+      .getByRole('button', { name: /^ATX main 24-way / })
       .first()
       .boundingBox();
     if (!fan || !lead) throw new Error('nothing drawn');

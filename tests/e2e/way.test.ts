@@ -206,7 +206,7 @@ describe('the whole way', () => {
   it('takes a remedy, and the tape strikes what it overturned', async () => {
     const { page } = shop;
     await page.getByRole('link', { name: /14 · Slim desk unit/ }).click();
-    await page.getByRole('link', { name: /Fit/ }).click();
+    await page.locator('nav.rail').getByRole('link', { name: /Fit/ }).click();
     await page
       .locator('#sum-card-length\\:card1')
       .getByRole('button', { name: /card against/ })
@@ -233,7 +233,8 @@ describe('the whole way', () => {
     expect(await sum.getByRole('button', { name: /Adapter/ }).count()).to.equal(0);
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 1);
     await page.getByRole('link', { name: /Bench/ }).click();
-    await page.getByText("adapter ATX main 24-way to maker's 10-way, 12 V only").waitFor();
+    await page.waitForURL(/\/$/);
+    await page.getByText("adapter ATX main 24-way to maker's 10-way, 12 V only").first().waitFor();
     await page.goBack();
     await page.getByRole('button', { name: 'Give back' }).click();
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 0);

@@ -388,6 +388,19 @@ export const properties: Record<Kind, readonly Property[]> = {
     num('outAmps', 'amps out', 'A', 'How many amps does it give at most?', 60),
     num('inAmps', 'amps in', 'A', 'How many amps may go into it at most?', 60),
     num('efficiency', 'efficiency', '%', 'How many percent of the power come out?', 100),
+    text('enable', 'how it is switched', 'How is the second supply switched on?', [
+      'linked to the first',
+      'by its rocker',
+      'not yet',
+    ]),
+    text('feedsWhat', 'what it feeds', 'What does the second supply feed?', [
+      'loads of its own',
+      'a rail the first feeds too',
+    ]),
+    text('sharedReturn', 'shared return', 'Are the returns of both supplies joined?', [
+      'yes',
+      'no',
+    ]),
     num('parts', 'fans on it', 'count', 'How many fans hang on the hub?', 20),
     text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
   ],

@@ -92,6 +92,24 @@ export function suited(block: Plug, header: Plug): { plug: Plug; notes: string[]
   return { plug, notes };
 }
 
+/** A pin that was tapped for two things it cannot be at once; return may be shared. Undefined where all agree. */
+export function tappedTwice(
+  found: readonly { name: string; signals: readonly string[]; pins: readonly number[] }[],
+): string | undefined {
+  const seen = new Map<number, { signal: string; name: string }>();
+  for (const { name, signals, pins } of found)
+    for (const [i, pin] of pins.entries()) {
+      const signal = signals[i] ?? '?';
+      const before = seen.get(pin);
+      if (before && before.signal !== signal)
+        return `Pin ${pin} is ${before.signal} of the ${before.name} and ${signal} of the ${name}: one of them is wrong, buzz it out again.`;
+      if (before && signal !== 'COM')
+        return `Pin ${pin} is ${signal} twice, of the ${before.name} and the ${name}.`;
+      seen.set(pin, { signal, name });
+    }
+  return undefined;
+}
+
 /** The pins of a block from what was found: role by role the pins tapped, everything else open or, if nobody looked, '?'. */
 export function blockPins(
   ways: number,

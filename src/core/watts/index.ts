@@ -5,6 +5,7 @@ import { leadDrops, leadLimits, slotLimits } from './leadLimits.ts';
 import { excursions, spinUp } from './peaks.ts';
 import { rail12 } from './rail12.ts';
 import { measuredSchool } from './schools.ts';
+import { secondSupply } from './secondSupply.ts';
 import { supplyTotal } from './supplyTotal.ts';
 
 /** Will it be fed? */
@@ -20,4 +21,5 @@ export const wattChecks: readonly Check[] = [
   spinUp,
   feedLimits,
   measuredSchool,
+  secondSupply,
 ];

@@ -4,7 +4,7 @@
   import { plugIn } from '$core/model/ownPlugs.ts';
   import { all, listAt, numberAt, one, textAt } from '$core/model/plan.ts';
   import { fanLayout } from '$core/plugs/fanLayout.ts';
-  import { blockPins, fanRoles, frontRoles, suited } from '$core/plugs/front.ts';
+  import { blockPins, fanRoles, frontRoles, suited, tappedTwice } from '$core/plugs/front.ts';
   import { plugTag } from '$core/plugs/identify/index.ts';
   import { alarms as alarmWords, endName } from '$core/plugs/join/index.ts';
   import { practice } from '$core/standards/source.ts';
@@ -56,10 +56,14 @@
       pins: blockPins(base.ways, list, list.length > 0),
     };
   });
+  const twice = $derived(
+    tappedTwice(roles.map((each) => ({ ...each, pins: found[each.name] ?? [] }))),
+  );
   const header = $derived(plugIn(bench.shop, headerId));
   const fit = $derived(block && header ? suited(block, header) : undefined);
   const ready = $derived(
-    fit !== undefined &&
+    twice === undefined &&
+      fit !== undefined &&
       header !== undefined &&
       fit.plug.pins.some((pin) => pin !== '?' && pin !== 'open'),
   );
@@ -179,6 +183,7 @@
         >
       {/each}
     </div>
+    {#if twice}<p role="alert"><Mark mark="stop" word size={20} /> {twice}</p>{/if}
     <p class="soft">
       Tap the pins in the order {current.signals.join(', ')}. What the block lacks is passed over.
     </p>

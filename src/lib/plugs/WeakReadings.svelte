@@ -7,8 +7,12 @@
     /** The pin under the probe. */
     pin: number;
     onread: (reading: Reading) => void;
+    /** The practice meter's two probes on these pins, unplugged. */
+    onprobe: (other: number) => void;
+    /** The practice meter on ohms, from the pin to return. */
+    onohms: () => void;
   }
-  const { ways, pin, onread }: Props = $props();
+  const { ways, pin, onread, onprobe, onohms }: Props = $props();
   let other = $state<number | undefined>();
   let ohms = $state('');
 
@@ -41,11 +45,15 @@
       /></label
     >
     <Button onclick={typed}>Write it down</Button>
+    <Button onclick={onohms}>Practice ohms</Button>
   </p>
   <p class="row">
     <label>with pin <input type="number" min="1" max={ways} bind:value={other} /></label>
     <Button disabled={other === undefined} onclick={() => between(true)}>Beeps with it</Button>
     <Button disabled={other === undefined} onclick={() => between(false)}>Silent to it</Button>
+    <Button disabled={other === undefined} onclick={() => other !== undefined && onprobe(other)}
+      >Practice probes</Button
+    >
   </p>
 </details>
 

@@ -154,7 +154,10 @@
   }
 
   function practise(): void {
-    const reading = meter.read(lit, kind);
+    practised(meter.read(lit, kind));
+  }
+
+  function practised(reading: Reading | 'fuse blown'): void {
     if (reading === 'fuse blown') fault = 'The fuse of the meter has blown.';
     else add(reading);
   }
@@ -274,7 +277,13 @@
           time, one hand away from bare metal.
         </p>
       </div>
-      <WeakReadings ways={notes.grid.ways} pin={lit} onread={add} />
+      <WeakReadings
+        ways={notes.grid.ways}
+        pin={lit}
+        onread={add}
+        onohms={() => practised(meter.read(lit, 'ohms'))}
+        onprobe={(other) => practised(meter.common(lit, other))}
+      />
       <p class="row">
         <label class="name">name <input bind:value={name} maxlength="60" /></label>
         <Button next={answer.next === undefined} onclick={keep}>Keep this plug</Button>

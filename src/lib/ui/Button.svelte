@@ -30,7 +30,8 @@
   button:hover:not(:disabled) {
     background: var(--paper-deep);
   }
-  button[aria-pressed='true'] {
+  button[aria-pressed='true'],
+  button[aria-pressed='true']:hover:not(:disabled) {
     background: var(--ink);
     color: var(--paper);
   }

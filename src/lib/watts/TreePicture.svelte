@@ -33,6 +33,12 @@
     const f = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
     return range.hi - range.lo < 0.5 ? f(range.hi) : `${f(range.lo)}–${f(range.hi)}`;
   };
+  /** A slot this high has a line for its amps; in a lower one they stand beside the watts, for leads only. */
+  const TALL = 44;
+  const ampsOf = ({ branch, h }: LaidBranch): string =>
+    branch.amps && branch.kind !== 'load' && (h >= TALL || branch.kind === 'lead')
+      ? `${branch.amps.hi.toFixed(1)} A`
+      : '';
   /** What fills of the slot: need over room, at worst. */
   function filled(finding: Finding | undefined): number | undefined {
     if (!finding?.rest) return undefined;
@@ -119,8 +125,8 @@
             each.branch.seat === (dragged?.seat ?? held)}
           role="button"
           tabindex="0"
-          aria-label="{nameOf(each.branch)}, {watts(each.branch.watts)} watts{each.branch.amps
-            ? `, ${each.branch.amps.hi.toFixed(1)} amps at most`
+          aria-label="{nameOf(each.branch)} {watts(each.branch.watts)} W{ampsOf(each)
+            ? ` ${ampsOf(each)}`
             : ''}{sum ? `, ${sum.mark}` : ''}"
           onclick={() => onbranch(each.branch.id)}
           onkeydown={(event) =>
@@ -139,15 +145,15 @@
             />
             <path class="edge" d="M{each.x + laid.boxW} {each.y + each.h - 8}v8" />
           {/if}
-          <text class="label" x={each.x + 5} y={each.y + 12}>{nameOf(each.branch)}</text>
-          <text class="figure" x={each.x + 5} y={each.y + 24}>{watts(each.branch.watts)} W</text>
-          {#if each.branch.amps && each.branch.kind !== 'load' && each.h >= 44}
-            <text class="figure" x={each.x + 5} y={each.y + 36}
-              >{each.branch.amps.hi.toFixed(1)} A</text
-            >
-          {:else if each.branch.amps && each.branch.kind === 'lead'}
-            <text class="figure right" x={each.x + laid.boxW - 4} y={each.y + 24}
-              >{each.branch.amps.hi.toFixed(1)}A</text
+          <text class="label" x={each.x + 5} y={each.y + 12}>{nameOf(each.branch)}</text>{' '}
+          <text class="figure" x={each.x + 5} y={each.y + 24}>{watts(each.branch.watts)} W</text
+          >{' '}
+          {#if ampsOf(each)}
+            <text
+              class="figure"
+              class:right={each.h < TALL}
+              x={each.h < TALL ? each.x + laid.boxW - 4 : each.x + 5}
+              y={each.y + (each.h < TALL ? 24 : 36)}>{ampsOf(each)}</text
             >
           {/if}
         </g>

@@ -1,7 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { fanLayout, HEADER_A } from '../../../src/core/plugs/fanLayout.ts';
-import { blockPins, fanRoles, frontRoles, suited } from '../../../src/core/plugs/front.ts';
+import {
+  blockPins,
+  fanRoles,
+  frontRoles,
+  suited,
+  tappedTwice,
+} from '../../../src/core/plugs/front.ts';
 import { join } from '../../../src/core/plugs/join/index.ts';
 import { knownSignal, plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
@@ -23,6 +29,19 @@ describe('plugs/front', () => {
     const found = [{ signals: ['PWR_SW', 'COM'], pins: [3, 4] }];
     expect(blockPins(4, found, true)).to.deep.equal(['open', 'open', 'PWR_SW', 'COM']);
     expect(blockPins(2, [], false)).to.deep.equal(['?', '?']);
+  });
+  it('says which pin was tapped for two things, and lets return be shared', () => {
+    const role = (name: string, signals: string[], pins: number[]) => ({ name, signals, pins });
+    const power = role('power button', ['PWR_SW', 'COM'], [3, 4]);
+    expect(tappedTwice([power, role('reset button', ['RESET', 'COM'], [5, 4])])).to.equal(
+      undefined,
+    );
+    expect(tappedTwice([power, role('reset button', ['RESET', 'COM'], [3, 4])])).to.contain(
+      'Pin 3 is PWR_SW of the power button and RESET of the reset button',
+    );
+    expect(tappedTwice([power, role('other', ['PWR_SW'], [3])])).to.contain(
+      'Pin 3 is PWR_SW twice',
+    );
   });
   it('uses the reset button as power button where there is no other', () => {
     const { plug: made, notes } = suited(block(['RESET', 'COM']), front10);

@@ -11,6 +11,7 @@ import { labelSense, smallRails } from '../../../src/core/watts/label.ts';
 import { leadLimits } from '../../../src/core/watts/leadLimits.ts';
 import { settledW, wallMeter } from '../../../src/core/watts/meter.ts';
 import { excursions, spinUp } from '../../../src/core/watts/peaks.ts';
+import { secondSupply } from '../../../src/core/watts/secondSupply.ts';
 import { schoolsOf } from '../../../src/core/watts/schools.ts';
 import { feedId, limitId, states, treeOf, type Tree } from '../../../src/core/watts/tree/index.ts';
 import { jobWith, planWith, the, type Seats } from '../../helpers/build.ts';
@@ -271,6 +272,29 @@ describe('watts, schools, efficiency, energy', () => {
     const year = kWhAYear(trees, { idle: 0, usual: 0, full: 10 });
     expect(year.hi).to.be.closeTo((trees.full.wallW!.hi * 3650) / 1000, 1e-6);
     expect(() => kWhAYear(trees, { idle: 20, usual: 5, full: 0 })).to.throw(DutyError);
+  });
+});
+
+describe('watts, a second supply', () => {
+  const at = (more: Seats[string]) =>
+    secondSupply(planWith({ ...tower, small1: { what: 'second supply', ...more } }));
+  it('stops outputs side by side and returns apart', () => {
+    const found = at({ feedsWhat: 'a rail the first feeds too', sharedReturn: 'no' });
+    expect(the(found, 'second-outputs:small1').mark).to.equal('stop');
+    expect(the(found, 'second-return:small1').mark).to.equal('stop');
+  });
+  it('wants it switched with the first, and watches what nobody said', () => {
+    expect(the(at({ enable: 'not yet' }), 'second-enable:small1').mark).to.equal('mend');
+    expect(the(at({ enable: 'by its rocker' }), 'second-enable:small1').say).to.contain('before');
+    for (const finding of at({})) expect(finding.mark).to.equal('watch');
+  });
+  it('clears one that is linked, apart and joined by its return', () => {
+    const found = at({
+      enable: 'linked to the first',
+      feedsWhat: 'loads of its own',
+      sharedReturn: 'yes',
+    });
+    for (const finding of found) expect(finding.mark).to.equal('clear');
   });
 });
 

@@ -1,0 +1,80 @@
+import type { Finding } from '../findings/finding.ts';
+import { wordOf } from '../findings/terms.ts';
+import { all, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { practice } from '../standards/source.ts';
+
+/**
+ * A second supply beside the first, for a card that wants 12 V in a machine that has none: switched
+ * together with it, returns joined, outputs never side by side. Common practice, no source.
+ */
+export function secondSupply(plan: Plan): Finding[] {
+  return all(plan, 'small').flatMap((placed) =>
+    textAt(plan, placed, 'what')?.text === 'second supply'
+      ? [outputs(plan, placed), enable(plan, placed), sharedReturn(plan, placed)]
+      : [],
+  );
+}
+
+const base = (placed: Placed, id: string, title: string) => ({
+  id: `${id}:${placed.seat}`,
+  station: 'watts' as const,
+  title,
+  seats: ['supply', placed.seat],
+  unit: '',
+  source: practice,
+  remedies: [],
+  undoMinutes: 240,
+});
+
+const term = (plan: Plan, placed: Placed, key: string, label: string) => {
+  const told = textAt(plan, placed, key);
+  return { ...wordOf(placed, key, label, told), value: told?.text ?? '?', sign: 0 as const };
+};
+
+function outputs(plan: Plan, placed: Placed): Finding {
+  const said = textAt(plan, placed, 'feedsWhat')?.text;
+  const same = said === 'a rail the first feeds too';
+  return {
+    ...base(placed, 'second-outputs', 'outputs of the second supply'),
+    mark: same ? 'stop' : said ? 'clear' : 'watch',
+    terms: [term(plan, placed, 'feedsWhat', 'feeds')],
+    restLabel: same ? 'side by side' : said ? 'apart' : 'not known',
+    say: same
+      ? 'Outputs of two supplies side by side feed back into each other: part them. Each load hangs on one supply.'
+      : said
+        ? 'It feeds loads of its own.'
+        : 'What it feeds has not been said: never a rail the first one feeds too.',
+  };
+}
+
+function enable(plan: Plan, placed: Placed): Finding {
+  const said = textAt(plan, placed, 'enable')?.text;
+  const linked = said === 'linked to the first';
+  return {
+    ...base(placed, 'second-enable', 'switching the second supply on'),
+    mark: linked ? 'clear' : said === 'not yet' ? 'mend' : 'watch',
+    terms: [term(plan, placed, 'enable', 'switched')],
+    restLabel: linked ? 'with the first' : (said ?? 'not known'),
+    say: linked
+      ? 'Its enable follows the first: both start and stop together.'
+      : said === 'not yet'
+        ? 'Tie its enable to the enable of the first, rocker on: both start together.'
+        : 'By hand: the second on before the machine, off after it, or the card feeds back into a dead board.',
+  };
+}
+
+function sharedReturn(plan: Plan, placed: Placed): Finding {
+  const said = textAt(plan, placed, 'sharedReturn')?.text;
+  return {
+    ...base(placed, 'second-return', 'return of both supplies'),
+    mark: said === 'yes' ? 'clear' : said === 'no' ? 'stop' : 'watch',
+    terms: [term(plan, placed, 'sharedReturn', 'joined')],
+    restLabel: said === 'yes' ? 'joined' : said === 'no' ? 'apart' : 'not known',
+    say:
+      said === 'yes'
+        ? 'Both returns are joined.'
+        : said === 'no'
+          ? "Without a joined return the card's signals have no level: join a return of both before power."
+          : 'Whether both returns are joined has not been said: they must be, by wire, not by a screw.',
+  };
+}

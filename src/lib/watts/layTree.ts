@@ -35,7 +35,7 @@ export function layTree(branches: readonly Branch[], width: number): LaidTree {
   const depthOf = (branch: Branch): number =>
     1 + Math.max(0, ...(children.get(branch.id) ?? []).map(depthOf));
   const columns = depthOf(root);
-  const boxW = Math.min(124, (width / columns) * 0.66);
+  const boxW = Math.min(132, (width / columns) * 0.76);
   const step = columns > 1 ? (width - boxW) / (columns - 1) : 0;
   const most = Math.max(1, root.watts.hi);
   const thick = (watts: number) => Math.max(2, (watts / most) * 110);

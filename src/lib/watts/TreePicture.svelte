@@ -145,9 +145,11 @@
             />
             <path class="edge" d="M{each.x + laid.boxW} {each.y + each.h - 8}v8" />
           {/if}
-          <text class="label" x={each.x + 5} y={each.y + 12}>{nameOf(each.branch)}</text>{' '}
-          <text class="figure" x={each.x + 5} y={each.y + 24}>{watts(each.branch.watts)} W</text
-          >{' '}
+          <!-- The space keeps name, watts and amps apart where they are read out. -->
+          <text class="label" x={each.x + 5} y={each.y + 12}>{`${nameOf(each.branch)} `}</text>
+          <text class="figure" x={each.x + 5} y={each.y + 24}
+            >{`${watts(each.branch.watts)} W `}</text
+          >
           {#if ampsOf(each)}
             <text
               class="figure"

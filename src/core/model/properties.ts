@@ -298,7 +298,6 @@ export const properties: Record<Kind, readonly Property[]> = {
       'How many watts does the label allow on 5 and 3.3 V together?',
       500,
     ),
-    num('ampsSb', 'amps in standby', 'A', 'How many amps does the label allow in standby?', 10),
     text('class', 'efficiency class', 'Which efficiency class is on its label?', efficiencyClasses),
     num('years', 'years in use', 'years', 'How many years has it been in use?', 40),
     text('feeds', 'what it is', 'A supply in the case, a brick, a battery or a bench supply?', [
@@ -401,7 +400,6 @@ export const properties: Record<Kind, readonly Property[]> = {
       'yes',
       'no',
     ]),
-    num('parts', 'fans on it', 'count', 'How many fans hang on the hub?', 20),
     text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
   ],
 };

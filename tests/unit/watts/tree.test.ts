@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { range } from '../../../src/core/units/range.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { budgetTable } from '../../../src/core/export/watts.ts';
 import type { Plan } from '../../../src/core/model/plan.ts';
@@ -13,7 +14,15 @@ import { settledW, wallMeter } from '../../../src/core/watts/meter.ts';
 import { excursions, spinUp } from '../../../src/core/watts/peaks.ts';
 import { secondSupply } from '../../../src/core/watts/secondSupply.ts';
 import { schoolsOf } from '../../../src/core/watts/schools.ts';
-import { feedId, limitId, states, treeOf, type Tree } from '../../../src/core/watts/tree/index.ts';
+import {
+  feedCorner,
+  feedId,
+  limitId,
+  states,
+  treeOf,
+  type Feed,
+  type Tree,
+} from '../../../src/core/watts/tree/index.ts';
 import { jobWith, planWith, the, type Seats } from '../../helpers/build.ts';
 
 const demo = demoShop('2026-01-01T12:00:00.000Z');
@@ -191,7 +200,15 @@ describe('watts, a machine on one voltage', () => {
     expect(found.say).to.contain('trips at load');
   });
   it('draws 8.3 A for 90 W at 19 V from 12 V and 90 % (common practice, no source)', () => {
-    expect(90 / 0.9 / 12).to.be.closeTo(8.3, 0.05);
+    const lossless = {
+      source: 'battery',
+      volts: range(12),
+      insideOhm: range(1e-6),
+      leadOhm: range(1e-6),
+    };
+    const step = { outV: range(19), efficiency: range(0.9) };
+    const corner = feedCorner({ ...lossless, converter: step } as unknown as Feed, range(90), 'hi');
+    expect(corner.solved.amps['lead']).to.be.closeTo(8.3, 0.05);
     const tree = grown(
       planWith({
         ...feed,

@@ -5,7 +5,14 @@
   import type { Finding } from '$core/findings/finding.ts';
   import { seatName } from '$core/model/seats.ts';
   import { schoolsOf } from '$core/watts/schools.ts';
-  import { feedId, states, treeOf, type Branch, type State } from '$core/watts/tree/index.ts';
+  import {
+    feedId,
+    limitsIn,
+    states,
+    treeOf,
+    type Branch,
+    type State,
+  } from '$core/watts/tree/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -95,12 +102,7 @@
     if (lead) hang(seat, lead.id);
   }
 
-  const limits = $derived(
-    (view.job?.taken ?? []).flatMap((id) => {
-      const match = /^limit:([a-z]+\d*):(\d+)$/.exec(id);
-      return match?.[1] && match[2] ? [{ id, seat: match[1], most: match[2] }] : [];
-    }),
-  );
+  const limits = $derived(limitsIn(view.job?.taken ?? []));
   const schools = $derived(plan ? schoolsOf(plan) : []);
   const f = (range: { lo: number; hi: number }, digits = 0) =>
     range.hi - range.lo < 0.5 * 10 ** -digits

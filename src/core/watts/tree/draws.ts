@@ -65,15 +65,19 @@ const inStates = (kind: keyof typeof shares, full: Range): Record<State, Range> 
 /** The name a plan takes to hold a part to fewer watts, by undervolting or by its own limit. */
 export const limitId = (seat: string, watts: number): string => `limit:${seat}:${watts}`;
 
+/** The parts a plan holds to fewer watts, from the names it takes. */
+export function limitsIn(taken: Iterable<string>): { id: string; seat: string; most: number }[] {
+  return [...taken].flatMap((id) => {
+    const match = /^limit:([a-z]+\d*):(\d+)$/.exec(id);
+    return match?.[1] && match[2] ? [{ id, seat: match[1], most: Number(match[2]) }] : [];
+  });
+}
+
 /** Watts of a part, held to what the plan limits it to. */
 function heldTo(plan: Plan, seat: string, watts: Range): Range {
-  for (const id of plan.taken) {
-    const match = /^limit:([a-z]+\d*):(\d+)$/.exec(id);
-    if (match?.[1] !== seat) continue;
-    const most = Number(match[2]);
-    return { lo: Math.min(watts.lo, most), hi: Math.min(watts.hi, most) };
-  }
-  return watts;
+  const limit = limitsIn(plan.taken).find((each) => each.seat === seat);
+  if (!limit) return watts;
+  return { lo: Math.min(watts.lo, limit.most), hi: Math.min(watts.hi, limit.most) };
 }
 
 /** Every load of the plan, rail by rail; parts whose watts nobody knows stand with their class's range. */

@@ -1,6 +1,7 @@
 export {
   drawsOf,
   limitId,
+  limitsIn,
   railNames,
   railVolts,
   SLOT_12_W,

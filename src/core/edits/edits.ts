@@ -4,6 +4,7 @@ import type { Fact } from '../model/fact.ts';
 import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
 import { freeSeat } from '../model/seats.ts';
+import { inStages, stageOf, withChange } from '../model/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { mergeFacts, samePiece } from '../intake/merge.ts';
@@ -89,13 +90,31 @@ export const addPart = (part: Part): Edit =>
     if (!shop.parts.some((each) => each.id === part.id)) shop.parts.push(part);
   });
 
-/** Puts a part into a seat of the plan; `null` leaves it empty; what the machine had there before goes. */
-export const putPart = (jobId: string, seat: SeatId, partId: string | null): Edit =>
+/**
+ * Puts a part into a seat of the plan; `null` leaves it empty; what the machine had there before goes.
+ * In a stage of its own, or in place of the seat's last change.
+ */
+export const putPart = (jobId: string, seat: SeatId, partId: string | null, stage?: number): Edit =>
   job(jobId, (found, shop) => {
     const machine = shop.machines.find((each) => each.id === found.machineId);
     const was = machine?.seats.find((each) => each.seat === seat)?.partId ?? null;
-    found.changes = found.changes.filter((change) => change.seat !== seat);
-    if (was !== partId) found.changes.push({ seat, partId });
+    found.changes = withChange(found.changes, { seat, partId, stage });
+    const own = inStages(found.changes.filter((change) => change.seat === seat));
+    const idle = own.filter(
+      (change, i) => change.partId === (own[i - 1] ? own[i - 1]?.partId : was),
+    );
+    found.changes = found.changes.filter((change) => !idle.includes(change));
+  });
+
+/** Moves the change of a seat from one stage to another; what stood there for the seat goes. */
+export const stageSeat = (jobId: string, seat: SeatId, from: number, to: number): Edit =>
+  job(jobId, (found) => {
+    const moved = found.changes.find((each) => each.seat === seat && stageOf(each) === from);
+    if (!moved || from === to) return;
+    found.changes = withChange(
+      found.changes.filter((each) => each !== moved),
+      { seat, partId: moved.partId, stage: to },
+    );
   });
 
 /** Everything in this seat stays as found. */
@@ -260,7 +279,7 @@ export const handOver =
       const found = next.jobs.find((each) => each.id === jobId);
       if (!found || found.handedOver) return;
       found.handedOver = at;
-      for (const change of found.changes)
+      for (const change of inStages(found.changes))
         applyChange(shop, next, found, change.seat, change.partId);
     });
 

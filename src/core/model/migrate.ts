@@ -15,6 +15,7 @@ const steps: Record<number, (document: Document) => Document> = {
   }),
   /* Version 2 kept no plugs of one's own. */
   2: (document) => ({ plugs: [], ...document }),
+  /* Version 3 had no stages: every change is made now, which is what no stage says. */
 };
 
 function asList<T = Document>(value: unknown): T[] {

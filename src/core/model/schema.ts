@@ -12,6 +12,7 @@ import type { Fact, Facts } from './fact.ts';
 import { allKeys } from './properties.ts';
 import { knownSignal } from '../standards/plugs/index.ts';
 import { kindOfSeat } from './seats.ts';
+import { MOST_STAGES } from './stages.ts';
 import { conditions, FORMAT, kinds, machineStates, VERSION } from './types.ts';
 
 /** Yup schemas of the document. The JSON Schema under docs/ and the API is made from these. */
@@ -180,7 +181,11 @@ export const jobSchema = shape({
   machineId: id().optional(),
   budget: money(),
   changes: array(
-    shape({ seat: seat(), partId: string().max(40).nullable().defined() }).required(),
+    shape({
+      seat: seat(),
+      partId: string().max(40).nullable().defined(),
+      stage: number().integer().min(1).max(MOST_STAGES).optional(),
+    }).required(),
   ).required(),
   taken: array(words()).required(),
   schools: shape({

@@ -4,7 +4,7 @@ import type { Facts } from './fact.ts';
 /** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
 
 export const FORMAT = 'nutshell-swap';
-export const VERSION = 3;
+export const VERSION = 4;
 
 export const kinds = [
   'case',
@@ -93,6 +93,8 @@ export interface Machine {
 export interface Change {
   seat: SeatId;
   partId: string | null;
+  /** When: 1 is now (and when nothing is said), 2 later, and so on. One change a seat and stage. */
+  stage?: number | undefined;
 }
 
 /** Something the job asked for that a remedy may give up. */

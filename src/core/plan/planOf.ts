@@ -1,15 +1,17 @@
 import { indexOf } from '../model/lookup.ts';
 import type { Placed, Plan } from '../model/plan.ts';
 import { compareSeats, kindOfSeat } from '../model/seats.ts';
+import { inStages, stageOf } from '../model/stages.ts';
 import type { Job, Seat, Shop } from '../model/types.ts';
 
-/** The machine of a job as it shall be: everything not mentioned stays. */
-export function planOf(shop: Shop, job: Job): Plan {
+/** The machine of a job as it shall be, after its last stage or an earlier one: everything not mentioned stays. */
+export function planOf(shop: Shop, job: Job, upTo = Infinity): Plan {
   const index = indexOf(shop);
   const machine = job.machineId ? index.machines.get(job.machineId) : undefined;
   const found = new Map((machine?.seats ?? []).map((seat) => [seat.seat, seat.partId]));
   const planned = new Map(found);
-  for (const change of job.changes) {
+  for (const change of inStages(job.changes)) {
+    if (stageOf(change) > upTo) continue;
     if (change.partId === null) planned.delete(change.seat);
     else planned.set(change.seat, change.partId);
   }

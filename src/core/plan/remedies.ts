@@ -1,6 +1,7 @@
 import { byMark, worst, type Finding, type Mark, type Remedy } from '../findings/finding.ts';
 import { indexOf, standingOf } from '../model/lookup.ts';
 import { kindOfSeat, seatName } from '../model/seats.ts';
+import { withChange } from '../model/stages.ts';
 import type { Job, Part, Shop } from '../model/types.ts';
 import { planOf } from './planOf.ts';
 import { runChecks } from './run.ts';
@@ -53,10 +54,7 @@ function swap(
   part: Part,
   markBefore: ReadonlyMap<string, Mark>,
 ): Remedy[] {
-  const changes = [
-    ...job.changes.filter((change) => change.seat !== seat),
-    { seat, partId: part.id },
-  ];
+  const changes = withChange(job.changes, { seat, partId: part.id });
   const after = runChecks(planOf(shop, { ...job, changes }));
   const same = after.find((each) => each.id === finding.id);
   const better = !same || byMark(same, finding) > 0;

@@ -8,6 +8,9 @@ import { measuredSchool } from './schools.ts';
 import { secondSupply } from './secondSupply.ts';
 import { supplyTotal } from './supplyTotal.ts';
 
+/** The sums a supply is sized by. */
+export const sizeChecks: readonly Check[] = [supplyTotal, rail12, feedLimits];
+
 /** Will it be fed? */
 export const wattChecks: readonly Check[] = [
   supplyTotal,

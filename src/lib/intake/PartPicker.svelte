@@ -5,6 +5,7 @@
   import { indexOf, standingOf } from '$core/model/lookup.ts';
   import { properties } from '$core/model/properties.ts';
   import { kindName, kindOfSeat, seatName } from '$core/model/seats.ts';
+  import { inStages, MOST_STAGES, stageName, stageOf, withChange } from '$core/model/stages.ts';
   import type { Job, Part } from '$core/model/types.ts';
   import { candidates } from '$core/plan/remedies.ts';
   import { planOf } from '$core/plan/planOf.ts';
@@ -21,17 +22,24 @@
   interface Props {
     job: Job;
     seat: string;
-    onpick: (partId: string | null) => void;
+    /** The part for the seat, from that stage of the plan on. */
+    onpick: (partId: string | null, stage: number) => void;
+    /** A change of the seat is made at another stage. */
+    onstage: (from: number, to: number) => void;
     /** As found again. */
     onkeep: () => void;
     /** Opens the sheet of a part. */
     onshow: (partId: string) => void;
     onclose: () => void;
   }
-  const { job, seat, onpick, onkeep, onshow, onclose }: Props = $props();
+  const { job, seat, onpick, onstage, onkeep, onshow, onclose }: Props = $props();
   const kind = $derived(kindOfSeat(seat) ?? 'small');
   const now = $derived(planOf(bench.shop, job).seats.find((placed) => placed.seat === seat)?.part);
   const changed = $derived(job.changes.some((change) => change.seat === seat));
+  const planned = $derived(inStages(job.changes.filter((change) => change.seat === seat)));
+  const stages = Array.from({ length: MOST_STAGES }, (_, i) => i + 1);
+  // svelte-ignore state_referenced_locally (the dialog opens anew for every seat)
+  let stage = $state(Math.max(1, ...planned.map(stageOf)));
   let query = $state('');
   let typing = $state(false);
   let name = $state('');
@@ -45,10 +53,7 @@
     candidates(bench.shop, job, seat)
       .filter((part) => `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()))
       .map((part) => {
-        const changes = [
-          ...job.changes.filter((change) => change.seat !== seat),
-          { seat, partId: part.id },
-        ];
+        const changes = withChange(job.changes, { seat, partId: part.id, stage });
         const found = runChecks(planOf(bench.shop, { ...job, changes }));
         return { part, tight: tightest(found.filter((finding) => finding.seats.includes(seat))) };
       })
@@ -88,7 +93,7 @@
         ...(money ? { price: money } : {}),
       }),
     );
-    onpick(id);
+    onpick(id, stage);
   }
 </script>
 
@@ -97,6 +102,23 @@
     <p class="in">
       In the plan: <button onclick={() => onshow(now.id)}>{now.name} ({now.id})</button>
     </p>
+  {/if}
+  {#if planned.length > 0}
+    <ul class="planned">
+      {#each planned as change (stageOf(change))}
+        <li>
+          <label
+            >{change.partId ?? 'left empty'}
+            <select
+              value={stageOf(change)}
+              onchange={(event) => onstage(stageOf(change), Number(event.currentTarget.value))}
+            >
+              {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
+            </select></label
+          >
+        </li>
+      {/each}
+    </ul>
   {/if}
   {#if typing}
     <form
@@ -147,15 +169,21 @@
         placeholder="tag or name"
         aria-label="Search the shelf"
       />
+      <label
+        >from
+        <select bind:value={stage}>
+          {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
+        </select></label
+      >
       <Button onclick={() => (typing = true)}>Type one in</Button>
-      {#if now}<Button onclick={() => onpick(null)}>Leave it empty</Button>{/if}
+      {#if now}<Button onclick={() => onpick(null, stage)}>Leave it empty</Button>{/if}
       {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
     </p>
     <ul>
       {#each list as { part, tight } (part.id)}
         {@const standing = standingOf(bench.shop, part)}
         <li>
-          <button onclick={() => onpick(part.id)}>
+          <button onclick={() => onpick(part.id, stage)}>
             <b class="figure">{part.id}</b>
             <span class="name"
               >{part.name}<small
@@ -191,6 +219,18 @@
     flex-wrap: wrap;
     gap: 10px;
     margin: 6px 0;
+  }
+  .planned {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 16px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  .planned select,
+  .row select {
+    height: var(--target);
   }
   .in button {
     min-height: 32px;

@@ -8,6 +8,8 @@
       was: Part | undefined;
       shall: Part | undefined;
       mark: 'stays' | 'comes' | 'goes';
+      /** The stage it comes at, if not now. */
+      when: string;
     }[];
     onpick: (seat: string) => void;
   }
@@ -27,7 +29,9 @@
             >{#if row.was}<s>{row.was.name}</s>{:else}empty{/if}{#if row.was}<i>goes</i>{/if}</span
           >
           <span class="bar into" class:empty={!row.shall}
-            >{row.shall?.name ?? 'left empty'}{#if row.shall}<i>comes, {row.shall.id}</i>{/if}</span
+            >{row.shall?.name ?? 'left empty'}{#if row.shall}<i
+                >comes, {row.shall.id}{row.when ? `, ${row.when}` : ''}</i
+              >{/if}</span
           >
         {/if}
       </button>

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { compareSeats, freeSeat, kindName, seatName } from '$core/model/seats.ts';
+  import { inStages, stageName, stageOf } from '$core/model/stages.ts';
   import { kinds, manyKinds, type Kind } from '$core/model/types.ts';
   import { foundOf } from '$core/plan/planOf.ts';
-  import { editMachine, keepSeat, putPart } from '$core/edits/edits.ts';
+  import { editMachine, keepSeat, putPart, stageSeat } from '$core/edits/edits.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
@@ -38,7 +39,14 @@
       const shall = plan?.seats.find((placed) => placed.seat === seat)?.part;
       const mark: 'stays' | 'comes' | 'goes' =
         was && shall?.id === was.id ? 'stays' : shall ? 'comes' : 'goes';
-      return { seat, was, shall, mark };
+      const [first, ...later] = inStages(job?.changes ?? []).filter((each) => each.seat === seat);
+      const when =
+        later.length > 0
+          ? `in ${later.length + 1} stages`
+          : first && stageOf(first) > 1
+            ? stageName(stageOf(first))
+            : '';
+      return { seat, was, shall, mark, when };
     });
   });
   const missing = $derived(
@@ -58,13 +66,17 @@
     look.seat = seat;
   }
 
-  function put(seat: string, partId: string | null): void {
+  function put(seat: string, partId: string | null, stage: number): void {
     if (job)
       bench.edit(
         partId ? `${partId} as ${seatName(seat)}` : `${seatName(seat)} left out`,
-        putPart(job.id, seat, partId),
+        putPart(job.id, seat, partId, stage),
       );
     close();
+  }
+
+  function move(seat: string, from: number, to: number): void {
+    if (job) bench.edit(`${seatName(seat)}: ${stageName(to)}`, stageSeat(job.id, seat, from, to));
   }
 
   /** As found again: a part of the machine stays, one that was to come is dropped. */
@@ -198,7 +210,8 @@
     seat={picking}
     onkeep={() => keep(picking as string)}
     onshow={(partId) => (showing = partId)}
-    onpick={(partId) => put(picking as string, partId)}
+    onpick={(partId, stage) => put(picking as string, partId, stage)}
+    onstage={(from, to) => move(picking as string, from, to)}
     onclose={close}
   />
 {/if}

@@ -4,6 +4,8 @@
   import { budgetTable, spiceDeck } from '$core/export/watts.ts';
   import type { Finding } from '$core/findings/finding.ts';
   import { seatName } from '$core/model/seats.ts';
+  import { stageName, stagesOf } from '$core/model/stages.ts';
+  import { planOf } from '$core/plan/planOf.ts';
   import { schoolsOf } from '$core/watts/schools.ts';
   import {
     feedId,
@@ -26,7 +28,15 @@
   import SumStage from './SumStage.svelte';
 
   const { view }: { view: JobView } = $props();
-  const plan = $derived(view.plan);
+  const stages = $derived(view.job ? stagesOf(view.job) : [1]);
+  /** The stage looked at; the last one unless chosen. */
+  let stage = $state<number | undefined>();
+  const shown = $derived(stage !== undefined && stages.includes(stage) ? stage : stages.at(-1));
+  const plan = $derived(
+    view.job && view.plan && shown !== stages.at(-1)
+      ? planOf(bench.shop, view.job, shown)
+      : view.plan,
+  );
   let mode = $state<State>('full');
   const tree = $derived(plan && treeOf(plan, mode));
   /** The part in hand, to be hung on another lead. */
@@ -125,6 +135,15 @@
       {#each states as each (each)}
         <Button onclick={() => (mode = each)} aria-pressed={mode === each}>{words[each]}</Button>
       {/each}
+      {#if stages.length > 1}
+        <span class="stages" role="group" aria-label="Stage of the plan">
+          {#each stages as each (each)}
+            <Button onclick={() => (stage = each)} aria-pressed={shown === each}
+              >{stageName(each)}</Button
+            >
+          {/each}
+        </span>
+      {/if}
     {/if}
   {/snippet}
   {#snippet picture()}
@@ -209,6 +228,12 @@
     gap: 8px;
     align-items: center;
     margin: 8px 0;
+  }
+  .stages {
+    display: inline-flex;
+    gap: 4px;
+    padding-left: 10px;
+    border-left: 2px solid var(--line);
   }
   .below {
     display: flex;

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { solve } from '../../src/core/watts/network/index.ts';
+import { spiceDeck } from '../../src/core/export/watts.ts';
+import { solve, solveSystem, type System } from '../../src/core/watts/network/index.ts';
 import { random } from '../helpers/boards.ts';
 import { spice } from '../helpers/spice.ts';
 import { deckOf, madeSupplyNet } from '../helpers/supplyNets.ts';
@@ -46,6 +47,57 @@ describe('reference: supply nets against ngspice', function () {
     const [a, d] = spice(deckOf(net), ['(v(s)-v(x))/0.01', '(v(s)-v(y))/0.02']);
     expect(own.amps['a']).to.be.closeTo(a as number, 1e-6);
     expect(own.amps['d']).to.be.closeTo(d as number, 1e-6);
+  });
+});
+
+describe('reference: converters as controlled sources against ngspice', function () {
+  this.timeout(60_000);
+  it('12 made-up chains and forks of converters, node volts and amps in', () => {
+    const dice = random(21);
+    for (let i = 0; i < 12; i += 1) {
+      const n = 1 + Math.floor(dice() * 4);
+      const system: System = {
+        held: { s: 12 + dice() * 12 },
+        resistors: Array.from({ length: n }, (_, k) => ({
+          id: `r${k}`,
+          a: k === 0 ? 's' : `o${Math.floor(dice() * k)}`,
+          b: `i${k}`,
+          ohm: 0.005 + dice() * 0.05,
+        })),
+        loads: Array.from({ length: n }, (_, k) => ({
+          id: `l${k}`,
+          node: `o${k}`,
+          ...(dice() < 0.6 ? { watts: 1 + dice() * 15 } : { ohms: 20 + dice() * 50 }),
+        })),
+        converters: Array.from({ length: n }, (_, k) => ({
+          id: `c${k}`,
+          in: `i${k}`,
+          out: `o${k}`,
+          outV: 5 + dice() * 20,
+          efficiency: 0.8 + dice() * 0.18,
+          idleW: dice(),
+        })),
+      };
+      const own = solveSystem(system);
+      expect(own.ok).to.equal(true);
+      const lines = spiceDeck(system, 'chain')
+        .split('\n')
+        .filter((line) => /^[VRBI]_/.test(line));
+      /* Constant power has a second, collapsed state: the simulator is told where to start. */
+      const nominal = (node: string) =>
+        system.held[node] ?? system.converters?.find((each) => each.out === node)?.outV ?? 12;
+      const hints = system.resistors.map(({ a, b }) => `.nodeset v(${b})=${nominal(a)}`);
+      const nodes = Object.keys(own.volts).filter((node) => node !== 's');
+      const amps = (system.converters ?? []).map(
+        ({ id, in: into, efficiency, idleW, outV }) =>
+          `(${outV}*-i(v_${id})/${efficiency}+${idleW})/v(${into})`,
+      );
+      const outside = spice([...lines, ...hints], [...nodes.map((node) => `v(${node})`), ...amps]);
+      [...nodes.map((node) => own.volts[node]), ...Object.values(own.inA)].forEach((mine, at) => {
+        const theirs = outside[at] as number;
+        expect(mine, `${i} ${at}`).to.be.closeTo(theirs, Math.abs(theirs) * 1e-5);
+      });
+    }
   });
 });
 

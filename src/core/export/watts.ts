@@ -1,4 +1,4 @@
-import type { Net } from '../watts/network/index.ts';
+import type { System } from '../watts/network/index.ts';
 import type { Tree } from '../watts/tree/index.ts';
 import { defuse } from './partsTable.ts';
 
@@ -22,8 +22,11 @@ export function budgetTable(tree: Tree): string[][] {
   ];
 }
 
-/** A net as a SPICE deck; constant power as a source of P over V. Names keep letters and digits only. */
-export function spiceDeck(net: Net, title: string): string {
+/**
+ * A net as a SPICE deck; constant power as a source of P over V, a converter as a source behind its
+ * output's meter. Names keep letters and digits only.
+ */
+export function spiceDeck(net: System, title: string): string {
   const node = (name: string) => name.replace(/[^A-Za-z0-9]/g, '_');
   return [
     `* ${title.replace(/[\r\n]/g, ' ')}`,
@@ -34,6 +37,13 @@ export function spiceDeck(net: Net, title: string): string {
       if ('watts' in load) return `B_${node(load.id)} ${at} 0 I=${load.watts}/V(${at})`;
       if ('amps' in load) return `I_${node(load.id)} ${at} 0 ${load.amps}`;
       return `R_load_${node(load.id)} ${at} 0 ${load.ohms}`;
+    }),
+    ...(net.converters ?? []).flatMap((each) => {
+      const [id, into, out] = [node(each.id), node(each.in), node(each.out)];
+      return [
+        `V_${id} ${out} 0 ${each.outV}`,
+        `B_${id} ${into} 0 I=(${each.outV}*-i(V_${id})/${each.efficiency}+${each.idleW ?? 0})/V(${into})`,
+      ];
     }),
     '.op',
     '.end',

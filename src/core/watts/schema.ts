@@ -1,5 +1,5 @@
 import { array, lazy, number, object, string, ValidationError } from 'yup';
-import type { Net } from './network/index.ts';
+import type { System } from './network/index.ts';
 
 const name = () =>
   string()
@@ -35,11 +35,26 @@ const netSchema = object({
   )
     .max(2000)
     .required(),
+  converters: array(
+    object({
+      id: name(),
+      in: name(),
+      out: name(),
+      outV: number().max(1000).required(),
+      efficiency: number().required(),
+      idleW: number().max(1000),
+      mostInA: number().min(0).max(1000),
+      leastInV: number().min(0).max(1000),
+      mostInV: number().min(0).max(1000),
+    })
+      .noUnknown()
+      .required(),
+  ).max(200),
 }).noUnknown('${path} has names it does not know: ${unknown}');
 
 /** What the API takes, as a net. Throws yup's ValidationError with the path of the fault. */
-export function readNet(value: unknown): Net {
+export function readNet(value: unknown): System {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     throw new ValidationError('the body is no object', value);
-  return netSchema.validateSync(value, { strict: true }) as unknown as Net;
+  return netSchema.validateSync(value, { strict: true }) as unknown as System;
 }

@@ -299,6 +299,11 @@ export const properties: Record<Kind, readonly Property[]> = {
       500,
     ),
     text('class', 'efficiency class', 'Which efficiency class is on its label?', efficiencyClasses),
+    list(
+      'curve',
+      'measured efficiency',
+      'Percent of the label and percent that come out, as 50 88?',
+    ),
     num('years', 'years in use', 'years', 'How many years has it been in use?', 40),
     text('feeds', 'what it is', 'A supply in the case, a brick, a battery or a bench supply?', [
       'supply',
@@ -387,6 +392,25 @@ export const properties: Record<Kind, readonly Property[]> = {
     num('outAmps', 'amps out', 'A', 'How many amps does it give at most?', 60),
     num('inAmps', 'amps in', 'A', 'How many amps may go into it at most?', 60),
     num('efficiency', 'efficiency', '%', 'How many percent of the power come out?', 100),
+    list(
+      'curve',
+      'measured efficiency',
+      'Percent of the label and percent that come out, as 50 88?',
+    ),
+    num(
+      'idleWatts',
+      'draw with nothing on it',
+      'W',
+      'What does it draw with nothing on it?',
+      20,
+      60,
+    ),
+    text('straight', '12 V straight through', 'Is its 12 V rail joined to its input?', [
+      'yes',
+      'no',
+    ]),
+    num('out5Amps', 'amps out on 5 V', 'A', 'How many amps does it give on 5 V?', 60),
+    num('out33Amps', 'amps out on 3.3 V', 'A', 'How many amps does it give on 3.3 V?', 60),
     text('enable', 'how it is switched', 'How is the second supply switched on?', [
       'linked to the first',
       'by its rocker',

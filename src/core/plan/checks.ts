@@ -3,10 +3,17 @@ import { fitChecks } from '../fit/index.ts';
 import { linkChecks } from '../links/index.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
+import { headerAmps } from './headerAmps.ts';
 import { promised } from './promised.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
 
 const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, ...linkChecks];
 
 /** Every check of the house. Adding one is adding a file and a line in its station's list. */
-export const checks: readonly Check[] = [...stations, promised, stageWatts, stageStops(stations)];
+export const checks: readonly Check[] = [
+  ...stations,
+  headerAmps,
+  promised,
+  stageWatts,
+  stageStops(stations),
+];

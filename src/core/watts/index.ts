@@ -1,4 +1,5 @@
 import type { Check } from '../findings/finding.ts';
+import { dcBoard } from './dcBoard.ts';
 import { feedLimits } from './feedLimits.ts';
 import { labelSense, smallRails } from './label.ts';
 import { leadDrops, leadLimits, slotLimits } from './leadLimits.ts';
@@ -23,6 +24,7 @@ export const wattChecks: readonly Check[] = [
   excursions,
   spinUp,
   feedLimits,
+  dcBoard,
   measuredSchool,
   secondSupply,
 ];

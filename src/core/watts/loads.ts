@@ -3,6 +3,7 @@ import { plain, termOf } from '../findings/terms.ts';
 import { moduleW } from '../model/classes.ts';
 import { all, numberAt, type Plan } from '../model/plan.ts';
 import { scale, type Range } from '../units/range.ts';
+import { cardsOwnSupply } from './tree/index.ts';
 
 const named = [
   ['processor', 'processor'],
@@ -10,10 +11,11 @@ const named = [
   ['board', 'board'],
 ] as const;
 
-/** What every part of the plan draws at full load, W, each as a line that takes from the room. */
+/** What every part on the first supply draws at full load, W, each as a line that takes from the room. */
 export function loads(plan: Plan): (Term & { value: Range })[] {
   const lines: (Term & { value: Range })[] = [];
   for (const [kind, label] of named) {
+    if (kind === 'card' && cardsOwnSupply(plan)) continue;
     for (const placed of all(plan, kind)) {
       const watts = numberAt(plan, placed, 'watts');
       if (watts) lines.push(termOf(placed, 'watts', label, -1, watts));

@@ -11,7 +11,7 @@ import {
 } from '../standards/supplies.ts';
 import { practice } from '../standards/source.ts';
 import { range, scale, total, type Range } from '../units/range.ts';
-import { drawsOf, isSingleFeed, treeOf } from './tree/index.ts';
+import { cardsOwnSupply, drawsOf, isSingleFeed, treeOf } from './tree/index.ts';
 
 /** Watts a supply rides through and watts a machine with cards jumps to, by milliseconds. */
 export interface Peak {
@@ -25,7 +25,7 @@ export function peaksOf(plan: Plan): Peak[] | undefined {
   const supply = one(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
   const cards = all(plan, 'card').flatMap((placed) => numberAt(plan, placed, 'watts') ?? []);
-  if (!supply || !label || cards.length === 0) return undefined;
+  if (!supply || !label || cards.length === 0 || cardsOwnSupply(plan)) return undefined;
   const tree = treeOf(plan, 'full');
   if (!tree || isSingleFeed(plan, supply)) return undefined;
   const card = total(cards);

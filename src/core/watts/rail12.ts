@@ -3,7 +3,7 @@ import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
-import { isSingleFeed } from './tree/index.ts';
+import { cardsOwnSupply, isSingleFeed } from './tree/index.ts';
 import { range, scale } from '../units/range.ts';
 
 /** Loss of a processor's own converter on the board: the rail gives 10 to 20 % more than it draws (practice). */
@@ -27,7 +27,7 @@ export function rail12(plan: Plan): Finding[] {
       },
     });
   }
-  for (const placed of all(plan, 'card')) {
+  for (const placed of cardsOwnSupply(plan) ? [] : all(plan, 'card')) {
     const watts = numberAt(plan, placed, 'watts');
     if (watts)
       terms.push({ ...termOf(placed, 'watts', 'card', -1, watts), value: scale(watts, 1 / 12) });

@@ -1,11 +1,10 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
-import { efficiency, type EfficiencyClass } from '../standards/supplies.ts';
+import { all, numberAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range, scale, type Range } from '../units/range.ts';
-import { treeOf } from './tree/index.ts';
+import { efficiencyOf, treeOf } from './tree/index.ts';
 
 /** The three schools of sizing, each with the watts it asks of the supply and its weakness. */
 export interface School {
@@ -27,10 +26,7 @@ export function measuredW(plan: Plan): Range | undefined {
     .at(-1);
   if (!supply || !reading) return undefined;
   const rating = label ? (label.lo + label.hi) / 2 : reading.value * 2;
-  const eta = efficiency(
-    textAt(plan, supply, 'class')?.text as EfficiencyClass | undefined,
-    (reading.value * 0.85) / rating,
-  );
+  const eta = efficiencyOf(plan, supply)((reading.value * 0.85) / rating);
   return range(reading.value * (1 - METER) * eta.lo, reading.value * (1 + METER) * eta.hi);
 }
 

@@ -1,7 +1,10 @@
 import type { Finding } from '../findings/finding.ts';
-import { wordOf } from '../findings/terms.ts';
+import { gap } from '../findings/gap.ts';
+import { plain, wordOf } from '../findings/terms.ts';
 import { all, textAt, type Placed, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
+import { range, total } from '../units/range.ts';
+import { cardsDraws, cardsOwnSupply, secondLabelW } from './tree/index.ts';
 
 /**
  * A second supply beside the first, for a card that wants 12 V in a machine that has none: switched
@@ -10,10 +13,52 @@ import { practice } from '../standards/source.ts';
 export function secondSupply(plan: Plan): Finding[] {
   return all(plan, 'small').flatMap((placed) =>
     textAt(plan, placed, 'what')?.text === 'second supply'
-      ? [outputs(plan, placed), enable(plan, placed), sharedReturn(plan, placed)]
+      ? [
+          outputs(plan, placed),
+          enable(plan, placed),
+          sharedReturn(plan, placed),
+          ...ownLoads(plan, placed),
+        ]
       : [],
   );
 }
+
+/** Its label against the cards it feeds. */
+function ownLoads(plan: Plan, placed: Placed): Finding[] {
+  if (cardsOwnSupply(plan) !== placed) return [];
+  const draws = cardsDraws(plan);
+  if (draws.length === 0) return [];
+  const need = total(draws.map((draw) => draw.watts.full));
+  const label = secondLabelW(plan, placed);
+  return [
+    gap({
+      ...base(placed, 'second-watts', 'second supply at full load'),
+      remedies: () => [],
+      seats: [placed.seat, ...new Set(draws.map((draw) => draw.seat))],
+      unit: 'W',
+      terms: [
+        {
+          ...plain('label, volts by amps', label ?? UNKNOWN_W, 1),
+          how: label ? 'said' : 'class',
+          input: { partId: placed.part.id, key: 'outAmps', seat: placed.seat },
+        },
+        { ...plain('the cards draw', need, -1), how: 'class' },
+      ],
+      margin: (label?.lo ?? 0) * 0.1,
+      short: 'short',
+      undoMinutes: 60,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'It carries the cards.'
+          : mark === 'stop'
+            ? 'The cards draw more than it gives: a larger one, or a smaller card.'
+            : 'It may do: read the label of the card and of the supply.',
+    }),
+  ];
+}
+
+/** What small supplies give when nobody read the label (common practice, no source). */
+const UNKNOWN_W = range(60, 450);
 
 const base = (placed: Placed, id: string, title: string) => ({
   id: `${id}:${placed.seat}`,

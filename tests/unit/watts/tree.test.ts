@@ -206,7 +206,7 @@ describe('watts, a machine on one voltage', () => {
       insideOhm: range(1e-6),
       leadOhm: range(1e-6),
     };
-    const step = { outV: range(19), efficiency: range(0.9) };
+    const step = { outV: range(19), efficiency: () => range(0.9), idleW: range(0) };
     const corner = feedCorner({ ...lossless, converter: step } as unknown as Feed, range(90), 'hi');
     expect(corner.solved.amps['lead']).to.be.closeTo(8.3, 0.05);
     const tree = grown(
@@ -310,7 +310,10 @@ describe('watts, a second supply', () => {
       enable: 'linked to the first',
       feedsWhat: 'loads of its own',
       sharedReturn: 'yes',
+      outVolts: 12,
+      outAmps: 16,
     });
+    expect(found).to.have.length(4);
     for (const finding of found) expect(finding.mark).to.equal('clear');
   });
 });

@@ -1,10 +1,15 @@
 import { moduleW } from '../../model/classes.ts';
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
+import { cardJumps } from '../../standards/supplies.ts';
 import { range, scale, type Range } from '../../units/range.ts';
+import { cardsOwnSupply } from './second.ts';
 
-/** What a machine is doing. `start`: the first seconds, drives spinning up. */
-export const states = ['idle', 'usual', 'full', 'start'] as const;
+/**
+ * What a machine is doing. `start`: the first seconds, drives spinning up. `spike`: a card jumping
+ * for a millisecond at full load, as if it lasted.
+ */
+export const states = ['idle', 'usual', 'full', 'start', 'spike'] as const;
 export type State = (typeof states)[number];
 
 export const railNames = ['12 V', '5 V', '3.3 V'] as const;
@@ -24,6 +29,9 @@ export interface Draw {
   plugId?: string;
 }
 
+/** A card's jump of a millisecond over its full draw. */
+const SPIKE = cardJumps.find((each) => each.ms === 1)?.factor ?? range(1);
+
 /** Share of the full draw in each state (common practice, no source). */
 const shares: Record<
   'processor' | 'card' | 'board' | 'memory' | 'drive' | 'fan',
@@ -34,12 +42,43 @@ const shares: Record<
     usual: range(0.3, 0.6),
     full: range(1),
     start: range(0.3, 0.8),
+    spike: range(1),
   },
-  card: { idle: range(0.05, 0.15), usual: range(0.4, 0.8), full: range(1), start: range(0.1, 0.4) },
-  board: { idle: range(0.5, 0.8), usual: range(0.7, 0.9), full: range(1), start: range(0.7, 1) },
-  memory: { idle: range(0.2, 0.5), usual: range(0.5, 0.8), full: range(1), start: range(0.3, 1) },
-  drive: { idle: range(0.4, 0.8), usual: range(0.6, 0.9), full: range(1), start: range(1) },
-  fan: { idle: range(0.2, 0.6), usual: range(0.4, 0.8), full: range(1), start: range(1) },
+  card: {
+    idle: range(0.05, 0.15),
+    usual: range(0.4, 0.8),
+    full: range(1),
+    start: range(0.1, 0.4),
+    spike: SPIKE,
+  },
+  board: {
+    idle: range(0.5, 0.8),
+    usual: range(0.7, 0.9),
+    full: range(1),
+    start: range(0.7, 1),
+    spike: range(1),
+  },
+  memory: {
+    idle: range(0.2, 0.5),
+    usual: range(0.5, 0.8),
+    full: range(1),
+    start: range(0.3, 1),
+    spike: range(1),
+  },
+  drive: {
+    idle: range(0.4, 0.8),
+    usual: range(0.6, 0.9),
+    full: range(1),
+    start: range(1),
+    spike: range(1),
+  },
+  fan: {
+    idle: range(0.2, 0.6),
+    usual: range(0.4, 0.8),
+    full: range(1),
+    start: range(1),
+    spike: range(1),
+  },
 };
 
 /** A processor's and a module's converter on the board: what goes in for what comes out (common practice). */
@@ -53,6 +92,12 @@ const boardShares: Record<Rail, Range> = {
 /** PCI Express CEM: 12 V of a slot, and what a card with plugs takes there (common practice). */
 export const SLOT_12_W = 66;
 const SLOT_SHARE = range(0.15, 0.4);
+
+/** What a part draws of its own supply in a state for every watt of its figure. */
+export function shareIn(kind: 'processor' | 'card' | 'board' | 'drive', state: State): Range {
+  const share = shares[kind][state];
+  return kind === 'processor' ? times(share, VRM) : share;
+}
 
 const times = (a: Range, b: Range): Range => ({ lo: a.lo * b.lo, hi: a.hi * b.hi });
 
@@ -80,16 +125,37 @@ function heldTo(plan: Plan, seat: string, watts: Range): Range {
   return { lo: Math.min(watts.lo, limit.most), hi: Math.min(watts.hi, limit.most) };
 }
 
-/** Every load of the plan, rail by rail; parts whose watts nobody knows stand with their class's range. */
+/**
+ * Every load of the plan on its first supply, rail by rail; parts whose watts nobody knows stand with
+ * their class's range.
+ */
 export function drawsOf(plan: Plan): Draw[] {
   return [
     ...boardDraws(plan),
     ...all(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),
     ...memoryDraw(plan),
-    ...all(plan, 'card').flatMap((placed) => cardDraws(plan, placed)),
+    ...(cardsOwnSupply(plan) ? [] : all(plan, 'card')).flatMap((placed) => cardDraws(plan, placed)),
     ...all(plan, 'drive').flatMap((placed) => driveDraws(plan, placed)),
     ...all(plan, 'fan').flatMap((placed) => fanDraw(plan, placed)),
   ];
+}
+
+/** What every card draws in all, whatever feeds it: over slot and plugs together, at 12 V. */
+export function cardsDraws(plan: Plan): Draw[] {
+  return all(plan, 'card').flatMap((placed): Draw[] => {
+    const said = numberAt(plan, placed, 'watts');
+    if (!said) return [];
+    return [
+      {
+        id: placed.seat,
+        seat: placed.seat,
+        label: 'card',
+        rail: '12 V',
+        watts: inStates('card', heldTo(plan, placed.seat, said)),
+        over: 'card',
+      },
+    ];
+  });
 }
 
 function boardDraws(plan: Plan): Draw[] {

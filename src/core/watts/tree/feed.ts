@@ -1,10 +1,11 @@
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { add, range, total, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { solve, type Net, type Solved } from '../network/index.ts';
 import type { Draw, State } from './draws.ts';
+import { efficiencyOf } from './efficiencyOf.ts';
 import { wallOf, type Branch, type Tree } from './tree.ts';
 
 /**
@@ -31,7 +32,10 @@ export interface FeedConverter {
   inV: Range | undefined;
   inA: Range | undefined;
   outA: Range | undefined;
-  efficiency: Range;
+  /** Share of the power that comes out, at the load it has. */
+  efficiency: (outW: number) => Range;
+  /** Watts it draws with nothing on it. */
+  idleW: Range;
 }
 
 /** What the board's own converters pass on (common practice, no source). */
@@ -79,24 +83,36 @@ export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
   };
 }
 
+/** A small board that makes a supply's rails of one voltage. */
+export const isDcBoard = (plan: Plan, placed: Placed): boolean =>
+  /dc-dc/.test(textAt(plan, placed, 'what')?.text ?? '');
+
 function converterOf(plan: Plan): FeedConverter | undefined {
   const placed = all(plan, 'small').find((each) =>
-    /converter/.test(textAt(plan, each, 'what')?.text ?? ''),
+    /converter|dc-dc/.test(textAt(plan, each, 'what')?.text ?? ''),
   );
-  const outV = placed && numberAt(plan, placed, 'outVolts');
+  const said = placed && numberAt(plan, placed, 'outVolts');
+  const outV = said ?? (placed && isDcBoard(plan, placed) ? range(12) : undefined);
   if (!placed || !outV || outV.lo <= 0) return undefined;
-  const percent = numberAt(plan, placed, 'efficiency');
+  const outA = numberAt(plan, placed, 'outAmps');
+  const known =
+    listAt(plan, placed, 'curve') !== undefined ||
+    numberAt(plan, placed, 'efficiency') !== undefined;
+  const eta = efficiencyOf(plan, placed);
+  const labelW = outA ? ((outA.lo + outA.hi) / 2) * ((outV.lo + outV.hi) / 2) : undefined;
   return {
     placed,
     outV,
     inV: numberAt(plan, placed, 'inVolts'),
     inA: numberAt(plan, placed, 'inAmps'),
-    outA: numberAt(plan, placed, 'outAmps'),
-    efficiency: percent
-      ? range(Math.max(0.3, percent.lo / 100), Math.min(0.99, Math.max(0.3, percent.hi / 100)))
-      : CONVERTER,
+    outA,
+    efficiency: (outW) => (known ? eta(labelW ? outW / labelW : 0.5) : CONVERTER),
+    idleW: numberAt(plan, placed, 'idleWatts') ?? IDLE_W,
   };
 }
+
+/** What a converter draws with nothing on it (common practice, no source). */
+const IDLE_W = range(0, 1);
 
 /** Watts that go into the board for what its parts draw. */
 export function boardW(draws: readonly Draw[], state: State): Range {
@@ -123,9 +139,10 @@ export interface FeedCorner {
 
 /** The line at one end of all ranges: least watts over the best line, or most over the worst. */
 export function feedCorner(feed: Feed, boardWatts: Range, end: 'lo' | 'hi'): FeedCorner {
+  const outW = boardWatts[end];
   const wantedW = feed.converter
-    ? boardWatts[end] / feed.converter.efficiency[end === 'lo' ? 'hi' : 'lo']
-    : boardWatts[end];
+    ? outW / feed.converter.efficiency(outW)[end === 'lo' ? 'hi' : 'lo'] + feed.converter.idleW[end]
+    : outW;
   const net: Net = {
     held: { source: end === 'lo' ? feed.volts.hi : feed.volts.lo },
     resistors: [

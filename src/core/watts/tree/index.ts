@@ -1,9 +1,13 @@
+export { curveOf, efficiencyOf, type CurvePoint } from './efficiencyOf.ts';
+export { cardsOwnSupply, secondLabelW } from './second.ts';
 export {
+  cardsDraws,
   drawsOf,
   limitId,
   limitsIn,
   railNames,
   railVolts,
+  shareIn,
   SLOT_12_W,
   states,
   type Draw,
@@ -15,6 +19,7 @@ export {
   feedAmps,
   feedCorner,
   feedOf,
+  isDcBoard,
   isSingleFeed,
   tipOf,
   type Feed,

@@ -1,10 +1,19 @@
-import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import { efficiency, type EfficiencyClass } from '../../standards/supplies.ts';
+import { numberAt, one, type Placed, type Plan } from '../../model/plan.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
-import { drawsOf, railNames, railVolts, type Draw, type Rail, type State } from './draws.ts';
+import {
+  cardsDraws,
+  drawsOf,
+  railNames,
+  railVolts,
+  type Draw,
+  type Rail,
+  type State,
+} from './draws.ts';
+import { efficiencyOf } from './efficiencyOf.ts';
 import { feedTree, isSingleFeed } from './feed.ts';
 import { leadsOf, loopOhm, type Lead } from './leads.ts';
+import { cardsOwnSupply, withSecond } from './second.ts';
 
 /** A stretch of the way from the wall to a part. */
 export interface Branch {
@@ -56,6 +65,13 @@ export function treeOf(plan: Plan, state: State): Tree | undefined {
 }
 
 function grow(plan: Plan, state: State): Tree | undefined {
+  const tree = growFirst(plan, state);
+  const second = cardsOwnSupply(plan);
+  return tree && second ? withSecond(plan, tree, second, cardsDraws(plan), state) : tree;
+}
+
+/** What hangs on the first supply. */
+function growFirst(plan: Plan, state: State): Tree | undefined {
   const supply = one(plan, 'supply');
   const said = drawsOf(plan);
   if (!supply || said.length === 0) return undefined;
@@ -293,9 +309,8 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
 /** Watts at the wall by the supply's class; the label unknown, by the whole range of supplies. */
 export function wallOf(plan: Plan, supply: Placed, givenW: Range): Range {
   const label = numberAt(plan, supply, 'watts');
-  const name = textAt(plan, supply, 'class')?.text as EfficiencyClass | undefined;
-  const at = (watts: number, rating: number) =>
-    efficiency(name, rating > 0 ? Math.max(0, watts / rating) : 0.5);
+  const eta = efficiencyOf(plan, supply);
+  const at = (watts: number, rating: number) => eta(rating > 0 ? Math.max(0, watts / rating) : 0.5);
   const rating = label ? (label.lo + label.hi) / 2 : givenW.hi * 2;
   return range(givenW.lo / at(givenW.lo, rating).hi, givenW.hi / at(givenW.hi, rating).lo);
 }

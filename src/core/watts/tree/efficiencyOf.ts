@@ -1,0 +1,53 @@
+import { listAt, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { efficiency, type EfficiencyClass } from '../../standards/supplies.ts';
+import { range, type Range } from '../../units/range.ts';
+
+/** One measured point: load in percent of the label, percent of the power that comes out. */
+export interface CurvePoint {
+  load: number;
+  percent: number;
+}
+
+/** What two meters of the bench leave open on a measured point (common practice, no source). */
+const METERS = 0.015;
+/** What is added for every share of the load beyond the points measured. */
+const BEYOND = 0.15;
+
+/** Points as a fact keeps them, `20 82.5`; what is no point is left out. */
+export function curveOf(items: readonly string[]): CurvePoint[] {
+  return items
+    .flatMap((item): CurvePoint[] => {
+      const match = /^\s*(\d+(?:[.,]\d+)?)\s*%?[\s:]+(\d+(?:[.,]\d+)?)\s*%?\s*$/.exec(item);
+      const [load, percent] = [match?.[1], match?.[2]].map((each) =>
+        Number((each ?? 'x').replace(',', '.')),
+      ) as [number, number];
+      return load >= 0 && load <= 200 && percent > 5 && percent < 100 ? [{ load, percent }] : [];
+    })
+    .sort((a, b) => a.load - b.load);
+}
+
+/** Efficiency at a load from points measured: straight between them, wider beyond them. */
+export function along(points: readonly CurvePoint[], load: number): Range {
+  const [first, last] = [points[0], points.at(-1)];
+  if (!first || !last) throw new RangeError('a curve without points');
+  const percent = load * 100;
+  const after = points.find((each) => each.load >= percent) ?? last;
+  const before = [...points].reverse().find((each) => each.load <= percent) ?? first;
+  const share = after.load > before.load ? (percent - before.load) / (after.load - before.load) : 0;
+  const eta = (before.percent + (after.percent - before.percent) * share) / 100;
+  const beyond = Math.max(0, first.load - percent, percent - last.load) / 100;
+  const open = METERS + beyond * BEYOND;
+  return range(Math.max(0.3, eta - open - beyond * BEYOND), Math.min(0.99, eta + open));
+}
+
+/** Efficiency of a supply or converter at a load as a share of its label: measured where it was, else by its class. */
+export function efficiencyOf(plan: Plan, placed: Placed): (load: number) => Range {
+  const points = curveOf(listAt(plan, placed, 'curve')?.items ?? []);
+  if (points.length > 0) return (load) => along(points, load);
+  const name = textAt(plan, placed, 'class')?.text as EfficiencyClass | undefined;
+  const percent = placed.kind === 'small' ? numberAt(plan, placed, 'efficiency') : undefined;
+  if (percent)
+    return () =>
+      range(Math.max(0.3, percent.lo / 100), Math.min(0.99, Math.max(0.3, percent.hi / 100)));
+  return (load) => efficiency(name, load);
+}

@@ -56,8 +56,8 @@ describe('entry line', () => {
   it('starts a job from one line and goes there', async () => {
     const { page } = shop;
     await enter(page, 'job Parcel scale becomes a router');
-    await page.waitForURL(/\/job\/19\/take-in/);
-    await page.getByText('19 · Parcel scale', { exact: true }).waitFor();
+    await page.waitForURL(/\/job\/20\/take-in/);
+    await page.getByText('20 · Parcel scale', { exact: true }).waitFor();
   });
 
   it('puts a scanned part into the plan and takes it out again', async () => {

@@ -47,10 +47,10 @@ describe('every view', () => {
         (name) => document.documentElement.dataset['theme'] === name,
         theme,
       );
-      for (const path of [...views, '/job/19/take-in']) {
-        if (path === '/job/19/take-in') {
+      for (const path of [...views, '/job/20/take-in']) {
+        if (path === '/job/20/take-in') {
           await enter(shop.page, 'job Bare thing');
-          await shop.page.waitForURL(/job\/19/);
+          await shop.page.waitForURL(/job\/20/);
         } else await visit(shop.page, path);
         found.push(...(await faults(shop.page)).map((fault) => `${path}: ${fault}`));
       }
@@ -198,7 +198,7 @@ describe('state', () => {
   it('shows text from files as text', async () => {
     const { page } = shop;
     await enter(page, 'job <img src=x onerror=alert(1)> becomes <b>bold</b>');
-    await page.waitForURL(/job\/19/);
+    await page.waitForURL(/job\/20/);
     await page.getByLabel('Paste the inventory here').fill(
       JSON.stringify({
         blockdevices: [
@@ -265,7 +265,7 @@ describe('files', () => {
   it('export, import, export gives the same bytes', async () => {
     const first = await exported();
     await enter(shop.page, 'job Something else');
-    await shop.page.waitForURL(/job\/19/);
+    await shop.page.waitForURL(/job\/20/);
     await shop.page.getByRole('link', { name: /Bench/ }).click();
     await open('shop.json', first);
     await shop.page.getByText('Opened shop.json').waitFor();

@@ -31,7 +31,7 @@ describe('the whole way', () => {
     await page.getByLabel('What is it?').fill('Grey desktop');
     await page.getByLabel('What should it become?').fill('training room, two screens');
     await page.getByRole('button', { name: 'Hang the tag' }).click();
-    await page.waitForURL(/job\/19\/take-in/);
+    await page.waitForURL(/job\/20\/take-in/);
 
     await paste(fixture('inventories/dmidecode-1.txt'));
     await page.getByText('As found', { exact: true }).waitFor();
@@ -39,7 +39,7 @@ describe('the whole way', () => {
     const machine = await stored<Machine>(
       page,
       'machines',
-      'M19',
+      'M20',
       (value) => (value?.seats.length ?? 0) >= 5,
     );
     expect(machine.name).to.equal('Ombrik Co Deskline G620');
@@ -61,7 +61,7 @@ describe('the whole way', () => {
     await page.getByRole('link', { name: /Watts/ }).click();
     await page.locator('#sum-supply-total').waitFor();
     await page.getByRole('link', { name: /Fit/ }).click();
-    await page.locator('#sum-card-length\\:card1').getByText('19').waitFor();
+    await page.locator('#sum-card-length\\:card1').getByText('20').waitFor();
 
     await page.getByRole('link', { name: /Work order/ }).click();
     await page.getByRole('button', { name: /Tick: Unplug/ }).click();
@@ -71,7 +71,7 @@ describe('the whole way', () => {
     await stored<Job>(
       page,
       'jobs',
-      '19',
+      '20',
       (job) => job?.ticks[0]?.note === 'switch at the back was on',
     );
     await page.reload();
@@ -87,7 +87,7 @@ describe('the whole way', () => {
       page.getByRole('button', { name: 'Job as JSON' }).click(),
     ]);
     const one = readShop(readFileSync(await json.path(), 'utf8'));
-    expect(one.jobs.map((job) => job.id)).to.deep.equal(['19']);
+    expect(one.jobs.map((job) => job.id)).to.deep.equal(['20']);
     const [csv] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Parts as CSV' }).click(),
@@ -97,7 +97,7 @@ describe('the whole way', () => {
     expect(rows.length).to.be.above(7);
 
     await page.getByRole('button', { name: 'Hand over', exact: true }).click();
-    await stored<Job>(page, 'jobs', '19', (job) => job?.handedOver !== undefined);
+    await stored<Job>(page, 'jobs', '20', (job) => job?.handedOver !== undefined);
   });
 
   it('by keyboard alone', async function () {
@@ -124,7 +124,7 @@ describe('the whole way', () => {
     await page.keyboard.press('Tab');
     await page.keyboard.type('radio log, one screen');
     await page.keyboard.press('Enter');
-    await page.waitForURL(/job\/19\/take-in/);
+    await page.waitForURL(/job\/20\/take-in/);
     await page.getByText('It does not start').waitFor();
 
     await focus(/^Shell/);
@@ -133,19 +133,19 @@ describe('the whole way', () => {
     await page.keyboard.type('micro');
     await focus(/Take it in by hand/);
     await page.keyboard.press('Enter');
-    await stored<Machine>(page, 'machines', 'M19', (value) => (value?.seats.length ?? 0) === 3);
+    await stored<Machine>(page, 'machines', 'M20', (value) => (value?.seats.length ?? 0) === 3);
 
     await focus(/^cooler$/);
     await page.keyboard.press('Enter');
     await page.getByRole('dialog').waitFor();
     await focus(/^K02/);
     await page.keyboard.press('Enter');
-    await stored<Job>(page, 'jobs', '19', (job) => job?.changes[0]?.partId === 'K02');
+    await stored<Job>(page, 'jobs', '20', (job) => job?.changes[0]?.partId === 'K02');
 
     await page.locator('#stage').focus();
     await page.keyboard.press('g');
     await page.keyboard.press('2');
-    await page.waitForURL(/19\/fit/);
+    await page.waitForURL(/20\/fit/);
     await page.locator('#sum-cooler-height').waitFor();
     await page.keyboard.press(']');
     await page.keyboard.press('m');
@@ -155,15 +155,15 @@ describe('the whole way', () => {
     await page.locator('#stage').focus();
     await page.keyboard.press('g');
     await page.keyboard.press('7');
-    await page.waitForURL(/19\/order/);
+    await page.waitForURL(/20\/order/);
     await page.getByRole('button', { name: /Tick: Unplug/ }).waitFor();
     await focus(/Tick: Unplug/);
     await page.keyboard.press('Space');
-    await stored<Job>(page, 'jobs', '19', (job) => job?.ticks.length === 1);
+    await stored<Job>(page, 'jobs', '20', (job) => job?.ticks.length === 1);
     await page.keyboard.press('u');
-    await stored<Job>(page, 'jobs', '19', (job) => job?.ticks.length === 0);
+    await stored<Job>(page, 'jobs', '20', (job) => job?.ticks.length === 0);
     await page.keyboard.press('Shift+U');
-    await stored<Job>(page, 'jobs', '19', (job) => job?.ticks.length === 1);
+    await stored<Job>(page, 'jobs', '20', (job) => job?.ticks.length === 1);
     await page.keyboard.press('g');
     await page.keyboard.press('0');
     await page.waitForURL(/hand-over/);
@@ -194,7 +194,7 @@ describe('the whole way', () => {
       },
       { name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"half": ') },
     ]);
-    const machine = await stored<Machine>(page, 'machines', 'M19', (value) => value !== undefined);
+    const machine = await stored<Machine>(page, 'machines', 'M20', (value) => value !== undefined);
     expect(machine.seats.map((seat) => seat.seat)).to.include.members([
       'board',
       'memory1',

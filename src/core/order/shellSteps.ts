@@ -25,6 +25,8 @@ export function shellSteps(plan: Plan): Step[] {
         'rear-open': 'Leave the rear plate out',
         'file-slots': "File the mounting plate's holes to slots",
         tilt: 'Tilt it in as tried',
+        feed: `Hang ${seatName(detail)} on the ${leadName(plan, place ?? '')}`,
+        limit: `Hold ${seatName(detail)} to ${place ?? '?'} W in the firmware`,
       }[what ?? ''] ?? `Get and fit: ${wanted(plan, id)}`;
     steps.push(
       step({
@@ -41,6 +43,7 @@ export function shellSteps(plan: Plan): Step[] {
             'rear-cut': 60,
             'file-slots': 45,
             tilt: 3,
+            feed: 5,
           }[what ?? ''] ?? 15,
         tools: cut ? ['file', 'drill', 'goggles'] : ['driver'],
         cautions: cut ? [cautions.edges, cautions.chips] : [],
@@ -51,6 +54,11 @@ export function shellSteps(plan: Plan): Step[] {
   }
   return steps;
 }
+
+/** A lead by the words of the supply's, or the hub or splitter that sits in a seat. */
+const leadName = (plan: Plan, lead: string): string =>
+  plan.seats.find((placed) => placed.seat === lead)?.part.name ??
+  (lead === 'main' ? 'main lead' : lead.replace(/(\d+)$/, ' $1').replace(/ {2,}/, ' '));
 
 const wanted = (plan: Plan, remedyId: string) =>
   plan.job?.wants.find((want) => want.remedyId === remedyId)?.what ?? remedyId;

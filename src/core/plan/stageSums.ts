@@ -77,7 +77,7 @@ function saysOf(rests: readonly StageRest[]): string {
   if (!first) return 'Enough for every stage of the plan.';
   const before = rests[at - 1];
   const until = before
-    ? `Enough until ${stageName(before.stage)}, then`
+    ? `Enough ${before.stage === 1 ? 'now' : `until ${stageName(before.stage)}`}; at ${stageName(first.stage)}`
     : 'From the first stage on';
   const least = Math.ceil(-first.restW.hi);
   return least > 0

@@ -13,6 +13,7 @@
     states,
     treeOf,
     type Branch,
+    type Rail,
     type State,
   } from '$core/watts/tree/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -21,6 +22,10 @@
   import { look } from '$lib/shop/look.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import { openLead } from '$core/watts/openLead.ts';
+  import Correction from '$lib/watts/Correction.svelte';
+  import ElectronicLoad from '$lib/watts/ElectronicLoad.svelte';
+  import OpenLead from '$lib/watts/OpenLead.svelte';
   import Efficiency from '$lib/watts/Efficiency.svelte';
   import Energy from '$lib/watts/Energy.svelte';
   import TreePicture from '$lib/watts/TreePicture.svelte';
@@ -47,6 +52,7 @@
     usual: 'usual',
     full: 'full load',
     start: 'starting',
+    spike: 'spike',
   };
 
   /** The sum that stands at a branch: a rail at its rail, a lead's contact at its lead. */
@@ -73,6 +79,17 @@
       }),
     ),
   );
+  /** The branch chosen, if it is a lead, down to its contacts. */
+  const laidOpen = $derived.by(() => {
+    const chosen = tree?.branches.find((each) => each.id === opened);
+    const lead = tree?.leads.find((each) => chosen?.id === `${chosen?.parent} ${each.id}`);
+    return tree && lead ? openLead(tree, lead, chosen?.parent as Rail) : undefined;
+  });
+  /** The same tree before the last edit: its outline shows what grew. */
+  const before = $derived.by(() => {
+    const was = bench.before?.jobs.find((each) => each.id === view.job?.id);
+    return was && bench.before ? treeOf(planOf(bench.before, was, shown), mode) : undefined;
+  });
   const branch = $derived(tree?.branches.find((each) => each.id === opened));
   const others = $derived(
     tree && held
@@ -161,13 +178,29 @@
           {draw.label} ({seatName(draw.seat)}) has no feed for {draw.rail}.
         </p>
       {/each}
-      <TreePicture {tree} {sums} chosen={opened} {held} onbranch={choose} onhang={hangOnBranch} />
+      <TreePicture
+        {tree}
+        {before}
+        {sums}
+        flips={view.flips}
+        chosen={opened}
+        {held}
+        onbranch={choose}
+        onhang={hangOnBranch}
+      />
       {#if branch}
         <p class="open" aria-live="polite">
           <b>{branch.label}</b>
           {f(branch.watts, 1)} W in, {f(branch.lossW, 1)} W lost as heat{branch.amps
             ? `, ${f(branch.amps, 1)} A`
             : ''}{branch.volts ? `, ${f(branch.volts, 2)} V at its end` : ''}.
+        </p>
+      {/if}
+      {#if laidOpen && branch}<OpenLead open={laidOpen} name={branch.label} />{/if}
+      {#if mode === 'spike'}
+        <p class="soft">
+          A card jumping for a millisecond, as if it lasted: what capacitors of supply and board do
+          not take off it. Against what the supply rides through: the sum on the tape.
         </p>
       {/if}
       {#if held && others.length > 0}
@@ -208,6 +241,8 @@
         <Efficiency {plan} />
         <Energy {plan} />
         <WallMeter {view} {plan} />
+        <Correction {plan} />
+        <ElectronicLoad {plan} />
       </div>
       <p class="row no-print">
         <Button onclick={csv}>Budget as CSV</Button>

@@ -1,8 +1,10 @@
 <script lang="ts">
   import { area, line, scaleLinear } from 'd3';
-  import { numberAt, one, textAt, type Plan } from '$core/model/plan.ts';
-  import { efficiency, type EfficiencyClass } from '$core/standards/supplies.ts';
-  import { treeOf } from '$core/watts/tree/index.ts';
+  import { addCurvePoint } from '$core/edits/wattEdits.ts';
+  import { listAt, numberAt, one, textAt, type Plan } from '$core/model/plan.ts';
+  import { curveOf, efficiencyOf, treeOf } from '$core/watts/tree/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
 
   interface Props {
     plan: Plan;
@@ -10,9 +12,35 @@
   const { plan }: Props = $props();
   const supply = $derived(one(plan, 'supply'));
   const label = $derived(supply && numberAt(plan, supply, 'watts'));
-  const name = $derived(
-    supply && (textAt(plan, supply, 'class')?.text as EfficiencyClass | undefined),
-  );
+  const name = $derived(supply && textAt(plan, supply, 'class')?.text);
+  const eta = $derived(supply ? efficiencyOf(plan, supply) : () => ({ lo: 0.7, hi: 0.9 }));
+  const measured = $derived(curveOf((supply && listAt(plan, supply, 'curve')?.items) ?? []));
+  let [out, into] = $state(['', '']);
+  let fault = $state('');
+
+  /** A point from two meters: watts out of the supply, watts at its inlet. */
+  function addPoint(): void {
+    const [given, taken] = [out, into].map((each) => Number(each.replace(',', '.'))) as [
+      number,
+      number,
+    ];
+    if (!supply || !label) return;
+    if (!(given > 0 && taken > given && given / taken > 0.05)) {
+      fault = 'Watts out above nothing, and more watts in than out. Kept as typed.';
+      return;
+    }
+    const rating = (label.lo + label.hi) / 2;
+    bench.edit(
+      'measured efficiency',
+      addCurvePoint(
+        supply.part.id,
+        { load: (given / rating) * 100, percent: (given / taken) * 100 },
+        bench.now,
+      ),
+    );
+    fault = '';
+    out = into = '';
+  }
   const W = 330;
   const H = 150;
   const x = scaleLinear([0, 1.1], [34, W - 8]);
@@ -21,13 +49,13 @@
   const band = $derived(
     area<number>()
       .x((load) => x(load))
-      .y0((load) => y(Math.max(0.4, efficiency(name, load).lo)))
-      .y1((load) => y(efficiency(name, load).hi))(loads) ?? '',
+      .y0((load) => y(Math.max(0.4, eta(load).lo)))
+      .y1((load) => y(eta(load).hi))(loads) ?? '',
   );
   const floor = $derived(
     line<number>()
       .x((load) => x(load))
-      .y((load) => y(Math.max(0.4, efficiency(name, load).lo)))(loads) ?? '',
+      .y((load) => y(Math.max(0.4, eta(load).lo)))(loads) ?? '',
   );
   const points = $derived(
     label
@@ -35,8 +63,7 @@
           const tree = treeOf(plan, state);
           if (!tree?.wallW) return [];
           const load = (tree.givenW.lo + tree.givenW.hi) / 2 / ((label.lo + label.hi) / 2);
-          const eta = efficiency(name, Math.max(0, load));
-          return [{ state, load, eta, wall: tree.wallW }];
+          return [{ state, load, eta: eta(Math.max(0, load)) }];
         })
       : [],
   );
@@ -45,7 +72,9 @@
 {#if points.length > 0}
   <figure>
     <figcaption>
-      Efficiency against load, {name ?? 'class not known'}
+      Efficiency against load, {measured.length > 0
+        ? `${measured.length} measured`
+        : (name ?? 'class not known')}
     </figcaption>
     <svg
       width={W}
@@ -69,7 +98,27 @@
         />
         <text class="mid" x={x(point.load)} y={y(point.eta.hi) - 4}>{point.state}</text>
       {/each}
+      {#each measured as point (point.load)}
+        <circle
+          class="measured"
+          cx={x(point.load / 100)}
+          cy={y(Math.max(0.4, point.percent / 100))}
+          r="4"
+        />
+      {/each}
     </svg>
+    <p class="row">
+      <label>W out<input bind:value={out} inputmode="decimal" /></label>
+      <label
+        >W in<input
+          bind:value={into}
+          inputmode="decimal"
+          onkeydown={(event) => event.key === 'Enter' && addPoint()}
+        /></label
+      >
+      <Button onclick={addPoint}>Measured point</Button>
+    </p>
+    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
   </figure>
 {/if}
 
@@ -79,6 +128,33 @@
   }
   figcaption {
     font: 600 16px var(--face-head);
+  }
+  .row {
+    display: flex;
+    gap: 10px;
+    align-items: end;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    width: 80px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 17px var(--face-figure);
+  }
+  .fault {
+    color: var(--stop);
+  }
+  .measured {
+    fill: var(--paper);
+    stroke: var(--ink);
+    stroke-width: 2;
   }
   .grid {
     stroke: var(--line);

@@ -1,11 +1,16 @@
 <script lang="ts">
   import { linkHorizontal } from 'd3';
   import type { Finding } from '$core/findings/finding.ts';
+  import type { Flip } from '$core/plan/flips.ts';
   import type { Tree } from '$core/watts/tree/index.ts';
   import { layTree, type LaidBranch } from './layTree.ts';
 
   interface Props {
     tree: Tree;
+    /** The tree before the last edit, outlined where it differs. */
+    before?: Tree | undefined;
+    /** Verdicts the last edit turned, by the id of their sum. */
+    flips?: ReadonlyMap<string, Flip>;
     /** Sums with a place in the tree, by branch id. */
     sums: ReadonlyMap<string, Finding>;
     chosen: string | undefined;
@@ -15,7 +20,7 @@
     /** A load was let go over a lead. */
     onhang: (seat: string, branchId: string) => void;
   }
-  const { tree, sums, chosen, held, onbranch, onhang }: Props = $props();
+  const { tree, before, flips, sums, chosen, held, onbranch, onhang }: Props = $props();
   let width = $state(740);
   const laid = $derived(layTree(tree.branches, Math.max(640, width - 4)));
   const link = linkHorizontal<unknown, [number, number]>();
@@ -29,10 +34,23 @@
   /** Several of a kind are told apart by the number of their seat. */
   const nameOf = ({ label, seat }: LaidBranch['branch']) =>
     label === 'fan' || label === 'drive' ? `${label} ${seat?.replace(/\D/g, '') ?? ''}` : label;
+  /** As much of a name as its slot holds. */
+  const fitted = (name: string) => {
+    const letters = Math.floor(laid.boxW / 6.4);
+    return name.length > letters ? `${name.slice(0, letters - 1).trim()}…` : name;
+  };
   const watts = (range: { lo: number; hi: number }) => {
     const f = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)));
     return range.hi - range.lo < 0.5 ? f(range.hi) : `${f(range.lo)}–${f(range.hi)}`;
   };
+  const was = $derived(new Map(before?.branches.map((each) => [each.id, each.watts.hi])));
+  /** Height of a slot before the last edit, where it differed by a fiftieth or more. */
+  function ghost({ branch }: LaidBranch): number | undefined {
+    if (!before) return undefined;
+    const watts = was.get(branch.id) ?? 0;
+    const differs = Math.abs(watts - branch.watts.hi) > 0.02 * Math.max(watts, branch.watts.hi);
+    return differs ? laid.thick(watts) : undefined;
+  }
   /** A slot this high has a line for its amps; in a lower one they stand beside the watts, for leads only. */
   const TALL = 44;
   const ampsOf = ({ branch, h }: LaidBranch): string =>
@@ -117,6 +135,8 @@
       {#each laid.branches as each (each.branch.id)}
         {@const sum = sums.get(each.branch.id)}
         {@const fill = filled(sum)}
+        {@const shade = ghost(each)}
+        {@const turned = sum && flips?.get(sum.id)}
         <g
           class="branch {each.branch.kind} {sum?.mark ?? ''}"
           class:lit={each.branch.id === chosen}
@@ -145,8 +165,19 @@
             />
             <path class="edge" d="M{each.x + laid.boxW} {each.y + each.h - 8}v8" />
           {/if}
+          {#if shade !== undefined}
+            <path
+              class="ghost"
+              d="M{each.x - 2} {each.y + each.h / 2 - shade / 2}h-5v{Math.max(2, shade)}h5"
+            />
+          {/if}
+          {#if turned?.from && turned.to && turned.from !== turned.to}
+            <text class="turned" x={each.x} y={each.y - 3}>{`was ${turned.from} `}</text>
+          {/if}
           <!-- The space keeps name, watts and amps apart where they are read out. -->
-          <text class="label" x={each.x + 5} y={each.y + 12}>{`${nameOf(each.branch)} `}</text>
+          <text class="label" x={each.x + 5} y={each.y + 12}
+            >{`${fitted(nameOf(each.branch))} `}</text
+          >
           <text class="figure" x={each.x + 5} y={each.y + 24}
             >{`${watts(each.branch.watts)} W `}</text
           >
@@ -223,6 +254,16 @@
   .edge {
     stroke: var(--ink);
     stroke-width: 2.5;
+  }
+  .ghost {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+    pointer-events: none;
+  }
+  .turned {
+    font: 600 11.5px var(--face-head);
+    fill: var(--stop);
   }
   .lit .slot,
   .branch:focus-visible .slot,

@@ -17,6 +17,8 @@ export interface LaidTree {
   width: number;
   height: number;
   boxW: number;
+  /** Pixels of so many watts. */
+  thick: (watts: number) => number;
 }
 
 const LEAST = 30;
@@ -30,14 +32,14 @@ export function layTree(branches: readonly Branch[], width: number): LaidTree {
     list.push(branch);
     children.set(branch.parent, list);
   }
-  const [root] = children.get(undefined) ?? [];
-  if (!root) return { branches: [], width, height: 0, boxW: 0 };
+  const roots = children.get(undefined) ?? [];
+  if (roots.length === 0) return { branches: [], width, height: 0, boxW: 0, thick: () => 0 };
   const depthOf = (branch: Branch): number =>
     1 + Math.max(0, ...(children.get(branch.id) ?? []).map(depthOf));
-  const columns = depthOf(root);
+  const columns = Math.max(...roots.map(depthOf));
   const boxW = Math.min(132, (width / columns) * 0.76);
   const step = columns > 1 ? (width - boxW) / (columns - 1) : 0;
-  const most = Math.max(1, root.watts.hi);
+  const most = Math.max(1, ...roots.map((root) => root.watts.hi));
   const thick = (watts: number) => Math.max(2, (watts / most) * 110);
   const laid: LaidBranch[] = [];
   let floor = 0;
@@ -68,12 +70,12 @@ export function layTree(branches: readonly Branch[], width: number): LaidTree {
     }
     return own;
   };
-  place(root, 0);
+  for (const root of roots) place(root, 0);
   const top = Math.min(...laid.map((each) => each.y));
   for (const each of laid) {
     each.y -= top;
     if (each.from) each.from.y -= top;
   }
   const height = Math.max(...laid.map((each) => each.y + each.h));
-  return { branches: laid, width, height, boxW };
+  return { branches: laid, width, height, boxW, thick };
 }

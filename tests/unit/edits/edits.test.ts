@@ -179,7 +179,7 @@ describe('edits, plan', () => {
   });
   it('counts tags on', () => {
     const demo = demoShop(now);
-    expect(nextNumber(demo)).to.equal('19');
+    expect(nextNumber(demo)).to.equal('20');
     expect(nextNumber(emptyShop())).to.equal('1');
     expect(nextPartId(demo, 'F')).to.equal('F08');
     expect(nextPartId(demo, 'Z')).to.equal('Z01');

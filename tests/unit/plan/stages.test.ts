@@ -46,7 +46,7 @@ describe('stages of a plan', () => {
     const sum = the(runChecks(planOf(shop, jobIn(shop))), 'stage-watts');
     expect(sum.mark).to.equal('stop');
     /* 300 W against 25 + 65 + 250 and more with a headroom of 30 %: by hand, 22 A and more of 20 A. */
-    expect(sum.say).to.match(/^Enough until now, then at least \d+ W short/);
+    expect(sum.say).to.match(/^Enough now; at stage 3 at least \d+ W short/);
     const rests = stageRests(planOf(shop, jobIn(shop)));
     expect(rests.map((each) => each.stage)).to.deep.equal([1, 3]);
     expect(rests[0]!.restW.lo).to.be.above(0);

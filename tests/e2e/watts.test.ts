@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Job } from '../../src/core/model/types.ts';
+import type { Job, Part } from '../../src/core/model/types.ts';
 import { openShop, origin, stored } from './helpers/app.ts';
 
 describe('watts, the supply tree', () => {
@@ -70,6 +70,83 @@ describe('watts, the supply tree', () => {
   });
 });
 
+describe('watts, the finer things', () => {
+  it('lays a lead open into its wires, and shows the spike', async () => {
+    const shop = await openShop('/job/14/watts');
+    const { page } = shop;
+    await page
+      .getByRole('button', { name: /^ATX main 24-way / })
+      .first()
+      .press('Enter');
+    await page.getByRole('img', { name: /^Wires and contacts of ATX main/ }).waitFor();
+    await page.getByText('pin 10', { exact: true }).waitFor();
+    const full = await page.getByRole('button', { name: /^12 V / }).getAttribute('aria-label');
+    await page.getByRole('button', { name: 'spike', exact: true }).click();
+    await page.getByText(/as if it lasted/).waitFor();
+    const spike = await page.getByRole('button', { name: /^12 V / }).getAttribute('aria-label');
+    const most = (label: string | null) => Number(/(\d+) W/.exec(label ?? '')?.[1]);
+    expect(most(spike)).to.be.above(most(full));
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('switches through the stages of a plan, two supplies on one wall', async () => {
+    const shop = await openShop('/job/19/watts');
+    const { page } = shop;
+    await page.getByText(/Enough until stage 2; at stage 3/).waitFor();
+    await page.getByRole('button', { name: /^12 V block/ }).waitFor();
+    await page.getByRole('button', { name: 'now', exact: true }).click();
+    await page.getByRole('button', { name: /^12 V block/ }).waitFor({ state: 'detached' });
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('moves a part to another stage at Take-in', async () => {
+    const shop = await openShop('/job/19/take-in');
+    const { page } = shop;
+    await page.getByText(/comes, C01, stage 3/).click();
+    await page.getByLabel(/^C01/).selectOption('4');
+    await stored<Job>(
+      page,
+      'jobs',
+      '19',
+      (job) => job?.changes.some((each) => each.partId === 'C01' && each.stage === 4) === true,
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('lets the meter correct the watts, and keeps a measured point and what a load found', async () => {
+    const shop = await openShop('/job/19/watts');
+    const { page } = shop;
+    await page.getByText(/The figures were \d+ % to \d+ % too high/).waitFor();
+    await page.getByRole('button', { name: 'Keep these watts' }).click();
+    await stored<Part>(
+      page,
+      'parts',
+      'M19-03',
+      (part) => part?.facts['watts']?.source === 'wall meter, idle and flat out',
+    );
+    await page.getByLabel('W out').fill('60');
+    await page.getByLabel('W in').fill('50');
+    await page.getByRole('button', { name: 'Measured point' }).click();
+    await page.getByText(/more watts in than out/).waitFor();
+    await page.getByLabel('W in').fill('68');
+    await page.getByLabel('W in').press('Enter');
+    await page.getByText('Efficiency against load, 1 measured').waitFor();
+    await page.getByRole('button', { name: 'Practice load' }).click();
+    await page.getByRole('button', { name: 'Keep what it gave' }).click({ timeout: 30_000 });
+    await stored<Part>(
+      page,
+      'parts',
+      'M19-06',
+      (part) => part?.facts['innerOhm']?.source === 'electronic load',
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
 describe('api/v1/watts', () => {
   const post = async (body: unknown) => {
     const answer = await fetch(`${await origin()}/api/v1/watts/solve`, {
@@ -92,6 +169,36 @@ describe('api/v1/watts', () => {
     expect(short.status).to.equal(400);
     expect(short.body['path']).to.equal('r');
     expect((await post({ ...net, loads: [{ id: 'l', node: 'n' }] })).status).to.equal(400);
+  });
+  it('solves a chain of converters, names the one that trips, refuses a loop', async () => {
+    const chain = {
+      held: { battery: 12 },
+      resistors: [{ id: 'lead', a: 'battery', b: 'in', ohm: 0.05 }],
+      loads: [{ id: 'machine', node: 'out', watts: 90 }],
+      converters: [{ id: 'up', in: 'in', out: 'out', outV: 19, efficiency: 0.9, mostInA: 8 }],
+    };
+    const { status, body } = await post(chain);
+    expect(status).to.equal(200);
+    expect(body['out']).to.deep.equal([{ id: 'up', why: 'too many amps in' }]);
+    const loop = await post({
+      ...chain,
+      converters: [
+        ...chain.converters,
+        { id: 'down', in: 'out', out: 'in', outV: 12, efficiency: 0.9 },
+      ],
+    });
+    expect(loop.status).to.equal(400);
+    expect(loop.body['message']).to.match(/loop|feeds it too/);
+  });
+  it('runs a practice load until it shuts off, and refuses a label that is none', async () => {
+    const answer = await fetch(`${await origin()}/api/v1/watts/load?volts=12&amps=5&every=20`);
+    const text = await answer.text();
+    const steps = [...text.matchAll(/data: (.*)/g)].map(
+      (match) => JSON.parse(match[1]!) as { off: boolean; amps: number },
+    );
+    expect(steps.at(-1)?.off).to.equal(true);
+    expect(steps.at(-1)!.amps).to.be.within(4, 7);
+    expect((await fetch(`${await origin()}/api/v1/watts/load?volts=-3`)).status).to.equal(400);
   });
   it('sends readings as events', async () => {
     const answer = await fetch(`${await origin()}/api/v1/watts/meter?about=80&seed=3&every=20`);

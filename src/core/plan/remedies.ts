@@ -1,5 +1,5 @@
 import { byMark, worst, type Finding, type Mark, type Remedy } from '../findings/finding.ts';
-import { indexOf, standingOf } from '../model/lookup.ts';
+import { indexOf, standingOf, textOf } from '../model/lookup.ts';
 import { kindOfSeat, seatName } from '../model/seats.ts';
 import { withChange } from '../model/stages.ts';
 import type { Job, Part, Shop } from '../model/types.ts';
@@ -37,9 +37,14 @@ const cost = (remedy: Remedy) =>
 export function candidates(shop: Shop, job: Job, seat: string): Part[] {
   const index = indexOf(shop);
   const kind = kindOfSeat(seat);
-  const planned = new Set(planOf(shop, job).seats.map((placed) => placed.part.id));
+  const { seats } = planOf(shop, job);
+  const planned = new Set(seats.map((placed) => placed.part.id));
+  /* A small part stands in for one of its own sort only: a screw is no converter. */
+  const now = seats.find((placed) => placed.seat === seat)?.part;
+  const sort = kind === 'small' && now ? textOf(shop, now, 'what')?.text : undefined;
   return shop.parts.filter((part) => {
     if (part.kind !== kind || planned.has(part.id) || part.place === 'gone') return false;
+    if (sort !== undefined && textOf(shop, part, 'what')?.text !== sort) return false;
     const home = index.homeOf.get(part.id);
     const dead = standingOf(shop, part).condition === 'dead';
     return !dead && (!home || home.state === 'donor');

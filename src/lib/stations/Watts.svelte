@@ -71,6 +71,7 @@
     return findings.find((each) => each.id === id);
   }
   const watts = $derived(view.found.filter((each) => each.station === 'watts'));
+  const stageSum = $derived(watts.find((each) => each.id === 'stage-watts'));
   const sums = $derived(
     new Map(
       (tree?.branches ?? []).flatMap((branch) => {
@@ -170,6 +171,12 @@
           <Mark mark="stop" word size={20} /> The line cannot carry this: at most {Math.floor(
             tree.carries * 100,
           )} % of the loads at worst.
+        </p>
+      {/if}
+      {#if stageSum}
+        <p>
+          <Mark mark={stageSum.mark} word size={18} />
+          {stageSum.say}
         </p>
       {/if}
       {#each tree.unfed as draw (draw.id)}

@@ -181,7 +181,7 @@ describe('edits, plan', () => {
     const demo = demoShop(now);
     expect(nextNumber(demo)).to.equal('20');
     expect(nextNumber(emptyShop())).to.equal('1');
-    expect(nextPartId(demo, 'F')).to.equal('F08');
+    expect(nextPartId(demo, 'F')).to.equal('F09');
     expect(nextPartId(demo, 'Z')).to.equal('Z01');
   });
 });

@@ -6,6 +6,7 @@ import { checkShop, readShop } from '../../../src/core/model/read.ts';
 import { inStages, stageOf, stagesOf, withChange } from '../../../src/core/model/stages.ts';
 import type { Change, Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
+import { candidates } from '../../../src/core/plan/remedies.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { stageRests } from '../../../src/core/plan/stageSums.ts';
 import { jobOver, partFor, the, type Seats } from '../../helpers/build.ts';
@@ -132,5 +133,18 @@ describe('stages of a plan', () => {
           ).to.equal(true);
       }),
     );
+  });
+});
+
+describe('remedies for a small part', () => {
+  it('are of its own sort: a converter of the shelf, no screw', () => {
+    const { shop, job } = jobOver(found, {
+      small1: { what: 'converter', outVolts: 19, inAmps: 5 },
+    });
+    const larger = partFor('small1', { what: 'converter', outVolts: 19, inAmps: 9 }, { id: 'BIG' });
+    const screw = partFor('small1', { what: 'screw M3', count: 20 }, { id: 'SCREW' });
+    const all = { ...shop, parts: [...shop.parts, larger, screw] };
+    expect(candidates(all, job, 'small1').map((each) => each.id)).to.deep.equal(['BIG']);
+    expect(candidates(all, job, 'small2').map((each) => each.id)).to.have.members(['BIG', 'SCREW']);
   });
 });

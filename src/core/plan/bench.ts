@@ -6,7 +6,7 @@ import { workOrderOf } from './workOrderOf.ts';
 import { handsNeeded, progress, type Hands, type Progress } from '../order/index.ts';
 import { sumMoney, type MoneySum } from '../units/money.ts';
 import { planOf } from './planOf.ts';
-import { runChecks, tightest } from './run.ts';
+import { checksOf, tightest } from './run.ts';
 
 /** A job as it stands on the bench: its plan, sums, work list and when hands are next needed. */
 export interface Standing {
@@ -21,7 +21,7 @@ export interface Standing {
 
 export function standing(shop: Shop, job: Job, now: string): Standing {
   const plan = planOf(shop, job);
-  const found = runChecks(plan);
+  const found = checksOf(shop, job);
   const steps = workOrderOf(plan, job.schools);
   const due = plan.seats.flatMap((placed) =>
     placed.state === 'comes' && placed.part.place === 'buy' ? [placed.part.due] : [],

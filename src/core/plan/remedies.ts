@@ -4,7 +4,7 @@ import { kindOfSeat, seatName } from '../model/seats.ts';
 import { withChange } from '../model/stages.ts';
 import type { Job, Part, Shop } from '../model/types.ts';
 import { planOf } from './planOf.ts';
-import { runChecks } from './run.ts';
+import { checksOf, runChecks } from './run.ts';
 
 const MINUTES_TO_SWAP = 15;
 
@@ -14,7 +14,7 @@ const MINUTES_TO_SWAP = 15;
  */
 export function remediesFor(shop: Shop, job: Job, finding: Finding, most = 5): Remedy[] {
   if (finding.mark === 'clear') return [];
-  const before = runChecks(planOf(shop, job));
+  const before = checksOf(shop, job);
   const markBefore = new Map(before.map((each) => [each.id, each.mark]));
   const swaps = finding.seats
     .filter((seat) => seat !== 'case' && kindOfSeat(seat) !== 'board')

@@ -1,8 +1,23 @@
 import { byMark, type Finding, type StationId } from '../findings/finding.ts';
 import type { Plan } from '../model/plan.ts';
+import type { Job, Shop } from '../model/types.ts';
 import { checks } from './checks.ts';
 import { foundTogether } from './foundTogether.ts';
 import { inked } from './inked.ts';
+import { planOf } from './planOf.ts';
+
+const kept = new WeakMap<Shop, Map<string, Finding[]>>();
+
+/** All sums of a job as its shop stands, kept while that shop lives: looking back at it costs nothing. */
+export function checksOf(shop: Shop, job: Job): Finding[] {
+  const own = kept.get(shop) ?? new Map<string, Finding[]>();
+  kept.set(shop, own);
+  const before = own.get(job.id);
+  if (before && shop.jobs.includes(job)) return before;
+  const found = runChecks(planOf(shop, job));
+  if (shop.jobs.includes(job)) own.set(job.id, found);
+  return found;
+}
 
 /** All sums of a plan, worst first within each station. */
 export function runChecks(plan: Plan): Finding[] {

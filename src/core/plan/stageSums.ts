@@ -80,9 +80,11 @@ function saysOf(rests: readonly StageRest[]): string {
     ? `Enough ${before.stage === 1 ? 'now' : `until ${stageName(before.stage)}`}; at ${stageName(first.stage)}`
     : 'From the first stage on';
   const least = Math.ceil(-first.restW.hi);
-  return least > 0
-    ? `${until} at least ${least} W short ${first.where}.`
-    : `${until} it may be ${Math.max(0, Math.ceil(-first.restW.lo))} W short ${first.where}.`;
+  if (least > 0) return `${until} at least ${least} W short ${first.where}.`;
+  const most = Math.ceil(-first.restW.lo);
+  return most > 0
+    ? `${until} it may be ${most} W short ${first.where}.`
+    : `${until} little is left ${first.where}: ${-most} W.`;
 }
 
 /** Every stage must run by itself: Stops of earlier stages that the finished plan no longer has. */

@@ -6,7 +6,7 @@ import { workOrderOf } from '$core/plan/workOrderOf.ts';
 import { flips, type Flip } from '$core/plan/flips.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { questions, type Question } from '$core/plan/questions.ts';
-import { countByStation, runChecks, type Counts } from '$core/plan/run.ts';
+import { checksOf, countByStation, type Counts } from '$core/plan/run.ts';
 import { bench } from './bench.svelte.ts';
 
 /** One job as the stations look at it: everything derived from the shop, worked out once per edit. */
@@ -14,7 +14,7 @@ export class JobView {
   #id: () => string | undefined;
   job = $derived.by((): Job | undefined => bench.shop.jobs.find((job) => job.id === this.#id()));
   plan = $derived.by((): Plan | undefined => this.job && planOf(bench.shop, this.job));
-  found = $derived.by((): Finding[] => (this.plan ? runChecks(this.plan) : []));
+  found = $derived.by((): Finding[] => (this.job ? checksOf(bench.shop, this.job) : []));
   steps = $derived.by((): Step[] =>
     this.plan && this.job ? workOrderOf(this.plan, this.job.schools) : [],
   );
@@ -22,8 +22,7 @@ export class JobView {
   counts = $derived.by((): Partial<Record<StationId, Counts>> => countByStation(this.found));
   flips = $derived.by((): Map<string, Flip> => {
     const before = bench.before && jobIn(bench.before, this.#id());
-    const list =
-      before && bench.before ? flips(runChecks(planOf(bench.before, before)), this.found) : [];
+    const list = before && bench.before ? flips(checksOf(bench.before, before), this.found) : [];
     return new Map(list.map((flip) => [flip.id, flip]));
   });
 

@@ -3,6 +3,7 @@ import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../.
 import { plug } from '../../standards/plugs/index.ts';
 import { cardJumps } from '../../standards/supplies.ts';
 import { range, scale, type Range } from '../../units/range.ts';
+import { keptBySeats } from './kept.ts';
 import { cardsOwnSupply } from './second.ts';
 
 /**
@@ -130,6 +131,12 @@ function heldTo(plan: Plan, seat: string, watts: Range): Range {
  * their class's range.
  */
 export function drawsOf(plan: Plan): Draw[] {
+  return limitsIn(plan.taken).length > 0 ? everyDraw(plan) : drawsUnlimited(plan);
+}
+
+const drawsUnlimited = keptBySeats((plan: Plan) => everyDraw({ ...plan, taken: new Set() }));
+
+function everyDraw(plan: Plan): Draw[] {
   return [
     ...boardDraws(plan),
     ...all(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),

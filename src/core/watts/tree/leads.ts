@@ -1,10 +1,11 @@
 import { plugIn } from '../../model/ownPlugs.ts';
-import { all, listAt, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { railNames, type Draw, type Rail } from './draws.ts';
+import { keptBySeats } from './kept.ts';
 
 /** A lead of the supply with its plug: how many contacts feed each rail and return, its wire, its length. */
 export interface Lead {
@@ -30,8 +31,13 @@ const SATA_LENGTH = range(400, 800);
 /** SATA plugs that hang on one lead (common practice, no source). */
 const SATA_EACH = 3;
 
-/** Every lead the supply brings, hubs and splitters of the plan after those they hang on. */
-export function leadsOf(plan: Plan, supply: Placed): Lead[] {
+/** Every lead the supply brings, hubs and splitters of the plan after those they hang on; none without a supply. */
+export const leadsOf = keptBySeats((plan: Plan): Lead[] => {
+  const supply = one(plan, 'supply');
+  return supply ? bringsLeads(plan, supply) : [];
+});
+
+function bringsLeads(plan: Plan, supply: Placed): Lead[] {
   const main = plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? '');
   const others = listAt(plan, supply, 'plugs')?.items ?? [];
   const length = (key: string) => numberAt(plan, supply, key) ?? range(280, 650);

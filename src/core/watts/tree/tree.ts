@@ -76,7 +76,7 @@ function growFirst(plan: Plan, state: State): Tree | undefined {
   const said = drawsOf(plan);
   if (!supply || said.length === 0) return undefined;
   if (isSingleFeed(plan, supply)) return feedTree(plan, supply, said, state);
-  const leads = leadsOf(plan, supply);
+  const leads = leadsOf(plan);
   const draws = said.map((draw) => byBoard(draw, leads));
   const { on, unfed } = hang(plan, leads, draws);
   const low = cornerOf(draws, leads, on, state, 'lo');
@@ -189,7 +189,7 @@ function railAt(
 export function leadAmps(plan: Plan, rail: Rail, leadId: string): Range | undefined {
   const supply = one(plan, 'supply');
   if (!supply) return undefined;
-  const leads = leadsOf(plan, supply);
+  const leads = leadsOf(plan);
   const draws = drawsOf(plan).map((draw) => byBoard(draw, leads));
   const { on } = hang(plan, leads, draws);
   const [low, high] = (['lo', 'hi'] as const).map((end) =>

@@ -93,7 +93,10 @@ describe('watts, the finer things', () => {
   it('switches through the stages of a plan, two supplies on one wall', async () => {
     const shop = await openShop('/job/19/watts');
     const { page } = shop;
-    await page.getByText(/Enough until stage 2; at stage 3/).waitFor();
+    await page
+      .getByText(/Enough until stage 2; at stage 3/)
+      .first()
+      .waitFor();
     await page.getByRole('button', { name: /^12 V block/ }).waitFor();
     await page.getByRole('button', { name: 'now', exact: true }).click();
     await page.getByRole('button', { name: /^12 V block/ }).waitFor({ state: 'detached' });

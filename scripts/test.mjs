@@ -18,13 +18,15 @@ function step(name, work) {
   }
 }
 
-/** Programs from Debian the tests call: the browser, GNU units, poppler and the circuit simulator. */
+/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it. */
 function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
     ['/usr/bin/units', 'units'],
     ['/usr/bin/pdftoppm', 'poppler-utils'],
     ['/usr/bin/ngspice', 'ngspice'],
+    ['/usr/bin/umockdev-run', 'umockdev'],
+    ['/usr/bin/sensors', 'lm-sensors'],
   ].filter(([path]) => !existsSync(path));
   if (needed.length === 0) return true;
   const names = needed.map(([, name]) => name);

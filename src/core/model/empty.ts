@@ -29,6 +29,10 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     clearings: [],
     wants: [],
     sums: [],
+    runs: [],
+    hunts: [],
+    mishaps: [],
+    trials: [],
   };
 }
 

@@ -15,7 +15,17 @@ const steps: Record<number, (document: Document) => Document> = {
   }),
   /* Version 2 kept no plugs of one's own. */
   2: (document) => ({ plugs: [], ...document }),
-  /* Version 3 had no stages: every change is made now, which is what no stage says. */
+  /* Version 3 had no stages (every change is made now, which is what no stage says), no runs and no searches. */
+  3: (document) => ({
+    ...document,
+    jobs: asList(document['jobs']).map((job) => ({
+      runs: [],
+      hunts: [],
+      mishaps: [],
+      trials: [],
+      ...job,
+    })),
+  }),
 };
 
 function asList<T = Document>(value: unknown): T[] {

@@ -13,9 +13,20 @@ import { allKeys } from './properties.ts';
 import { knownSignal } from '../standards/plugs/index.ts';
 import { kindOfSeat } from './seats.ts';
 import { MOST_STAGES } from './stages.ts';
-import { conditions, FORMAT, kinds, machineStates, VERSION } from './types.ts';
+import {
+  conditions,
+  FORMAT,
+  huntVerdicts,
+  kinds,
+  loadSchools,
+  machineStates,
+  VERSION,
+} from './types.ts';
 
 /** Yup schemas of the document. The JSON Schema under docs/ and the API is made from these. */
+
+/** Points a course of a run keeps: enough to draw and to fit it again. */
+export const MOST_POINTS = 1000;
 
 const known = new Set(allKeys);
 const hows = ['said', 'read', 'measured', 'class'];
@@ -229,6 +240,77 @@ export const jobSchema = shape({
     }).required(),
   ).required(),
   sums: array(shape({ text: words(), at: time().required() }).required()).required(),
+  runs: array(
+    shape({
+      id: id(),
+      name: words(),
+      at: time().required(),
+      load: string()
+        .oneOf([...loadSchools])
+        .required(),
+      roomC: number().min(-30).max(60).optional(),
+      panel: string().oneOf(['on', 'off']).required(),
+      fans: optionalWords(),
+      changed: array(words()).max(40).required(),
+      courses: array(
+        shape({
+          what: string().oneOf(['temperature', 'clock', 'fan', 'watts', 'room']).required(),
+          name: words(),
+          s: array(number().required()).max(MOST_POINTS).required(),
+          v: array(number().required()).max(MOST_POINTS).required(),
+        })
+          .test(
+            'pairs',
+            ({ path }) => `${path}: as many figures as times are wanted`,
+            (course) => course === undefined || course.s?.length === course.v?.length,
+          )
+          .required(),
+      )
+        .max(12)
+        .required(),
+    }).required(),
+  ).required(),
+  hunts: array(
+    shape({
+      id: id(),
+      sign: words(),
+      at: time().required(),
+      after: array(words()).max(20).required(),
+      tried: array(
+        shape({
+          testId: words(),
+          result: words(),
+          minutes: number().min(0).max(10000).required(),
+          at: time().required(),
+          who: optionalWords(),
+          with: optionalWords(),
+        }).required(),
+      ).required(),
+      verdict: string()
+        .oneOf([...huntVerdicts])
+        .optional(),
+      causeId: words().optional(),
+      note: optionalWords(),
+    }).required(),
+  ).required(),
+  mishaps: array(
+    shape({
+      at: time().required(),
+      what: words(),
+      partId: id().optional(),
+      mended: boolean().required(),
+      retested: boolean().required(),
+    }).required(),
+  ).required(),
+  trials: array(
+    shape({
+      at: time().required(),
+      what: string().oneOf(['undervolt', 'base clock', 'watt limit']).required(),
+      value: number().required(),
+      stable: boolean().required(),
+      note: optionalWords(),
+    }).required(),
+  ).required(),
   note: optionalWords(),
   handedOver: time().optional(),
 });

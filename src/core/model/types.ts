@@ -125,7 +125,80 @@ export interface Reading {
   value: number;
   when: 'before' | 'after';
   at: string;
-  load: 'flat out' | 'until settled' | 'real use' | 'idle';
+  load: (typeof loadSchools)[number];
+  note?: string | undefined;
+}
+
+export const loadSchools = ['flat out', 'until settled', 'real use', 'idle'] as const;
+
+/** One course of a logged run: what was logged, and its points, thinned. */
+export interface Course {
+  what: 'temperature' | 'clock' | 'fan' | 'watts' | 'room';
+  name: string;
+  /** Seconds from the first row, and figures in °C, MHz, turns a minute or W. */
+  s: number[];
+  v: number[];
+}
+
+/** A logged run of a machine, hung on its job. */
+export interface HeatRun {
+  id: string;
+  name: string;
+  at: string;
+  load: Reading['load'];
+  /** °C of the room; undefined where nobody looked. */
+  roomC?: number | undefined;
+  panel: 'on' | 'off';
+  /** How the fans were set, in words. */
+  fans?: string | undefined;
+  /** What was different from the machine as found while it ran, in words of one's own. */
+  changed: string[];
+  courses: Course[];
+}
+
+/** A test of a search for a fault and how it came out. */
+export interface Tried {
+  testId: string;
+  result: string;
+  minutes: number;
+  at: string;
+  who?: string | undefined;
+  /** The part of the shelf it was done with. */
+  with?: string | undefined;
+}
+
+export const huntVerdicts = ['found', 'works, cause never found', 'given up'] as const;
+
+/** A search for a fault, from its sign to its verdict. */
+export interface Hunt {
+  id: string;
+  sign: string;
+  at: string;
+  /** What was changed last before it showed. */
+  after: string[];
+  tried: Tried[];
+  verdict?: (typeof huntVerdicts)[number] | undefined;
+  /** The cause, where it was found. */
+  causeId?: string | undefined;
+  note?: string | undefined;
+}
+
+/** Something damaged while working, and what became of it. */
+export interface Mishap {
+  at: string;
+  what: string;
+  partId?: string | undefined;
+  mended: boolean;
+  retested: boolean;
+}
+
+/** A step of an undervolt or of a raised clock, and whether it held. */
+export interface Trial {
+  at: string;
+  what: 'undervolt' | 'base clock' | 'watt limit';
+  /** mV below, percent of nominal, or W. */
+  value: number;
+  stable: boolean;
   note?: string | undefined;
 }
 
@@ -176,6 +249,10 @@ export interface Job {
   clearings: Clearing[];
   wants: Want[];
   sums: KeptSum[];
+  runs: HeatRun[];
+  hunts: Hunt[];
+  mishaps: Mishap[];
+  trials: Trial[];
   note?: string | undefined;
   /** ISO time of hand-over. */
   handedOver?: string | undefined;

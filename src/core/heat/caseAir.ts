@@ -1,0 +1,65 @@
+import { fanOf, IN_A_CASE, RISING_CFM, SUPPLY_CFM, warmsK } from '../standards/air.ts';
+import { add, range, total, type Range } from '../units/range.ts';
+
+/** A fan where it sits and which way it blows. */
+export interface PlacedFan {
+  name: string;
+  sizeMm: number;
+  wall: string;
+  blows: 'in' | 'out';
+}
+
+export interface CaseAir {
+  fans: (PlacedFan & { cfm: Range })[];
+  inCfm: Range;
+  outCfm: Range;
+  /** What goes through the case. */
+  throughCfm: Range;
+  /** K its air is warmer than the room. */
+  warmerK: Range;
+  /** More blown in than out, the other way, or nobody can tell. */
+  pressure: 'over' | 'under' | 'even';
+}
+
+export interface CaseAirInput {
+  fans: readonly PlacedFan[];
+  /** A supply whose fan draws air out of the case. */
+  supplyDraws: boolean;
+  /** Holes through which hot air leaves by itself in a small case. */
+  rises: boolean;
+  watts: Range;
+}
+
+/** Air through a case of fans in series with the openings, by the flow each watt needs. */
+export function caseAir({ fans, supplyDraws, rises, watts }: CaseAirInput): CaseAir {
+  const placed = fans.map((fan) => {
+    const { cfm } = fanOf(fan.sizeMm);
+    return { ...fan, cfm: range(cfm.lo * IN_A_CASE.lo, cfm.hi * IN_A_CASE.hi) };
+  });
+  const way = (blows: 'in' | 'out') =>
+    total(placed.filter((fan) => fan.blows === blows).map((fan) => fan.cfm));
+  const inCfm = way('in');
+  const outCfm = add(way('out'), supplyDraws ? SUPPLY_CFM : range(0));
+  /* Fans in and out share the way: together they move more than the stronger side, less than both. */
+  const strong = { lo: Math.max(inCfm.lo, outCfm.lo), hi: Math.max(inCfm.hi, outCfm.hi) };
+  const weak = { lo: Math.min(inCfm.lo, outCfm.lo), hi: Math.min(inCfm.hi, outCfm.hi) };
+  const through = add(
+    range(strong.lo, strong.hi + weak.hi * 0.4),
+    rises ? RISING_CFM : range(1.5, 4),
+  );
+  return {
+    fans: placed,
+    inCfm,
+    outCfm,
+    throughCfm: through,
+    warmerK: range(warmsK(watts.lo, through.hi), warmsK(watts.hi, through.lo)),
+    pressure: inCfm.lo > outCfm.hi ? 'over' : outCfm.lo > inCfm.hi ? 'under' : 'even',
+  };
+}
+
+/** What either school says of the pressure (common practice, no source). */
+export const pressureSays: Record<CaseAir['pressure'], string> = {
+  over: 'Over-pressure: dust comes through the filters only; one school holds it cleaner.',
+  under: 'Under-pressure: hot air leaves surely, and unfiltered air comes in through every gap.',
+  even: 'In and out are about even: neither school has it its way, and neither complains.',
+};

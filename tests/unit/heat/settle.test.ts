@@ -1,0 +1,251 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import {
+  attribute,
+  dropBetween,
+  panelVerdict,
+  saidBy,
+  settle,
+  SettleError,
+} from '../../../src/core/heat/index.ts';
+import { changesBetween } from '../../../src/core/heat/compare.ts';
+import { dice, madeRun } from '../../../src/core/heat/simulate.ts';
+import { student } from '../../../src/core/heat/settle.ts';
+import type { Course, HeatRun } from '../../../src/core/model/types.ts';
+
+const curve = (end: number, start: number, tau: number, length: number, every = 5) => {
+  const s = Array.from({ length: Math.floor(length / every) + 1 }, (_, i) => i * every);
+  return { s, v: s.map((t) => end - (end - start) * Math.exp(-t / tau)) };
+};
+
+export function runWith(
+  end: number,
+  more: Partial<HeatRun> & { noise?: number; extra?: Course[]; seed?: number } = {},
+): HeatRun {
+  const { noise = 0.2, extra = [], seed = 5, ...fields } = more;
+  const { normal } = dice(seed);
+  const { s, v } = curve(end, 30, 120, 900);
+  return {
+    id: fields.name ?? `r${end}`,
+    name: `run ${end}`,
+    at: '2026-11-25T10:00:00Z',
+    load: 'flat out',
+    roomC: 22,
+    panel: 'on',
+    changed: [],
+    courses: [
+      { what: 'temperature', name: 'processor', s, v: v.map((each) => each + noise * normal()) },
+      ...extra,
+    ],
+    ...fields,
+  };
+}
+
+describe('heat/settle', () => {
+  it('finds the end, start and time constant of a curve without noise', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 40, max: 100, noNaN: true }),
+        fc.double({ min: 15, max: 38, noNaN: true }),
+        fc.double({ min: 60, max: 400, noNaN: true }),
+        (end, start, tau) => {
+          const fit = settle(curve(end, start, tau, 4 * tau));
+          expect(fit.end).to.be.closeTo(end, 0.05);
+          expect(fit.start).to.be.closeTo(start, 0.2);
+          expect(fit.tauS).to.be.closeTo(tau, tau * 0.01);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+  it('knows a run that has not settled, and how long it takes yet', () => {
+    const early = settle(curve(80, 30, 300, 450));
+    expect(early.settled).to.equal(false);
+    /* By hand: 11.16 K are left after 1.5 time constants; to 1 K it is 300 ln 11.16 = 723 s. */
+    expect(early.moreS).to.be.closeTo(300 * Math.log(50 * Math.exp(-1.5)), 12);
+    const done = settle(curve(80, 30, 300, 1800));
+    expect(done.settled).to.equal(true);
+    expect(done.moreS).to.equal(0);
+  });
+  it('holds a run that is the same all along for what it is', () => {
+    const { normal } = dice(4);
+    const flat = settle({
+      s: Array.from({ length: 200 }, (_, i) => i * 3),
+      v: Array.from({ length: 200 }, () => 52 + 0.3 * normal()),
+    });
+    expect(flat.end).to.be.closeTo(52, 1);
+  });
+  it('the span holds the truth in 93 to 97 of 100 made-up runs', function () {
+    this.timeout(60_000);
+    let held = 0;
+    for (let seed = 1; seed <= 500; seed += 1) {
+      const { s, v, room, endC } = madeRun({ seed });
+      const run = saidBy({
+        ...runWith(60),
+        courses: [
+          { what: 'temperature', name: 'processor', s, v },
+          { what: 'room', name: 'room', s, v: room },
+        ],
+      });
+      /* Its end is reckoned for the room it began with. */
+      if (endC >= run.settling.lo && endC <= run.settling.hi) held += 1;
+    }
+    expect(held / 500).to.be.within(0.93, 0.97);
+  });
+  it('tells of a run far too short by a wide span', () => {
+    const widths = [0.6, 1.5, 4].map((taus) => {
+      const { s, v } = madeRun({ seed: 9, taus });
+      const fit = settle({ s, v });
+      return fit.hi - fit.lo;
+    });
+    expect(widths[0]).to.be.above(widths[1]!);
+    expect(widths[1]).to.be.above(widths[2]!);
+  });
+  it('refuses too few points and a run without length', () => {
+    expect(() => settle({ s: [0, 1], v: [40, 41] })).to.throw(SettleError, /At least 6/);
+    expect(() => settle({ s: [5, 5, 5, 5, 5, 5, 5], v: [1, 2, 3, 4, 5, 6, 7] })).to.throw(
+      SettleError,
+      /no length/,
+    );
+    expect(() => saidBy({ ...runWith(60), courses: [] })).to.throw(SettleError, /no temperature/);
+  });
+  it("Student's t as tables have it (Abramowitz and Stegun, table 26.10)", () => {
+    for (const [free, t] of [
+      [5, 2.571],
+      [10, 2.228],
+      [30, 2.042],
+      [120, 1.98],
+    ] as const)
+      expect(student(free)).to.be.closeTo(t, 0.01);
+  });
+});
+
+describe('heat/run, what held it', () => {
+  const s = Array.from({ length: 180 }, (_, i) => i * 5);
+  const course = (what: Course['what'], of: (t: number) => number): Course => ({
+    what,
+    name: what,
+    s,
+    v: s.map(of),
+  });
+  const pinned = (extra: Course[]) =>
+    saidBy({
+      ...runWith(60),
+      courses: [course('temperature', (t) => Math.min(95, 40 + t / 2)), ...extra],
+    }).pinned;
+  it('throttling: flat and the clock gives way', () => {
+    expect(pinned([course('clock', (t) => 4000 - t * 0.6)])?.by).to.equal('throttling');
+    expect(pinned([course('clock', () => 4000)])).to.equal(undefined);
+  });
+  it('the fan: flat and the fan still rises', () => {
+    expect(pinned([course('fan', (t) => 900 + t)])?.by).to.equal('fan');
+    expect(pinned([course('fan', () => 1200)])).to.equal(undefined);
+  });
+  it('a fan that rose with the temperature and stays holds nothing, nor one beside a rising temperature', () => {
+    const follows = course('fan', (t) => 900 + 400 * (1 - Math.exp(-t / 100)));
+    expect(saidBy(runWith(70, { extra: [follows] })).pinned).to.equal(undefined);
+    const rising = {
+      ...runWith(60),
+      courses: [course('temperature', (t) => 40 + t / 20), course('fan', (t) => 900 + t)],
+    };
+    expect(saidBy(rising).pinned).to.equal(undefined);
+  });
+});
+
+describe('heat/compare', () => {
+  it('compares rises over the room, and lays the drop to the only change', () => {
+    const before = saidBy(runWith(82, { name: 'before', roomC: 24 }));
+    const after = saidBy(runWith(70, { name: 'after', roomC: 22, changed: ['paste'], seed: 8 }));
+    const drop = dropBetween(before, after);
+    expect(drop.dropK).to.be.closeTo(82 - 24 - (70 - 22), 0.5);
+    expect(drop.lo).to.be.below(10);
+    expect(drop.hi).to.be.above(10);
+    expect(drop.doubts).to.be.empty;
+    expect(drop.say).to.contain('by “paste”');
+  });
+  it('82 to 70 C after several changes at once belongs to none of them (common practice, no source)', () => {
+    const said = [
+      saidBy(runWith(82, { name: 'a' })),
+      saidBy(runWith(70, { name: 'b', changed: ['paste', 'fan', 'feet'] })),
+    ];
+    const drop = dropBetween(said[0]!, said[1]!);
+    expect(drop.say).to.contain('none of them alone');
+    const found = attribute(said);
+    expect(found.effects).to.be.empty;
+    expect(found.tangled).to.deep.equal([['fan', 'feet', 'paste']]);
+    expect(found.wanted).to.have.length(2);
+  });
+  it('parts them once the runs it named are there, and names no more than are needed', () => {
+    const effects: Record<string, number> = { paste: 4, fan: 6, feet: 2 };
+    const at = (changed: string[], name: string, seed: number) =>
+      saidBy(
+        runWith(82 - changed.reduce((sum, each) => sum + (effects[each] ?? 0), 0), {
+          name,
+          changed,
+          seed,
+        }),
+      );
+    const all = ['paste', 'fan', 'feet'];
+    const said = [at([], 'a', 1), at(all, 'b', 2)];
+    const { wanted } = attribute(said);
+    const more = wanted.map((changed, i) => at(changed, `w${i}`, 10 + i));
+    const fewer = attribute([...said, ...more.slice(0, -1)]);
+    expect(fewer.tangled).to.not.be.empty;
+    const found = attribute([...said, ...more]);
+    expect(found.tangled).to.be.empty;
+    expect(found.wanted).to.be.empty;
+    for (const { change, dropK, lo, hi } of found.effects) {
+      expect(dropK, change).to.be.closeTo(effects[change]!, 1);
+      expect(lo).to.be.at.most(effects[change]!);
+      expect(hi).to.be.at.least(effects[change]!);
+    }
+  });
+  it('as many runs as the rank lacks, whatever was changed when', () => {
+    const any = fc.array(fc.subarray(['a', 'b', 'c', 'd']), { minLength: 2, maxLength: 5 });
+    fc.assert(
+      fc.property(any, (list) => {
+        const said = list.map((changed, i) =>
+          saidBy(runWith(70, { name: `n${i}`, changed, seed: i + 1 })),
+        );
+        const found = attribute(said);
+        if (new Set(list.flat()).size === 0) return;
+        const again = attribute([
+          ...said,
+          ...found.wanted.map((changed, i) =>
+            saidBy(runWith(70, { name: `w${i}`, changed, seed: 40 + i })),
+          ),
+        ]);
+        expect(again.tangled).to.be.empty;
+        expect(again.effects.map((each) => each.change).sort()).to.deep.equal(
+          [...new Set(list.flat())].sort(),
+        );
+      }),
+      { numRuns: 25 },
+    );
+  });
+  it('doubts what was not alike: load, room, watts, held, panel', () => {
+    const a = saidBy(runWith(80, { name: 'a' }));
+    const doubts = (more: Partial<HeatRun> & { extra?: Course[] }) =>
+      dropBetween(a, saidBy(runWith(70, { name: 'b', changed: ['x'], ...more }))).doubts.join();
+    expect(doubts({ load: 'idle' })).to.contain('flat out');
+    expect(doubts({ roomC: 35 })).to.contain('rooms differ');
+    expect(doubts({ roomC: undefined })).to.contain('room was not read');
+    expect(doubts({ panel: 'off' })).to.contain('panel');
+    expect(doubts({})).to.equal('');
+    const idle = saidBy(runWith(40, { name: 'i', load: 'idle' }));
+    expect(dropBetween(idle, idle).doubts.join()).to.contain('idle proves no cooling');
+  });
+  it('a change undone counts as one', () => {
+    expect(
+      changesBetween(runWith(1, { changed: ['a', 'b'] }), runWith(2, { changed: ['b', 'c'] })),
+    ).to.deep.equal(['a', 'c']);
+  });
+  it('panel off from 100 to the 60s: the panel is the problem (common practice, no source)', () => {
+    const on = saidBy(runWith(100, { name: 'on', noise: 0.3 }));
+    const off = saidBy(runWith(66, { name: 'off', panel: 'off', seed: 3 }));
+    const { dropK, lo, hi } = dropBetween(on, off);
+    expect(panelVerdict(dropK, lo, hi).says).to.equal('the panel is the problem');
+    expect(panelVerdict(2, 1, 3).says).to.equal('the panel costs nothing');
+    expect(panelVerdict(21, 12, 30).text).to.contain('does not prove');
+  });
+});

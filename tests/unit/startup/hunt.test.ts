@@ -1,0 +1,313 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { addHunt, addTried, closeHunt } from '../../../src/core/edits/huntEdits.ts';
+import type { Kind, Shop } from '../../../src/core/model/types.ts';
+import {
+  changedKinds,
+  huntOf,
+  isMakers,
+  learnedOf,
+  sparesFor,
+} from '../../../src/core/plan/startupOf.ts';
+import { planOf } from '../../../src/core/plan/planOf.ts';
+import {
+  bestFirst,
+  byChecklist,
+  faultyMachine,
+  huntBy,
+  lookBack,
+  practiceSpares,
+} from '../../../src/core/startup/bench.ts';
+import { causes, checklist, signIds, tests } from '../../../src/core/startup/causes.ts';
+import { minutesOf, priorOf, undoLast } from '../../../src/core/startup/hunt.ts';
+import { nextTests, oddsOf, standOf, type HuntState } from '../../../src/core/startup/index.ts';
+import { readHunt } from '../../../src/core/startup/schema.ts';
+import { leaveAlone, settingsFor } from '../../../src/core/startup/settings.ts';
+import { jobOver, planWith } from '../../helpers/build.ts';
+
+const start: HuntState = {
+  sign: 'picture',
+  after: [],
+  maker: false,
+  spares: practiceSpares,
+  tried: [],
+};
+const first = (state: HuntState) => oddsOf(state).odds[0]!.cause.id;
+
+describe('startup/causes', () => {
+  it('every sign has causes, every cause a test that tells of it or is the last resort', () => {
+    for (const sign of signIds)
+      expect(causes.filter((each) => (each.odds[sign] ?? 0) > 0).length, sign).to.be.at.least(5);
+    const told = new Set(tests.flatMap((each) => Object.keys(each.likely)));
+    for (const cause of causes)
+      if (cause.id !== 'other') expect(told.has(cause.id), cause.id).to.equal(true);
+  });
+  it('tests name causes there are, with likelihoods between nothing and one', () => {
+    const ids = new Set(causes.map((each) => each.id));
+    for (const test of tests)
+      for (const [cause, likely] of Object.entries(test.likely)) {
+        expect(ids.has(cause), `${test.id} ${cause}`).to.equal(true);
+        expect(likely).to.be.within(0, 0.99);
+      }
+    expect(new Set(checklist).size).to.equal(tests.length);
+  });
+});
+
+describe('startup/hunt', () => {
+  it('odds are a whole, whatever was tried', () => {
+    const tried = fc.uniqueArray(
+      fc.record({ test: fc.constantFrom(...tests.map((each) => each.id)), yes: fc.boolean() }),
+      { selector: (each) => each.test, maxLength: 8 },
+    );
+    fc.assert(
+      fc.property(fc.constantFrom(...signIds), tried, (sign, list) => {
+        const { odds, explained } = oddsOf({ ...start, sign, tried: list });
+        expect(odds.reduce((sum, each) => sum + each.share, 0)).to.be.closeTo(1, 1e-4);
+        expect(explained).to.be.within(0, 1);
+        for (let i = 1; i < odds.length; i += 1)
+          expect(odds[i]!.share).to.be.at.most(odds[i - 1]!.share);
+      }),
+    );
+  });
+  it('the order of tests does not matter to the odds', () => {
+    const a = [
+      { test: 'memory-reseat', yes: false },
+      { test: 'least', yes: true },
+      { test: 'ports', yes: false },
+    ];
+    const one = oddsOf({ ...start, tried: a }).odds;
+    const other = oddsOf({ ...start, tried: [...a].reverse() }).odds;
+    one.forEach((each, i) => expect(each.share).to.be.closeTo(other[i]!.share, 1e-12));
+  });
+  it('what was changed last is likelier, and undoing it is always offered', () => {
+    const share = (state: HuntState, id: string) =>
+      oddsOf(state).odds.find((each) => each.cause.id === id)?.share ?? 0;
+    const after: HuntState = { ...start, after: ['memory'] };
+    expect(share(after, 'memory-bad')).to.be.above(share(start, 'memory-bad') * 1.5);
+    for (const sign of signIds) {
+      const offered = nextTests({ ...start, sign, after: ['card', 'memory', 'case'] });
+      if (sign === 'no-standby') continue;
+      expect(
+        offered.some((each) => each.test.id === 'undo'),
+        sign,
+      ).to.equal(true);
+    }
+    expect(undoLast([])).to.equal(undefined);
+  });
+  it('a swap is offered with a part of the shelf or not at all', () => {
+    const swaps = (spares: HuntState['spares']) =>
+      nextTests({ ...start, spares }).filter((each) => each.test.spare);
+    expect(swaps({})).to.be.empty;
+    const [swap] = swaps({ memory: { id: 'A14', name: 'module A14' } });
+    expect(swap?.with).to.deep.equal({ id: 'A14', name: 'module A14' });
+  });
+  it('names a cause once it is sure: swapped memory that works, after reseating that did not', () => {
+    const state: HuntState = {
+      ...start,
+      sign: 'beeps',
+      tried: [
+        { test: 'memory-reseat', yes: false },
+        { test: 'memory-single', yes: true },
+        { test: 'memory-swap', yes: true },
+      ],
+    };
+    expect(['memory-bad', 'memory-mix']).to.include(first(state));
+    const reseated: HuntState = {
+      ...start,
+      sign: 'beeps',
+      tried: [{ test: 'memory-reseat', yes: true }],
+    };
+    expect(standOf(reseated).named?.cause.id).to.equal('memory-seat');
+  });
+  it('says so when what was found hardly goes together', () => {
+    const tried = ['memory-swap', 'card-swap', 'cell', 'front-off'].map((test) => ({
+      test,
+      yes: true,
+    }));
+    expect(standOf({ ...start, tried }).contradicts).to.contain('two faults');
+    expect(standOf({ ...start, tried: tried.slice(0, 1) }).contradicts).to.equal(undefined);
+    expect(standOf(start).contradicts).to.equal(undefined);
+  });
+  it('the shop’s own results move the odds and the minutes', () => {
+    const learned = {
+      found: { picture: { screen: 12 } },
+      minutes: { 'memory-reseat': { sum: 60, n: 6 } },
+    };
+    expect(
+      priorOf({ ...start, learned }).find((each) => each.cause.id === 'screen')!.share,
+    ).to.be.above(0.6);
+    const reseat = tests.find((each) => each.id === 'memory-reseat')!;
+    expect(minutesOf(reseat, learned)).to.be.closeTo((3 * 3 + 60) / 9, 1e-9);
+    expect(minutesOf(reseat, undefined)).to.equal(3);
+  });
+  it('information is never below nothing nor above what is open', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...signIds), (sign) => {
+        const { odds } = oddsOf({ ...start, sign });
+        const open = odds.reduce((sum, { share }) => sum - share * Math.log2(share), 0);
+        for (const each of nextTests({ ...start, sign })) {
+          expect(each.bits).to.be.within(0, Math.min(1, open) + 1e-9);
+          expect(each.chance).to.be.within(0, 1);
+        }
+      }),
+    );
+  });
+});
+
+describe('startup/bench, the practice machine', () => {
+  it('answers alike however often it is asked, the same for the same seed', () => {
+    const [a, b] = [faultyMachine('loops', 5), faultyMachine('loops', 5)];
+    for (const test of tests) {
+      expect(a.answer(test)).to.deep.equal(b.answer(test));
+      expect(a.answer(test)).to.deep.equal(a.answer(test));
+    }
+  });
+  it('on 500 faults the search takes at most 60 % of a checklist’s minutes, and is right as often', function () {
+    this.timeout(60_000);
+    let [own, list, right, rightByList] = [0, 0, 0, 0];
+    for (let i = 1; i <= 500; i += 1) {
+      const sign = signIds[i % signIds.length]!;
+      const machine = faultyMachine(sign, i * 7919);
+      const from = { after: [] as Kind[], maker: false, spares: practiceSpares };
+      const a = huntBy(machine, from, bestFirst);
+      const b = huntBy(machine, from, byChecklist);
+      own += a.minutes;
+      list += b.minutes;
+      if (a.named === machine.cause.id) right += 1;
+      if (b.named === machine.cause.id) rightByList += 1;
+    }
+    expect(own / list).to.be.at.most(0.6);
+    expect(right).to.be.at.least(rightByList - 10);
+    expect(right).to.be.at.least(350);
+  });
+  it('looks back: which test would have told more', () => {
+    const state: HuntState = {
+      ...start,
+      sign: 'memory',
+      tried: [
+        { test: 'socket', yes: false },
+        { test: 'memory-reseat', yes: true },
+      ],
+    };
+    const better = lookBack(state);
+    expect(better[0]).to.include({ step: 1, did: tests.find((each) => each.id === 'socket')!.ask });
+    expect(better[0]!.by).to.be.above(1.5);
+    const good: HuntState = {
+      ...state,
+      tried: [{ test: nextTests({ ...state, tried: [] })[0]!.test.id, yes: false }],
+    };
+    expect(lookBack(good)).to.be.empty;
+  });
+});
+
+describe('plan/startupOf', () => {
+  const shop = demoShop('2026-11-25T09:00:00.000Z');
+  it('spares are parts of the shelf or a donor that fit, never one of the machine', () => {
+    const plan = planOf(
+      shop,
+      shop.jobs.find((job) => job.id === '14')!,
+    );
+    const spares = sparesFor(plan);
+    const used = new Set(plan.seats.map((each) => each.part.id));
+    expect(Object.keys(spares)).to.include('memory');
+    for (const spare of Object.values(spares)) expect(used.has(spare.id)).to.equal(false);
+  });
+  it('a module of another kind is no spare', () => {
+    const { shop: own, job } = jobOver({ memory1: { memoryKind: 'DDR4' } });
+    const odd = {
+      ...own,
+      parts: [
+        ...own.parts,
+        {
+          id: 'X',
+          kind: 'memory' as const,
+          name: 'old',
+          facts: { memoryKind: { text: 'DDR3', how: 'said' as const } },
+          place: 'shelf' as const,
+        },
+      ],
+    };
+    expect(sparesFor(planOf(odd, job))).to.deep.equal({});
+  });
+  it('learns from searches that found something, twice from the same model, never from the one in hand', () => {
+    const { shop: own } = jobOver({ memory1: {} });
+    const hunt = { id: 'h1', sign: 'picture', at: '2026-11-25', after: ['memory1'], tried: [] };
+    const done = [
+      addHunt('1', hunt),
+      addTried('1', 'h1', { testId: 'ports', result: 'yes', minutes: 4, at: '2026-11-25' }),
+      closeHunt('1', 'h1', { verdict: 'found', causeId: 'screen' }),
+    ].reduce((now, edit) => edit(now), own);
+    expect(learnedOf(done).found).to.deep.equal({ picture: { screen: 1 } });
+    expect(learnedOf(done, undefined, 'found machine').found['picture']).to.deep.equal({
+      screen: 2,
+    });
+    expect(learnedOf(done, undefined, 'found machine').minutes['ports']).to.deep.equal({
+      sum: 8,
+      n: 2,
+    });
+    expect(learnedOf(done, 'h1').found).to.deep.equal({});
+    const open = closeHunt('1', 'h1', { verdict: 'given up', causeId: undefined })(done);
+    expect(learnedOf(open).found).to.deep.equal({});
+    const state = huntOf(planOf(done, done.jobs[0]!), done.jobs[0]!.hunts[0]!)!;
+    expect(state).to.deep.include({
+      sign: 'picture',
+      after: ['memory'],
+      tried: [{ test: 'ports', yes: true }],
+    });
+  });
+  it("knows a maker's machine and what was changed", () => {
+    expect(isMakers(planWith({ board: { format: "maker's own" } }))).to.equal(true);
+    expect(isMakers(planWith({ board: { mainPlug: 'main24' } }))).to.equal(false);
+    const { shop: own, job } = jobOver({ board: {} }, { card1: {}, memory1: {} });
+    expect(changedKinds(planOf(own, job)).sort()).to.deep.equal(['card', 'memory']);
+  });
+});
+
+describe('startup/settings', () => {
+  it('names what the plan needs and what silencing loses', () => {
+    const { shop, job } = jobOver(
+      {
+        board: { format: "maker's own", fanHeaders: ['fan4', 'fan4', 'fan4'] },
+        cooler: {},
+        processor: { graphics: 'yes' },
+      },
+      { case: {}, card1: {}, memory1: {}, small1: { what: 'riser' } },
+    );
+    const settings = settingsFor(planOf(shop, job));
+    expect(settings.map((each) => each.setting.split(/[:,]/)[0])).to.deep.equal([
+      'lid sensor',
+      'fan lower limit',
+      'slot generation',
+      'link power saving',
+      'first picture',
+      'memory',
+    ]);
+    for (const each of settings.slice(0, 2)) expect(each.loses).to.not.equal(undefined);
+    expect(settingsFor(planWith({ case: {} }))).to.be.empty;
+  });
+  it('leaves new memory alone for two minutes', () => {
+    const { shop, job } = jobOver({ board: {} }, { memory1: {} });
+    expect(leaveAlone(planOf(shop, job)).seconds).to.equal(120);
+    const as = jobOver({ board: {}, memory1: {} });
+    expect(leaveAlone(planOf(as.shop as Shop, as.job)).seconds).to.equal(30);
+  });
+});
+
+describe('startup/schema', () => {
+  it('takes a search and refuses what is none, with the place', () => {
+    const state = readHunt({
+      sign: 'loops',
+      after: ['memory'],
+      spares: { memory: 'A14' },
+      tried: [{ test: 'least', yes: true }],
+    });
+    expect(state.spares.memory).to.deep.equal({ id: 'A14', name: 'A14' });
+    expect(() => readHunt({ sign: 'smoke' })).to.throw(/sign/);
+    expect(() => readHunt({ sign: 'loops', tried: [{ test: 'kick', yes: true }] })).to.throw(
+      /tried\[0\]\.test/,
+    );
+    expect(() => readHunt({ sign: 'loops', spares: { wheel: 'x' } })).to.throw(/spares/);
+    expect(() => readHunt([])).to.throw(/no object/);
+  });
+});

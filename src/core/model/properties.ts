@@ -1,3 +1,4 @@
+import { besideC, softensC } from '../standards/air.ts';
 import { boardFormats } from '../standards/boards.ts';
 import { memoryKinds } from '../standards/memory.ts';
 import { mainPlugIds, plugs } from '../standards/plugs/index.ts';
@@ -424,6 +425,8 @@ export const properties: Record<Kind, readonly Property[]> = {
       'yes',
       'no',
     ]),
+    text('material', 'material', 'Which material is it printed of?', Object.keys(softensC)),
+    text('beside', 'beside', 'What is the hottest thing beside it?', Object.keys(besideC)),
     text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
   ],
 };

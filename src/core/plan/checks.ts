@@ -4,6 +4,7 @@ import { linkChecks } from '../links/index.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
 import { headerAmps } from './headerAmps.ts';
+import { heatSums } from './heatSums.ts';
 import { promised } from './promised.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
 
@@ -13,6 +14,7 @@ const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, 
 export const checks: readonly Check[] = [
   ...stations,
   headerAmps,
+  heatSums,
   promised,
   stageWatts,
   stageStops(stations),

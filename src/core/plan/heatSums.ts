@@ -1,0 +1,187 @@
+import type { Finding } from '../findings/finding.ts';
+import { gap } from '../findings/gap.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
+import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
+import {
+  aimsC,
+  airSource,
+  anyCoolerKW,
+  besideC,
+  CASE_K,
+  coolerKW,
+  pasteKW,
+  roomC,
+  softensC,
+} from '../standards/air.ts';
+import { practice } from '../standards/source.ts';
+import { add, range, total, type Range } from '../units/range.ts';
+import { boardW, cardsDraws, cardsOwnSupply, treeOf } from '../watts/tree/index.ts';
+
+const product = (a: Range, b: Range): Range => range(a.lo * b.lo, a.hi * b.hi);
+
+/** The fans of a plan where their sizes put them: at the mounts of the case, those in front and below blowing in. */
+export function placedFans(plan: Plan): PlacedFan[] {
+  const shell = one(plan, 'case');
+  const mounts = [...((shell && listAt(plan, shell, 'fanMounts')?.items) ?? [])];
+  return all(plan, 'fan').flatMap((fan) => {
+    const size = numberAt(plan, fan, 'size');
+    if (!size) return [];
+    const at = mounts.findIndex((mount) => Number(mount.split(' ')[1]) === size.lo);
+    const wall = at < 0 ? 'somewhere' : (mounts.splice(at, 1)[0]?.split(' ')[0] ?? 'somewhere');
+    const blows = wall === 'front' || wall === 'floor' || wall === 'side' ? 'in' : 'out';
+    return [{ name: fan.seat, sizeMm: size.lo, wall, blows }];
+  });
+}
+
+/** Air through the case at full load; undefined without a case or watts. */
+export function airOf(plan: Plan): CaseAir | undefined {
+  const shell = one(plan, 'case');
+  const tree = treeOf(plan, 'full');
+  if (!shell || !tree) return undefined;
+  const outside = textAt(plan, shell, 'supplyAt')?.text === 'outside the case';
+  const single = textAt(plan, one(plan, 'supply') ?? shell, 'feeds')?.text;
+  const supplyInside = !outside && (single === undefined || single === 'supply');
+  const litres = litresOf(plan, shell);
+  const vents = listAt(plan, shell, 'vents')?.items ?? [];
+  /* Cards on a supply of their own warm the same air; a supply inside adds what it loses. */
+  const second = cardsOwnSupply(plan)
+    ? total(cardsDraws(plan).map((draw) => draw.watts.full))
+    : range(0);
+  const drawn = total(tree.draws.map((draw) => draw.watts.full));
+  const first = supplyInside
+    ? range(drawn.lo, Math.max(drawn.hi, tree.wallW?.hi ?? 0))
+    : boardW(tree.draws, 'full');
+  const watts = add(first, second);
+  return caseAir({
+    fans: placedFans(plan),
+    supplyDraws: supplyInside && !plan.taken.has('turn-supply'),
+    rises: (litres?.hi ?? Infinity) < PASSIVE_LITRES && vents.includes('lid'),
+    watts,
+  });
+}
+
+/** Will it stay cool? Cooler against watts and room, the air of the case, prints beside what is hot. */
+export function heatSums(plan: Plan): Finding[] {
+  const air = airOf(plan);
+  return [...processorHeat(plan, air), ...caseWarmth(air), ...prints(plan)];
+}
+
+function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
+  const processor = one(plan, 'processor');
+  const cooler = one(plan, 'cooler');
+  const watts = processor && numberAt(plan, processor, 'watts');
+  if (!processor || !cooler || !watts) return [];
+  const limit = /^limit:processor:(\d+)$/;
+  const held = [...plan.taken].flatMap((id) => limit.exec(id)?.[1] ?? []).map(Number)[0];
+  const w =
+    held === undefined
+      ? range(watts.lo, watts.hi)
+      : range(Math.min(watts.lo, held), Math.min(watts.hi, held));
+  const kind = textAt(plan, cooler, 'class');
+  const kw = (kind && coolerKW[kind.text]) ?? anyCoolerKW;
+  return [
+    gap({
+      id: 'heat-processor',
+      station: 'heat',
+      title: 'processor flat out, settled',
+      seats: [processor.seat, cooler.seat],
+      unit: 'K',
+      terms: [
+        plain(`aim, ${aimsC.processor} °C`, range(aimsC.processor), 1),
+        { ...plain('room, °C', roomC, -1), how: 'class' },
+        ...(air
+          ? [{ ...plain('air of the case warmer by', air.warmerK, -1), how: 'class' as const }]
+          : []),
+        {
+          ...termOf(processor, 'watts', `${kind?.text ?? 'any'} cooler and paste`, -1, watts),
+          value: product(w, add(kw, pasteKW)),
+        },
+      ],
+      margin: 5,
+      spare: 'cooler than the aim',
+      short: 'too warm',
+      /* It slows down, it does not burn. */
+      lack: 'mend',
+      source: practice,
+      undoMinutes: 45,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'The cooler is enough, whatever the room.'
+          : mark === 'mend'
+            ? 'This cooler cannot hold it flat out: it slows down. A better cooler, or fewer watts.'
+            : 'It may get warm flat out: measure it until it settles, lid on.',
+    }),
+  ];
+}
+
+function caseWarmth(air: CaseAir | undefined): Finding[] {
+  if (!air) return [];
+  return [
+    gap({
+      id: 'heat-case',
+      station: 'heat',
+      title: 'air of the case at full load',
+      seats: ['case', ...air.fans.map((fan) => fan.name)],
+      unit: 'K',
+      terms: [
+        plain('may be warmer than the room by', range(CASE_K), 1),
+        { ...plain('watts over the air that goes through', air.warmerK, -1), how: 'class' },
+      ],
+      margin: 2,
+      short: 'too warm',
+      lack: 'mend',
+      source: airSource,
+      undoMinutes: 30,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'Air enough goes through.'
+          : mark === 'mend'
+            ? 'Too little air for these watts: open the panel, a fan more.'
+            : 'Perhaps too little air for these watts: run it with the panel off and on.',
+    }),
+  ];
+}
+
+/** Printed brackets and lids beside what gets hot. */
+function prints(plan: Plan): Finding[] {
+  return all(plan, 'small').flatMap((placed) => {
+    const what = textAt(plan, placed, 'what')?.text ?? '';
+    if (!/print/.test(what)) return [];
+    const material = textAt(plan, placed, 'material');
+    const beside = textAt(plan, placed, 'beside');
+    const softens = softensC[material?.text ?? ''] ?? range(55, 145);
+    const hot = besideC[beside?.text ?? ''] ?? range(25, 85);
+    const input = (key: string) => ({ partId: placed.part.id, key, seat: placed.seat });
+    return gap({
+      id: `heat-print:${placed.seat}`,
+      station: 'heat',
+      title: `${what}, ${material?.text ?? 'material not said'}`,
+      seats: [placed.seat],
+      unit: 'K',
+      terms: [
+        {
+          ...plain('softens at, °C', softens, 1),
+          how: material?.how ?? 'class',
+          input: input('material'),
+        },
+        {
+          ...plain(`beside ${beside?.text ?? 'what'}, °C`, hot, -1),
+          how: beside?.how ?? 'class',
+          input: input('beside'),
+        },
+      ],
+      margin: 10,
+      short: 'softens',
+      source: practice,
+      undoMinutes: 120,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'It stays hard there.'
+          : mark === 'stop'
+            ? 'It sags there: another material, or another place.'
+            : 'It may sag there: print it in a material that stands more.',
+    });
+  });
+}

@@ -1,0 +1,59 @@
+import { expect } from 'chai';
+import { airOf, heatSums, placedFans } from '../../../src/core/plan/heatSums.ts';
+import { planWith, the, type Seats } from '../../helpers/build.ts';
+
+const tower: Seats = {
+  case: { class: 'tower', fanMounts: ['front 120', 'rear 120', 'front 120'] },
+  board: { watts: 30 },
+  processor: { watts: 65 },
+  cooler: { class: 'tower' },
+  fan1: { size: 120 },
+  fan2: { size: 120 },
+  supply: { watts: 450, mainPlug: 'main24', plugs: ['cpu8'] },
+};
+
+describe('plan/heatSums', () => {
+  it('puts fans at the mounts of their size, those in front blowing in', () => {
+    expect(placedFans(planWith(tower)).map(({ wall, blows }) => `${wall} ${blows}`)).to.deep.equal([
+      'front in',
+      'rear out',
+    ]);
+    expect(placedFans(planWith({ ...tower, fan3: { size: 80 } }))[2]!.wall).to.equal('somewhere');
+  });
+  it('a tower cooler on 65 W is enough, a low one on 180 W is not', () => {
+    expect(the(heatSums(planWith(tower)), 'heat-processor').mark).to.equal('clear');
+    const hot = planWith({ ...tower, processor: { watts: 180 }, cooler: { class: 'low' } });
+    const sum = the(heatSums(hot), 'heat-processor');
+    expect(sum.mark).to.equal('mend');
+    /* By hand, at best: 85 - 18 - 180 (0.4 + 0.05) = -14, less the air of the case. */
+    expect(sum.rest!.hi).to.be.below(85 - 18 - 180 * 0.45);
+  });
+  it('held to fewer watts it may be enough', () => {
+    const hot: Seats = { ...tower, processor: { watts: 150 }, cooler: { class: 'low' } };
+    const held = planWith(hot, { taken: ['limit:processor:65'] });
+    expect(the(heatSums(planWith(hot)), 'heat-processor').mark).to.equal('mend');
+    expect(the(heatSums(held), 'heat-processor').rest!.hi).to.be.above(0);
+  });
+  it('air of the case: fans against watts', () => {
+    expect(the(heatSums(planWith(tower)), 'heat-case').mark).to.not.equal('mend');
+    const closed = planWith({
+      ...tower,
+      case: { class: 'odd shell', supplyAt: 'outside the case' },
+      fan1: {},
+      fan2: {},
+      card1: { watts: 200, plugs: ['card8'] },
+    });
+    expect(the(heatSums(closed), 'heat-case').mark).to.equal('mend');
+    expect(airOf(planWith({ board: { watts: 20 } }))).to.equal(undefined);
+  });
+  it('a print beside what is hot: soft material stops, unknown watches', () => {
+    const at = (more: Record<string, string>) =>
+      the(heatSums(planWith({ small1: { what: 'printed bracket', ...more } })), 'heat-print:small1')
+        .mark;
+    expect(at({ material: 'PLA', beside: 'card' })).to.not.equal('clear');
+    expect(at({ material: 'ABS', beside: 'drive' })).to.equal('clear');
+    expect(at({ material: 'PLA', beside: 'processor' })).to.equal('watch');
+    expect(at({})).to.equal('watch');
+    expect(heatSums(planWith({ small1: { what: 'screw' } }))).to.be.empty;
+  });
+});

@@ -4,9 +4,10 @@ import { add, range, total, type Range } from '../units/range.ts';
 /** A fan where it sits and which way it blows. */
 export interface PlacedFan {
   name: string;
-  sizeMm: number;
+  sizeMm: Range;
   wall: string;
-  blows: 'in' | 'out';
+  /** Either: nobody knows where it sits. */
+  blows: 'in' | 'out' | 'either';
 }
 
 export interface CaseAir {
@@ -24,28 +25,38 @@ export interface CaseAir {
 export interface CaseAirInput {
   fans: readonly PlacedFan[];
   /** A supply whose fan draws air out of the case. */
-  supplyDraws: boolean;
+  supplyDraws: 'yes' | 'no' | 'perhaps';
   /** Holes through which hot air leaves by itself in a small case. */
-  rises: boolean;
+  rises: 'yes' | 'no' | 'perhaps';
   watts: Range;
 }
+
+/** Of the weaker side's flow this share comes on top at most (common practice, no source). */
+const SHARED = 0.4;
+/** What gaps let through with no fan at all, cfm (common practice, no source). */
+const GAPS_CFM = range(1.5, 4);
 
 /** Air through a case of fans in series with the openings, by the flow each watt needs. */
 export function caseAir({ fans, supplyDraws, rises, watts }: CaseAirInput): CaseAir {
   const placed = fans.map((fan) => {
-    const { cfm } = fanOf(fan.sizeMm);
-    return { ...fan, cfm: range(cfm.lo * IN_A_CASE.lo, cfm.hi * IN_A_CASE.hi) };
+    const [small, large] = [fanOf(fan.sizeMm.lo), fanOf(fan.sizeMm.hi)];
+    return { ...fan, cfm: range(small.cfm.lo * IN_A_CASE.lo, large.cfm.hi * IN_A_CASE.hi) };
   });
   const way = (blows: 'in' | 'out') =>
-    total(placed.filter((fan) => fan.blows === blows).map((fan) => fan.cfm));
+    total(
+      placed.flatMap((fan) =>
+        fan.blows === blows ? [fan.cfm] : fan.blows === 'either' ? [range(0, fan.cfm.hi)] : [],
+      ),
+    );
+  const draws = { yes: SUPPLY_CFM, perhaps: range(0, SUPPLY_CFM.hi), no: range(0) }[supplyDraws];
   const inCfm = way('in');
-  const outCfm = add(way('out'), supplyDraws ? SUPPLY_CFM : range(0));
+  const outCfm = add(way('out'), draws);
   /* Fans in and out share the way: together they move more than the stronger side, less than both. */
   const strong = { lo: Math.max(inCfm.lo, outCfm.lo), hi: Math.max(inCfm.hi, outCfm.hi) };
   const weak = { lo: Math.min(inCfm.lo, outCfm.lo), hi: Math.min(inCfm.hi, outCfm.hi) };
   const through = add(
-    range(strong.lo, strong.hi + weak.hi * 0.4),
-    rises ? RISING_CFM : range(1.5, 4),
+    range(strong.lo, strong.hi + weak.hi * SHARED),
+    { yes: RISING_CFM, perhaps: range(GAPS_CFM.lo, RISING_CFM.hi), no: GAPS_CFM }[rises],
   );
   return {
     fans: placed,

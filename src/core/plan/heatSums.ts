@@ -17,7 +17,7 @@ import {
 } from '../standards/air.ts';
 import { practice } from '../standards/source.ts';
 import { add, range, total, type Range } from '../units/range.ts';
-import { boardW, cardsDraws, cardsOwnSupply, treeOf } from '../watts/tree/index.ts';
+import { boardW, cardsDraws, cardsOwnSupply, drawsOf } from '../watts/tree/index.ts';
 
 const product = (a: Range, b: Range): Range => range(a.lo * b.lo, a.hi * b.hi);
 
@@ -25,40 +25,53 @@ const product = (a: Range, b: Range): Range => range(a.lo * b.lo, a.hi * b.hi);
 export function placedFans(plan: Plan): PlacedFan[] {
   const shell = one(plan, 'case');
   const mounts = [...((shell && listAt(plan, shell, 'fanMounts')?.items) ?? [])];
-  return all(plan, 'fan').flatMap((fan) => {
-    const size = numberAt(plan, fan, 'size');
-    if (!size) return [];
-    const at = mounts.findIndex((mount) => Number(mount.split(' ')[1]) === size.lo);
+  return all(plan, 'fan').map((fan) => {
+    const told = numberAt(plan, fan, 'size');
+    const sizeMm = told ? range(told.lo, told.hi) : range(60, 140);
+    const at = mounts.findIndex(
+      (mount) => sizeMm.lo === sizeMm.hi && Number(mount.split(' ')[1]) === sizeMm.lo,
+    );
     const wall = at < 0 ? 'somewhere' : (mounts.splice(at, 1)[0]?.split(' ')[0] ?? 'somewhere');
-    const blows = wall === 'front' || wall === 'floor' || wall === 'side' ? 'in' : 'out';
-    return [{ name: fan.seat, sizeMm: size.lo, wall, blows }];
+    const inward = ['front', 'floor', 'side'].includes(wall);
+    return {
+      name: fan.seat,
+      sizeMm,
+      wall,
+      blows: wall === 'somewhere' ? 'either' : inward ? 'in' : 'out',
+    };
   });
 }
+
+/** A supply in the case warms its air by what it loses, share of what it gives (common practice, no source). */
+const LOSES = range(1.03, 1.35);
 
 /** Air through the case at full load; undefined without a case or watts. */
 export function airOf(plan: Plan): CaseAir | undefined {
   const shell = one(plan, 'case');
-  const tree = treeOf(plan, 'full');
-  if (!shell || !tree) return undefined;
-  const outside = textAt(plan, shell, 'supplyAt')?.text === 'outside the case';
-  const single = textAt(plan, one(plan, 'supply') ?? shell, 'feeds')?.text;
-  const supplyInside = !outside && (single === undefined || single === 'supply');
+  const draws = drawsOf(plan);
+  if (!shell || draws.length === 0) return undefined;
+  const place = textAt(plan, shell, 'supplyAt')?.text;
+  const supply = one(plan, 'supply');
+  const feeds = supply && textAt(plan, supply, 'feeds')?.text;
+  const outside = place === 'outside the case' || (feeds !== undefined && feeds !== 'supply');
+  const turned = plan.taken.has('turn-supply');
   const litres = litresOf(plan, shell);
-  const vents = listAt(plan, shell, 'vents')?.items ?? [];
+  const vents = listAt(plan, shell, 'vents')?.items;
+  const tall =
+    (litres?.lo ?? 0) >= PASSIVE_LITRES || (vents !== undefined && !vents.includes('lid'));
+  const small = (litres?.hi ?? Infinity) < PASSIVE_LITRES && vents?.includes('lid') === true;
   /* Cards on a supply of their own warm the same air; a supply inside adds what it loses. */
   const second = cardsOwnSupply(plan)
     ? total(cardsDraws(plan).map((draw) => draw.watts.full))
     : range(0);
-  const drawn = total(tree.draws.map((draw) => draw.watts.full));
-  const first = supplyInside
-    ? range(drawn.lo, Math.max(drawn.hi, tree.wallW?.hi ?? 0))
-    : boardW(tree.draws, 'full');
-  const watts = add(first, second);
+  const drawn = total(draws.map((draw) => draw.watts.full));
+  const inside = range(drawn.lo * LOSES.lo, drawn.hi * LOSES.hi);
   return caseAir({
     fans: placedFans(plan),
-    supplyDraws: supplyInside && !plan.taken.has('turn-supply'),
-    rises: (litres?.hi ?? Infinity) < PASSIVE_LITRES && vents.includes('lid'),
-    watts,
+    supplyDraws:
+      outside || turned ? 'no' : place === undefined || feeds === undefined ? 'perhaps' : 'yes',
+    rises: tall ? 'no' : small ? 'yes' : 'perhaps',
+    watts: add(outside ? boardW(draws, 'full') : range(drawn.lo, inside.hi), second),
   });
 }
 

@@ -40,26 +40,26 @@ describe('heat/caseAir', () => {
       fans: [
         ...Array.from({ length: ins }, (_, i) => ({
           name: `in ${i}`,
-          sizeMm: 120,
+          sizeMm: range(120),
           wall: 'front',
           blows: 'in' as const,
         })),
         ...Array.from({ length: outs }, (_, i) => ({
           name: `out ${i}`,
-          sizeMm: 120,
+          sizeMm: range(120),
           wall: 'rear',
           blows: 'out' as const,
         })),
       ],
-      supplyDraws: false,
-      rises: false,
+      supplyDraws: 'no',
+      rises: 'no',
       watts: range(150),
       ...more,
     });
   it('is cooler with more fans and warmer with more watts', () => {
     expect(at(2, 1).warmerK.hi).to.be.below(at(0, 1).warmerK.hi);
     expect(at(1, 1, { watts: range(300) }).warmerK.hi).to.be.closeTo(2 * at(1, 1).warmerK.hi, 1e-9);
-    expect(at(0, 0, { supplyDraws: true }).throughCfm.lo).to.be.above(at(0, 0).throughCfm.lo);
+    expect(at(0, 0, { supplyDraws: 'yes' }).throughCfm.lo).to.be.above(at(0, 0).throughCfm.lo);
   });
   it('names the pressure only where the spans part', () => {
     expect(at(3, 0).pressure).to.equal('over');

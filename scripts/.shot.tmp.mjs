@@ -22,5 +22,5 @@ for (const [what, ...a] of steps) {
   } catch (e) { console.log('failed', what, a, e.message.slice(0,300)); }
 }
 await browser.close();
-server.kill ? server.kill() : server.close?.();
+server.close();
 process.exit(0);

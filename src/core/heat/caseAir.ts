@@ -29,6 +29,8 @@ export interface CaseAirInput {
   /** Holes through which hot air leaves by itself in a small case. */
   rises: 'yes' | 'no' | 'perhaps';
   watts: Range;
+  /** Outer faces of the case, m². */
+  facesM2: Range;
 }
 
 /** Of the weaker side's flow this share comes on top at most (common practice, no source). */
@@ -37,7 +39,7 @@ const SHARED = 0.4;
 const GAPS_CFM = range(1.5, 4);
 
 /** Air through a case of fans in series with the openings, by the flow each watt needs. */
-export function caseAir({ fans, supplyDraws, rises, watts }: CaseAirInput): CaseAir {
+export function caseAir({ fans, supplyDraws, rises, watts, facesM2 }: CaseAirInput): CaseAir {
   const placed = fans.map((fan) => {
     const [small, large] = [fanOf(fan.sizeMm.lo), fanOf(fan.sizeMm.hi)];
     return { ...fan, cfm: range(small.cfm.lo * IN_A_CASE.lo, large.cfm.hi * IN_A_CASE.hi) };
@@ -51,8 +53,10 @@ export function caseAir({ fans, supplyDraws, rises, watts }: CaseAirInput): Case
   const draws = { yes: SUPPLY_CFM, perhaps: range(0, SUPPLY_CFM.hi), no: range(0) }[supplyDraws];
   const inCfm = way('in');
   const outCfm = add(way('out'), draws);
+  /* Wherever fans nobody placed sit, half of all air or more goes one way. */
+  const anyhow = placed.reduce((sum, fan) => sum + fan.cfm.lo, draws.lo) / 2;
   /* Fans in and out share the way: together they move more than the stronger side, less than both. */
-  const strong = { lo: Math.max(inCfm.lo, outCfm.lo), hi: Math.max(inCfm.hi, outCfm.hi) };
+  const strong = { lo: Math.max(inCfm.lo, outCfm.lo, anyhow), hi: Math.max(inCfm.hi, outCfm.hi) };
   const weak = { lo: Math.min(inCfm.lo, outCfm.lo), hi: Math.min(inCfm.hi, outCfm.hi) };
   const through = add(
     range(strong.lo, strong.hi + weak.hi * SHARED),
@@ -63,9 +67,20 @@ export function caseAir({ fans, supplyDraws, rises, watts }: CaseAirInput): Case
     inCfm,
     outCfm,
     throughCfm: through,
-    warmerK: range(warmsK(watts.lo, through.hi), warmsK(watts.hi, through.lo)),
+    warmerK: range(
+      warmer(watts.lo, through.hi, facesM2.hi * FACE_W.hi),
+      warmer(watts.hi, through.lo, facesM2.lo * FACE_W.lo),
+    ),
     pressure: inCfm.lo > outCfm.hi ? 'over' : outCfm.lo > inCfm.hi ? 'under' : 'even',
   };
+}
+
+/** What a face gives off by air and radiation, W for a m² and K (handbook span for still air, from memory). */
+const FACE_W = range(5, 9);
+
+/** K over the room when watts leave by the stream and through the faces: both in parallel. */
+function warmer(watts: number, cfm: number, facesW: number): number {
+  return watts / (1 / warmsK(1, cfm) + facesW);
 }
 
 /** What either school says of the pressure (common practice, no source). */

@@ -2,7 +2,8 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
-import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import type { Kind } from '../model/types.ts';
 import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
 import {
   aimsC,
@@ -45,6 +46,19 @@ export function placedFans(plan: Plan): PlacedFan[] {
 /** A supply in the case warms its air by what it loses, share of what it gives (common practice, no source). */
 const LOSES = range(1.03, 1.35);
 
+/** Outer faces in m² by the case's sizes, those nobody measured by any case's. */
+function facesOf(plan: Plan, shell: Placed): Range {
+  const side = (key: string, usual: Range) => numberAt(plan, shell, key) ?? usual;
+  const [w, h, d] = [
+    side('outerWidth', range(80, 230)),
+    side('outerHeight', range(150, 480)),
+    side('outerDepth', range(200, 500)),
+  ];
+  const at = (end: 'lo' | 'hi') =>
+    (2 * (w[end] * h[end] + h[end] * d[end] + w[end] * d[end])) / 1e6;
+  return range(at('lo'), at('hi'));
+}
+
 /** Air through the case at full load; undefined without a case or watts. */
 export function airOf(plan: Plan): CaseAir | undefined {
   const shell = one(plan, 'case');
@@ -66,10 +80,13 @@ export function airOf(plan: Plan): CaseAir | undefined {
     : range(0);
   const drawn = total(draws.map((draw) => draw.watts.full));
   const inside = range(drawn.lo * LOSES.lo, drawn.hi * LOSES.hi);
+  const sort = textAt(plan, shell, 'class')?.text;
+  /* Towers and slim cases have their supply inside; an odd shell may have it anywhere. */
+  const housed = place !== undefined || /tower|slim/.test(sort ?? '');
   return caseAir({
     fans: placedFans(plan),
-    supplyDraws:
-      outside || turned ? 'no' : place === undefined || feeds === undefined ? 'perhaps' : 'yes',
+    facesM2: facesOf(plan, shell),
+    supplyDraws: outside || turned || !supply ? 'no' : housed ? 'yes' : 'perhaps',
     rises: tall ? 'no' : small ? 'yes' : 'perhaps',
     watts: add(outside ? boardW(draws, 'full') : range(drawn.lo, inside.hi), second),
   });
@@ -77,8 +94,20 @@ export function airOf(plan: Plan): CaseAir | undefined {
 
 /** Will it stay cool? Cooler against watts and room, the air of the case, prints beside what is hot. */
 export function heatSums(plan: Plan): Finding[] {
+  if (!warmthChanges(plan)) return prints(plan);
   const air = airOf(plan);
   return [...processorHeat(plan, air), ...caseWarmth(air), ...prints(plan)];
+}
+
+const warms: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler', 'processor'];
+
+/** As found, a machine stayed cool enough; asked again when something that warms or cools it changes. */
+function warmthChanges(plan: Plan): boolean {
+  return (
+    plan.seats.some((placed) => placed.state === 'comes' && warms.includes(placed.kind)) ||
+    plan.goes.some((gone) => warms.includes(gone.kind)) ||
+    plan.taken.has('turn-supply')
+  );
 }
 
 function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {

@@ -54,6 +54,7 @@ describe('heat/caseAir', () => {
       supplyDraws: 'no',
       rises: 'no',
       watts: range(150),
+      facesM2: range(0.5),
       ...more,
     });
   it('is cooler with more fans and warmer with more watts', () => {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { airOf, heatSums, placedFans } from '../../../src/core/plan/heatSums.ts';
-import { planWith, the, type Seats } from '../../helpers/build.ts';
+import { planOf } from '../../../src/core/plan/planOf.ts';
+import { jobOver, planWith, the, type Seats } from '../../helpers/build.ts';
 
 const tower: Seats = {
   case: { class: 'tower', fanMounts: ['front 120', 'rear 120', 'front 120'] },
@@ -44,6 +45,12 @@ describe('plan/heatSums', () => {
     });
     expect(the(heatSums(closed), 'heat-case').mark).to.equal('mend');
     expect(airOf(planWith({ board: { watts: 20 } }))).to.equal(undefined);
+  });
+  it('asks nothing of a machine as found: it stayed cool enough', () => {
+    const { shop, job } = jobOver(tower, { memory1: {} });
+    expect(heatSums(planOf(shop, job))).to.be.empty;
+    const more = jobOver(tower, { card1: { watts: 150 } });
+    expect(heatSums(planOf(more.shop, more.job)).map((each) => each.id)).to.include('heat-case');
   });
   it('a print beside what is hot: soft material stops, unknown watches', () => {
     const at = (more: Record<string, string>) =>

@@ -1,0 +1,313 @@
+<script lang="ts">
+  import { addRun, nextId } from '$core/edits/huntEdits.ts';
+  import { typedPairs, LogError, type ColumnKind } from '$core/heat/index.ts';
+  import { loadSchools, type Course, type HeatRun, type Job } from '$core/model/types.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import { Logs } from './logs.svelte.ts';
+
+  interface Props {
+    job: Job;
+    /** Names of changes that runs may differ by. */
+    changes: readonly string[];
+  }
+  const { job, changes }: Props = $props();
+  const logs = new Logs();
+  $effect(() => () => logs.close());
+
+  const wanted: readonly { what: Course['what']; label: string; kind: ColumnKind; best: RegExp }[] =
+    [
+      {
+        what: 'temperature',
+        label: 'temperature',
+        kind: 'temperature',
+        best: /package|tctl|tdie|cpu/i,
+      },
+      { what: 'room', label: 'room', kind: 'temperature', best: /room|ambient|raum/i },
+      { what: 'clock', label: 'clock', kind: 'clock', best: /core 0|cpu|effective/i },
+      { what: 'fan', label: 'fan', kind: 'fan', best: /cpu|fan ?1/i },
+      { what: 'watts', label: 'watts', kind: 'watts', best: /package|cpu/i },
+    ];
+  let picked = $state<Partial<Record<Course['what'], number>>>({});
+  let typed = $state('');
+  let name = $state('');
+  let load = $state<HeatRun['load']>('flat out');
+  let room = $state('');
+  let panel = $state<HeatRun['panel']>('on');
+  let fans = $state('');
+  let changed = $state<string[]>([]);
+  let more = $state('');
+  let from = $state('');
+  let to = $state('');
+  let fault = $state('');
+  let over = $state(false);
+
+  async function take(file: File | undefined): Promise<void> {
+    if (!file) return;
+    fault = '';
+    await logs.read(file);
+    name ||= file.name.replace(/\.[^.]+$/, '').slice(0, 80);
+    const columns = logs.shown?.columns ?? [];
+    picked = Object.fromEntries(
+      wanted.flatMap(({ what, kind, best }) => {
+        const able = columns.filter((each) => each.kind === kind);
+        const first =
+          able.find((each) => best.test(each.name)) ?? (what === 'room' ? undefined : able[0]);
+        return first ? [[what, first.at]] : [];
+      }),
+    );
+  }
+
+  const minutes = (text: string, usual: number) => {
+    const value = Number(text.replace(',', '.'));
+    return text.trim() === '' || !Number.isFinite(value) ? usual : value * 60;
+  };
+
+  async function courses(): Promise<Course[] | undefined> {
+    if (logs.shown) {
+      const [first, last] = [minutes(from, 0), minutes(to, Infinity)];
+      if (!(last > first)) {
+        fault = 'The run must end after it begins. Kept as typed.';
+        return undefined;
+      }
+      if (picked.temperature === undefined) {
+        fault = 'Which column is the temperature? Name it above.';
+        return undefined;
+      }
+      const all: Course[] = [];
+      for (const { what } of wanted) {
+        const at = picked[what];
+        const found = at === undefined ? undefined : await logs.course(at, what, first, last);
+        if (found && found.course.s.length > 0) all.push(found.course);
+        if (found && found.senseless > 0)
+          toast(
+            `${found.senseless} figures of ${found.course.name} left out: no machine is that warm.`,
+          );
+      }
+      if (!all.some((each) => each.what === 'temperature')) {
+        fault = 'No temperature between these minutes.';
+        return undefined;
+      }
+      return all;
+    }
+    try {
+      const pairs = typedPairs(typed);
+      const values = [...(pairs.columns[0]?.values ?? [])];
+      const odd = values.findIndex((each) => each < -30 || each > 130);
+      if (odd >= 0) {
+        fault = `Pair ${odd + 1}: ${values[odd]} °C cannot be meant. Kept as typed.`;
+        return undefined;
+      }
+      return [{ what: 'temperature', name: 'typed', s: [...pairs.seconds], v: values }];
+    } catch (error) {
+      if (!(error instanceof LogError)) throw error;
+      fault = error.message;
+      return undefined;
+    }
+  }
+
+  async function keep(): Promise<void> {
+    fault = '';
+    const roomC = room.trim() === '' ? undefined : Number(room.replace(',', '.'));
+    if (roomC !== undefined && !(roomC >= -30 && roomC <= 60)) {
+      fault = 'The room: degrees between -30 and 60. Kept as typed.';
+      return;
+    }
+    const all = await courses();
+    if (!all) return;
+    const extra = more
+      .split(',')
+      .map((each) => each.trim())
+      .filter((each) => each !== '');
+    const run: HeatRun = {
+      id: nextId('r', job.runs),
+      name: name.trim() || `run ${job.runs.length + 1}`,
+      at: new Date().toISOString(),
+      load,
+      ...(roomC === undefined ? {} : { roomC }),
+      panel,
+      ...(fans.trim() ? { fans: fans.trim() } : {}),
+      changed: [...new Set([...changed, ...extra])],
+      courses: all,
+    };
+    bench.edit(`run ${run.name}`, addRun(job.id, run));
+    logs.close();
+    typed = name = more = from = to = '';
+  }
+</script>
+
+<section
+  class="no-print"
+  class:over
+  role="group"
+  aria-label="A run more"
+  ondragover={(event) => (event.preventDefault(), (over = true))}
+  ondragleave={() => (over = false)}
+  ondrop={(event) => {
+    event.preventDefault();
+    over = false;
+    void take(event.dataTransfer?.files[0]);
+  }}
+>
+  <p class="row">
+    <label class="file"
+      >A logger's file: drop it here, or
+      <input
+        type="file"
+        accept=".csv,.txt,.tsv,.json,.log"
+        onchange={(event) => void take(event.currentTarget.files?.[0])}
+      /></label
+    >
+    {#if logs.share !== undefined}
+      <progress max="1" value={logs.share} aria-label="reading"></progress>
+      <Button quiet onclick={() => logs.close()}>Leave it</Button>
+    {/if}
+  </p>
+  {#if logs.fault}<p class="fault" role="alert">{logs.fault}</p>{/if}
+  {#if logs.shown}
+    <p>
+      <span class="figure">{logs.shown.rows.toLocaleString('en')}</span> rows,
+      <span class="figure">{(logs.shown.lengthS / 60).toFixed(1)} min</span>.
+      {#each logs.shown.faults as each (each.line)}<span class="soft"
+          >Line {each.line}: {each.message}, left out.
+        </span>{/each}
+    </p>
+    <p class="row">
+      {#each wanted as { what, label } (what)}
+        <label
+          >{label}
+          <select
+            value={picked[what] ?? ''}
+            onchange={(event) => {
+              const at = event.currentTarget.value;
+              picked = { ...picked, [what]: at === '' ? undefined : Number(at) };
+            }}
+          >
+            <option value="">none</option>
+            {#each logs.shown.columns as column (column.at)}
+              <option value={column.at}
+                >{column.name}
+                {column.unit} ({column.least.toFixed(0)} to {column.most.toFixed(0)})</option
+              >
+            {/each}
+          </select></label
+        >
+      {/each}
+      <label
+        >from, min<input
+          class="short"
+          bind:value={from}
+          inputmode="decimal"
+          placeholder="0"
+        /></label
+      >
+      <label
+        >to, min<input
+          class="short"
+          bind:value={to}
+          inputmode="decimal"
+          placeholder={(logs.shown.lengthS / 60).toFixed(0)}
+        /></label
+      >
+    </p>
+  {:else}
+    <label class="typed"
+      >or typed: minutes and degrees
+      <textarea bind:value={typed} rows="3" placeholder="0 31&#10;2 55&#10;5 63.5"
+      ></textarea></label
+    >
+  {/if}
+  <p class="row">
+    <label>name<input bind:value={name} maxlength="80" placeholder="as found" /></label>
+    <label
+      >load
+      <select bind:value={load}
+        >{#each loadSchools as each (each)}<option>{each}</option>{/each}</select
+      ></label
+    >
+    <label>room, °C<input class="short" bind:value={room} inputmode="decimal" /></label>
+    <label>panel<select bind:value={panel}><option>on</option><option>off</option></select></label>
+    <label>fans<input bind:value={fans} maxlength="60" placeholder="by the board" /></label>
+  </p>
+  <p class="row checks">
+    <span>Different from as found:</span>
+    {#each changes as each (each)}
+      <label class="check"
+        ><input
+          type="checkbox"
+          checked={changed.includes(each)}
+          onchange={(event) =>
+            (changed = event.currentTarget.checked
+              ? [...changed, each]
+              : changed.filter((one) => one !== each))}
+        />{each}</label
+      >
+    {/each}
+    <input bind:value={more} maxlength="200" placeholder="paste, feet" aria-label="other changes" />
+    <Button next={logs.shown !== undefined || typed.trim() !== ''} onclick={() => void keep()}
+      >Hang it on the job</Button
+    >
+  </p>
+  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+    padding: 10px 12px;
+    border: 2px dashed var(--line);
+  }
+  .over {
+    border-color: var(--accent);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 14px;
+    align-items: end;
+    margin: 4px 0;
+  }
+  .checks {
+    align-items: center;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .check {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    min-height: var(--target);
+    font-size: 16px;
+    color: var(--ink);
+  }
+  .check input {
+    width: 22px;
+    height: 22px;
+  }
+  select,
+  input:not([type]),
+  textarea {
+    height: var(--target);
+    max-width: 230px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+  textarea {
+    height: auto;
+    width: 230px;
+    font: 16px var(--face-figure);
+  }
+  .short {
+    width: 80px;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

@@ -1,0 +1,245 @@
+<script lang="ts">
+  import { addHunt, addTried, closeHunt, dropTried, nextId } from '$core/edits/huntEdits.ts';
+  import type { Plan } from '$core/model/plan.ts';
+  import { seatName } from '$core/model/seats.ts';
+  import { huntVerdicts, type Hunt } from '$core/model/types.ts';
+  import { huntOf } from '$core/plan/startupOf.ts';
+  import { nextTests, oddsOf, signIds, signs, standOf, testOf } from '$core/startup/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import FaultFan from './FaultFan.svelte';
+  import TestInHand from './TestInHand.svelte';
+
+  interface Props {
+    view: JobView;
+    plan: Plan;
+  }
+  const { view, plan }: Props = $props();
+  const hunts = $derived(view.job?.hunts ?? []);
+  let openId = $state<string | undefined>();
+  const hunt = $derived(
+    hunts.find((each) => each.id === openId) ?? hunts.find((each) => !each.verdict) ?? hunts.at(-1),
+  );
+  const known = $derived(hunt && huntOf(plan, hunt));
+  const stand = $derived(known && standOf(known));
+  const tests = $derived(known ? nextTests(known) : []);
+  let skipped = $state<string[]>([]);
+  let chosen = $state<string | undefined>();
+  const offered = $derived([
+    ...tests.filter((each) => !skipped.includes(each.test.id)),
+    ...tests.filter((each) => skipped.includes(each.test.id)),
+  ]);
+  const inHand = $derived(offered.find((each) => each.test.id === chosen) ?? offered[0]);
+  /** Odds before any test, then after each. */
+  const course = $derived(
+    known
+      ? Array.from(
+          { length: known.tried.length + 1 },
+          (_, i) => oddsOf({ ...known, tried: known.tried.slice(0, i) }).odds,
+        )
+      : [],
+  );
+  const changed = $derived(
+    plan.seats.filter((placed) => placed.state === 'comes').map((placed) => placed.seat),
+  );
+  let note = $state('');
+  let started = $state(Date.now());
+
+  function begin(sign: string): void {
+    if (!view.job) return;
+    const added: Hunt = {
+      id: nextId('h', hunts),
+      sign,
+      at: new Date().toISOString(),
+      after: changed.slice(0, 20),
+      tried: [],
+    };
+    bench.edit(`it does not start: ${sign}`, addHunt(view.job.id, added));
+    openId = added.id;
+    skipped = [];
+    started = Date.now();
+  }
+
+  function answer(yes: boolean): void {
+    if (!view.job || !hunt || !inHand) return;
+    /* Minutes by the clock where they can be meant, else the usual ones. */
+    const clock = (Date.now() - started) / 60_000;
+    const minutes = clock > 0.5 && clock < 90 ? Math.round(clock) : Math.round(inHand.minutes);
+    bench.edit(
+      `tried: ${inHand.test.id}`,
+      addTried(view.job.id, hunt.id, {
+        testId: inHand.test.id,
+        result: yes ? 'yes' : 'no',
+        minutes: Math.max(1, minutes),
+        at: new Date().toISOString(),
+        ...(inHand.with ? { with: inHand.with.name } : {}),
+      }),
+    );
+    chosen = undefined;
+    started = Date.now();
+  }
+
+  function close(verdict: (typeof huntVerdicts)[number]): void {
+    if (!view.job || !hunt) return;
+    const causeId =
+      verdict === 'found' ? (stand?.named ?? course.at(-1)?.[0])?.cause.id : undefined;
+    bench.edit(
+      `search closed: ${verdict}`,
+      closeHunt(view.job.id, hunt.id, {
+        verdict,
+        causeId,
+        ...(note.trim() ? { note: note.trim() } : {}),
+      }),
+    );
+    note = '';
+  }
+  const likeliest = $derived(stand?.named ?? course.at(-1)?.[0]);
+</script>
+
+<section>
+  <p class="row no-print">
+    <label
+      >It does not start
+      <select
+        aria-label="It does not start"
+        value=""
+        onchange={(event) => {
+          begin(event.currentTarget.value);
+          event.currentTarget.value = '';
+        }}
+      >
+        <option value="" disabled>what does it do?</option>
+        {#each signIds as id (id)}<option value={id}>{signs[id]}</option>{/each}
+      </select></label
+    >
+    {#each hunts as each (each.id)}
+      <Button onclick={() => (openId = each.id)} aria-pressed={each.id === hunt?.id}
+        >{signs[each.sign as keyof typeof signs] ?? each.sign}{each.verdict
+          ? `: ${each.verdict}`
+          : ''}</Button
+      >
+    {/each}
+  </p>
+  {#if hunt && known}
+    {#if hunt.after.length > 0}
+      <p class="soft">Changed last: {hunt.after.map(seatName).join(', ')}.</p>
+    {/if}
+    <FaultFan
+      {course}
+      tried={known.tried.map((each) => ({
+        words: testOf(each.test, known.after)?.ask.split(/[:,]/)[0] ?? each.test,
+        yes: each.yes,
+      }))}
+      found={hunt.causeId}
+    />
+    {#if stand?.contradicts && !hunt.verdict}<p class="fault" role="alert">
+        {stand.contradicts}
+      </p>{/if}
+    {#if hunt.verdict}
+      <p>
+        <b>{hunt.verdict}</b>{hunt.causeId
+          ? `: ${course.at(-1)?.find((each) => each.cause.id === hunt.causeId)?.cause.name ?? hunt.causeId}`
+          : ''}{hunt.note ? `. ${hunt.note}` : ''}
+      </p>
+    {:else}
+      {#if stand?.named}
+        <p class="named">
+          <b>{stand.named.cause.name}</b>, {Math.round(stand.named.share * 100)} %: {stand.named
+            .cause.mend}.
+        </p>
+      {:else if inHand}
+        <TestInHand
+          test={inHand}
+          onanswer={answer}
+          onskip={() => (skipped = [...skipped, inHand.test.id])}
+        />
+      {:else}
+        <p>
+          Nothing is left to try with what is on the shelf. Likeliest: <b>{likeliest?.cause.name}</b
+          >.
+        </p>
+      {/if}
+      {#if !stand?.named && offered.length > 1}
+        <p class="row others no-print">
+          Or:
+          {#each offered
+            .filter((each) => each.test.id !== inHand?.test.id)
+            .filter((each, i) => i < 3 || each.test.id === 'undo') as each (each.test.id)}
+            <Button quiet onclick={() => (chosen = each.test.id)}
+              >{each.test.ask.split(':')[0]}, {Math.round(each.minutes)} min</Button
+            >
+          {/each}
+        </p>
+      {/if}
+      <p class="row no-print">
+        <input bind:value={note} maxlength="400" placeholder="a note" aria-label="note" />
+        <Button next={stand?.named !== undefined} onclick={() => close('found')}
+          >Found{likeliest ? `: ${likeliest.cause.name}` : ''}</Button
+        >
+        <Button onclick={() => close('works, cause never found')}>Works, cause never found</Button>
+        <Button onclick={() => close('given up')}>Given up</Button>
+      </p>
+    {/if}
+    {#if hunt.tried.length > 0}
+      <ol class="tried">
+        {#each hunt.tried as each (each.testId)}
+          {@const test = testOf(each.testId, known.after)}
+          <li>
+            {test?.ask ?? each.testId}: <b>{each.result === 'yes' ? test?.yes : test?.no}</b>
+            <span class="figure">{each.minutes} min</span>{each.with ? `, with ${each.with}` : ''}
+            {#if !hunt.verdict}<button
+                onclick={() =>
+                  view.job &&
+                  bench.edit('test taken back', dropTried(view.job.id, hunt.id, each.testId))}
+                >Take back</button
+              >{/if}
+          </li>
+        {/each}
+      </ol>
+    {/if}
+    <p class="soft">
+      Odds and minutes are common practice, no source; what this shop finds corrects them, of the
+      same model most.
+    </p>
+  {/if}
+</section>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin: 6px 0;
+  }
+  select,
+  input {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+  .named {
+    padding: 10px 14px;
+    border-left: 6px solid var(--clear);
+    font-size: 18px;
+  }
+  .tried {
+    margin: 6px 0;
+    padding-left: 22px;
+    font-size: 15px;
+  }
+  .tried button {
+    border: 0;
+    background: none;
+    min-height: 28px;
+    color: inherit;
+    text-decoration: underline;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

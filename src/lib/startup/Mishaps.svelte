@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { addMishap, editMishap } from '$core/edits/huntEdits.ts';
+  import type { Job } from '$core/model/types.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  interface Props {
+    job: Job;
+  }
+  const { job }: Props = $props();
+  let what = $state('');
+
+  function add(): void {
+    if (what.trim() === '') return;
+    bench.edit(
+      'something damaged',
+      addMishap(job.id, {
+        at: new Date().toISOString(),
+        what: what.trim(),
+        mended: false,
+        retested: false,
+      }),
+    );
+    what = '';
+  }
+</script>
+
+<section>
+  <h2>Damaged on the way</h2>
+  <ul>
+    {#each job.mishaps as mishap, i (i)}
+      <li>
+        {mishap.what}
+        {#each ['mended', 'retested'] as const as key (key)}
+          <label
+            ><input
+              type="checkbox"
+              checked={mishap[key]}
+              onchange={(event) =>
+                bench.edit(
+                  `${key}: ${mishap.what}`,
+                  editMishap(job.id, i, { [key]: event.currentTarget.checked }),
+                )}
+            />
+            {key}</label
+          >
+        {/each}
+      </li>
+    {/each}
+  </ul>
+  <form
+    class="row no-print"
+    onsubmit={(event) => {
+      event.preventDefault();
+      add();
+    }}
+  >
+    <input
+      bind:value={what}
+      maxlength="200"
+      placeholder="lifted leg, bent pins, cracked tab …"
+      aria-label="What was damaged"
+    />
+    <Button type="submit">Note it</Button>
+  </form>
+</section>
+
+<style>
+  section {
+    max-width: 640px;
+    margin-top: 14px;
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    display: flex;
+    gap: 14px;
+    align-items: center;
+    min-height: var(--target);
+  }
+  .row {
+    display: flex;
+    gap: 8px;
+  }
+  .row input {
+    flex: 1;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+  input[type='checkbox'] {
+    width: 22px;
+    height: 22px;
+    vertical-align: middle;
+  }
+</style>

@@ -1,0 +1,166 @@
+<script lang="ts">
+  import {
+    faultyMachine,
+    lookBack,
+    nextTests,
+    oddsOf,
+    practiceSpares,
+    signIds,
+    signs,
+    standOf,
+    testOf,
+    type FaultyMachine,
+    type HuntState,
+    type Sign,
+  } from '$core/startup/index.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import FaultFan from './FaultFan.svelte';
+
+  let seed = $state(1);
+  let sign = $state<Sign>('picture');
+  let machine = $state.raw<FaultyMachine | undefined>();
+  let tried = $state.raw<HuntState['tried']>([]);
+  let minutes = $state(0);
+  let guess = $state<string | undefined>();
+  let chosen = $state<string | undefined>();
+  let last = $state('');
+  const known = $derived<HuntState>({
+    sign,
+    after: [],
+    maker: false,
+    spares: practiceSpares,
+    tried,
+  });
+  const course = $derived(
+    Array.from(
+      { length: tried.length + 1 },
+      (_, i) => oddsOf({ ...known, tried: tried.slice(0, i) }).odds,
+    ),
+  );
+  const tests = $derived(nextTests(known));
+  const inHand = $derived(tests.find((each) => each.test.id === chosen) ?? tests[0]);
+  const stand = $derived(standOf(known));
+  const better = $derived(guess === undefined ? [] : lookBack(known));
+
+  function begin(): void {
+    machine = faultyMachine(sign, seed * 7919);
+    tried = [];
+    minutes = 0;
+    guess = undefined;
+    last = '';
+  }
+  function make(id: string): void {
+    const test = tests.find((each) => each.test.id === id)?.test;
+    if (!machine || !test) return;
+    const answer = machine.answer(test);
+    tried = [...tried, { test: test.id, yes: answer.yes }];
+    minutes += answer.minutes;
+    last = `${test.ask}: ${answer.yes ? test.yes : test.no}, ${answer.minutes} min.`;
+    chosen = undefined;
+  }
+</script>
+
+<section>
+  <p class="row">
+    <label
+      >A machine that
+      <select bind:value={sign}
+        >{#each signIds as id (id)}<option value={id}>{signs[id]}</option>{/each}</select
+      ></label
+    >
+    <label>number <input type="number" min="1" max="9999" bind:value={seed} /></label>
+    <Button next={!machine} onclick={begin}>On the bench</Button>
+  </p>
+  {#if machine}
+    <FaultFan
+      {course}
+      tried={tried.map((each) => ({
+        words: testOf(each.test, known.after)?.ask.split(/[:,]/)[0] ?? each.test,
+        yes: each.yes,
+      }))}
+      found={guess === undefined ? undefined : machine.cause.id}
+    />
+    <p aria-live="polite">
+      <span class="figure">{minutes} min</span> so far. {last}
+    </p>
+    {#if guess === undefined}
+      {#if inHand && !stand.named}
+        <div class="hand">
+          <p class="ask">{inHand.test.ask}</p>
+          <Button next onclick={() => make(inHand.test.id)}>Do it</Button>
+        </div>
+        <p class="row">
+          Or:
+          {#each tests.slice(0, 9).filter((each) => each !== inHand) as each (each.test.id)}
+            <Button quiet onclick={() => make(each.test.id)}>{each.test.ask.split(':')[0]}</Button>
+          {/each}
+        </p>
+      {/if}
+      <label class="row"
+        >It is
+        <select
+          value=""
+          onchange={(event) => (guess = event.currentTarget.value)}
+          aria-label="It is"
+        >
+          <option value="" disabled>name the cause</option>
+          {#each course[0] ?? [] as { cause } (cause.id)}<option value={cause.id}
+              >{cause.name}</option
+            >{/each}
+        </select></label
+      >
+    {:else}
+      <p class="named" class:wrong={guess !== machine.cause.id}>
+        {guess === machine.cause.id ? 'Right' : 'No'}: it was <b>{machine.cause.name}</b>. {machine
+          .cause.mend}.
+      </p>
+      {#each better as each (each.step)}
+        <p>
+          Step {each.step}: “{each.better.split(':')[0]}” would have told {each.by.toFixed(1)} times as
+          much for its minutes as “{each.did.split(':')[0]}”.
+        </p>
+      {:else}<p>No other test would have told much more at any step.</p>{/each}
+    {/if}
+  {/if}
+</section>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin: 6px 0;
+  }
+  select,
+  input {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+  input {
+    width: 90px;
+  }
+  .hand {
+    padding: 10px 14px 12px;
+    border: 2px solid var(--ink);
+    border-left: 8px solid var(--accent);
+    background: var(--tape);
+    max-width: 760px;
+  }
+  .ask {
+    margin: 0 0 8px;
+    font: 600 24px/1.2 var(--face-head);
+  }
+  .named {
+    padding: 10px 14px;
+    border-left: 6px solid var(--clear);
+    font-size: 18px;
+  }
+  .wrong {
+    border-color: var(--stop);
+  }
+</style>

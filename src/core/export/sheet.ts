@@ -6,6 +6,7 @@ import { workOrderOf } from '../plan/workOrderOf.ts';
 import { costs } from '../plan/bench.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
+import { heatLines, huntLine, mishapLines } from './record.ts';
 import type { MoneySum } from '../units/money.ts';
 
 /** Everything that goes on the swap sheet, in its order on paper. */
@@ -19,6 +20,10 @@ export interface Sheet {
   open: Finding[];
   remedies: string[];
   readings: Reading[];
+  /** Searches for faults, what was damaged, what the logged runs came to: a line each. */
+  hunts: string[];
+  mishaps: string[];
+  heat: string[];
   clearings: (Clearing & { name: string })[];
   /** Drives that came in with the machine and have no clearing on record. */
   uncleared: Part[];
@@ -67,6 +72,9 @@ export function sheetOf(shop: Shop, job: Job): Sheet {
     open: found.filter((finding) => finding.mark !== 'clear'),
     remedies: job.taken,
     readings: job.readings,
+    hunts: job.hunts.map(huntLine),
+    mishaps: mishapLines(job),
+    heat: heatLines(job),
     clearings: job.clearings.map((clearing) => ({
       ...clearing,
       name: index.parts.get(clearing.partId)?.name ?? clearing.partId,

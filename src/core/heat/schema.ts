@@ -11,10 +11,10 @@ const course = object({
   .test(
     'pairs',
     '${path}: as many figures as times are wanted',
-    (each) => each.s?.length === each.v?.length,
+    (each) => each === undefined || each.s?.length === each.v?.length,
   )
   .test('rising', '${path}: times rise', (each) =>
-    (each.s ?? []).every((s, i, list) => i === 0 || s >= (list[i - 1] ?? 0)),
+    (each?.s ?? []).every((s, i, list) => i === 0 || s >= (list[i - 1] ?? 0)),
   );
 
 const runSchema = object({

@@ -1,4 +1,13 @@
-export { causes, signIds, signs, tests, type Cause, type Sign, type Test } from './causes.ts';
+export {
+  causes,
+  checklist,
+  signIds,
+  signs,
+  tests,
+  type Cause,
+  type Sign,
+  type Test,
+} from './causes.ts';
 export {
   nextTests,
   oddsOf,

@@ -59,6 +59,16 @@
     );
   }
 
+  /** A made-up run, as a logger would write it. */
+  async function practice(): Promise<void> {
+    try {
+      const answer = await fetch(`/api/v1/heat/logger?seed=${job.runs.length + 1}`);
+      await take(new File([await answer.text()], `practice ${job.runs.length + 1}.csv`));
+    } catch {
+      fault = 'The practice logger is not there.';
+    }
+  }
+
   const minutes = (text: string, usual: number) => {
     const value = Number(text.replace(',', '.'));
     return text.trim() === '' || !Number.isFinite(value) ? usual : value * 60;
@@ -159,6 +169,7 @@
         onchange={(event) => void take(event.currentTarget.files?.[0])}
       /></label
     >
+    <Button quiet onclick={() => void practice()}>Practice logger</Button>
     {#if logs.share !== undefined}
       <progress max="1" value={logs.share} aria-label="reading"></progress>
       <Button quiet onclick={() => logs.close()}>Leave it</Button>

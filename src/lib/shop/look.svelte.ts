@@ -10,6 +10,8 @@ class Look {
   seat = $state<string | undefined>(undefined);
   /** Quick sums printed on the tape, newest first; gone with the page unless kept with a job. */
   quick = $state.raw<{ text: string; finding: Finding }[]>([]);
+  /** Who is at the bench, as they name themselves. */
+  who = $state('');
   tapeOpen = $state(false);
   /** Dialogs opened from anywhere. */
   dialog = $state<'keys' | 'new job' | undefined>(undefined);

@@ -6,6 +6,7 @@
   import { huntOf } from '$core/plan/startupOf.ts';
   import { nextTests, oddsOf, signIds, signs, standOf, testOf } from '$core/startup/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
@@ -74,6 +75,7 @@
         minutes: Math.max(1, minutes),
         at: new Date().toISOString(),
         ...(inHand.with ? { with: inHand.with.name } : {}),
+        ...(look.who.trim() ? { who: look.who.trim() } : {}),
       }),
     );
     chosen = undefined;
@@ -173,6 +175,13 @@
         </p>
       {/if}
       <p class="row no-print">
+        <input
+          bind:value={look.who}
+          maxlength="40"
+          placeholder="who"
+          aria-label="who"
+          class="who"
+        />
         <input bind:value={note} maxlength="400" placeholder="a note" aria-label="note" />
         <Button next={stand?.named !== undefined} onclick={() => close('found')}
           >Found{likeliest ? `: ${likeliest.cause.name}` : ''}</Button
@@ -221,6 +230,9 @@
     background: var(--tape);
     color: var(--ink);
     padding: 0 8px;
+  }
+  .who {
+    width: 90px;
   }
   .named {
     padding: 10px 14px;

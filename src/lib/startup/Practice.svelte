@@ -1,5 +1,6 @@
 <script lang="ts">
   import {
+    checklist,
     faultyMachine,
     lookBack,
     nextTests,
@@ -7,7 +8,6 @@
     practiceSpares,
     signIds,
     signs,
-    standOf,
     testOf,
     type FaultyMachine,
     type HuntState,
@@ -22,7 +22,7 @@
   let tried = $state.raw<HuntState['tried']>([]);
   let minutes = $state(0);
   let guess = $state<string | undefined>();
-  let chosen = $state<string | undefined>();
+  let hint = $state<string | undefined>();
   let last = $state('');
   const known = $derived<HuntState>({
     sign,
@@ -38,8 +38,10 @@
     ),
   );
   const tests = $derived(nextTests(known));
-  const inHand = $derived(tests.find((each) => each.test.id === chosen) ?? tests[0]);
-  const stand = $derived(standOf(known));
+  /** In the order of the checklist: which to take is the practice. */
+  const offered = $derived(
+    checklist.flatMap((id) => tests.find((each) => each.test.id === id) ?? []),
+  );
   const better = $derived(guess === undefined ? [] : lookBack(known));
 
   function begin(): void {
@@ -56,7 +58,7 @@
     tried = [...tried, { test: test.id, yes: answer.yes }];
     minutes += answer.minutes;
     last = `${test.ask}: ${answer.yes ? test.yes : test.no}, ${answer.minutes} min.`;
-    chosen = undefined;
+    hint = undefined;
   }
 </script>
 
@@ -84,18 +86,16 @@
       <span class="figure">{minutes} min</span> so far. {last}
     </p>
     {#if guess === undefined}
-      {#if inHand && !stand.named}
-        <div class="hand">
-          <p class="ask">{inHand.test.ask}</p>
-          <Button next onclick={() => make(inHand.test.id)}>Do it</Button>
-        </div>
-        <p class="row">
-          Or:
-          {#each tests.slice(0, 9).filter((each) => each !== inHand) as each (each.test.id)}
-            <Button quiet onclick={() => make(each.test.id)}>{each.test.ask.split(':')[0]}</Button>
-          {/each}
-        </p>
-      {/if}
+      <p class="row">
+        {#each offered as each (each.test.id)}
+          <Button onclick={() => make(each.test.id)} next={each.test.id === hint}
+            >{each.test.ask.split(':')[0]}, {Math.round(each.minutes)} min</Button
+          >
+        {/each}
+      </p>
+      <p class="row">
+        <Button quiet onclick={() => (hint = tests[0]?.test.id)}>Which would tell most?</Button>
+      </p>
       <label class="row"
         >It is
         <select
@@ -143,17 +143,6 @@
   }
   input {
     width: 90px;
-  }
-  .hand {
-    padding: 10px 14px 12px;
-    border: 2px solid var(--ink);
-    border-left: 8px solid var(--accent);
-    background: var(--tape);
-    max-width: 760px;
-  }
-  .ask {
-    margin: 0 0 8px;
-    font: 600 24px/1.2 var(--face-head);
   }
   .named {
     padding: 10px 14px;

@@ -118,6 +118,9 @@
               )}
             </p>
           {:else}<p>no readings</p>{/each}
+          {#each sheet.heat as line (line)}<p>{line}</p>{/each}
+          {#if sheet.hunts.length + sheet.mishaps.length > 0}<h3>Faults and damage</h3>{/if}
+          {#each [...sheet.hunts, ...sheet.mishaps] as line (line)}<p>{line}</p>{/each}
           <h3>Data</h3>
           {#each sheet.clearings as clearing (clearing.partId)}
             <p>{clearing.name} ({clearing.partId}): {clearing.how}, {stamp(clearing.at)}</p>

@@ -84,10 +84,11 @@ export function headerOf(cell: string): { name: string; unit: string; kind: Colu
 
 /** A figure with point or comma; a thousands mark is not guessed. NaN where it is none. */
 export function figureOf(cell: string, comma: boolean): number {
-  const text = cell.trim();
-  if (text === '') return NaN;
-  const plain = Number(text);
+  const plain = Number(cell);
+  /* An empty cell counts as nought in this language, not here. */
+  if (plain === 0 && cell.trim() === '') return NaN;
   if (!comma || !Number.isNaN(plain)) return plain;
+  const text = cell.trim();
   return /^[-+]?\d*,?\d+([eE][-+]?\d+)?$/.test(text) ? Number(text.replace(',', '.')) : NaN;
 }
 
@@ -95,6 +96,8 @@ const DAY = 86_400;
 
 /** Seconds of a clock (`14:03:22.5`), an ISO time, `25.11.2026 14:03:22` or a bare figure; NaN where it is none. */
 export function secondsOf(cell: string, comma: boolean): number {
+  const bare = figureOf(cell, comma);
+  if (!Number.isNaN(bare)) return bare;
   const text = cell.trim().replace(/^"|"$/g, '');
   const iso = /^(\d{4})-(\d{2})-(\d{2})(?:[T ](\d{1,2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?)?/.exec(
     text,
@@ -119,7 +122,7 @@ export function secondsOf(cell: string, comma: boolean): number {
     const hour = half ? (Number(a) % 12) + (/pm/i.test(half) ? 12 : 0) : Number(a);
     return clock(String(hour), b ?? '0', c);
   }
-  return figureOf(text, comma);
+  return NaN;
 }
 
 const clock = (h: string, min: string, s: string) =>

@@ -177,6 +177,22 @@ const machine = shape({
   note: optionalWords(),
 });
 
+/** A list of figures, looked through at once: lists of hundreds are slow to check one by one. */
+const figures = () =>
+  mixed<number[]>()
+    .required()
+    .test(
+      'figures',
+      ({ path }) => `${path}: at most ${MOST_POINTS} figures are wanted, and nothing else`,
+      (value) =>
+        Array.isArray(value) &&
+        value.length <= MOST_POINTS &&
+        value.every((each) => typeof each === 'number' && Number.isFinite(each)),
+    )
+    .meta({
+      jsonSchema: { type: 'array', items: { type: 'number' }, maxItems: MOST_POINTS },
+    });
+
 const count = () => number().integer().min(0).max(10000).required();
 
 export const jobSchema = shape({
@@ -256,8 +272,8 @@ export const jobSchema = shape({
         shape({
           what: string().oneOf(['temperature', 'clock', 'fan', 'watts', 'room']).required(),
           name: words(),
-          s: array(number().required()).max(MOST_POINTS).required(),
-          v: array(number().required()).max(MOST_POINTS).required(),
+          s: figures(),
+          v: figures(),
         })
           .test(
             'pairs',

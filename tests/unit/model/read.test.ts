@@ -168,3 +168,36 @@ describe('model/schema, facts', () => {
     it(`refuses ${what}`, () => expect(factFault(value)).to.be.a('string'));
   }
 });
+
+describe('model/read, runs of a job', () => {
+  const withRun = (course: unknown) => {
+    const shop = demo();
+    const job = (shop['jobs'] as { id: string; runs: unknown[] }[]).find(
+      (each) => each.id === '12',
+    )!;
+    job.runs = [
+      {
+        id: 'r1',
+        name: 'run',
+        at: '2026-11-25',
+        load: 'idle',
+        panel: 'on',
+        changed: [],
+        courses: [course],
+      },
+    ];
+    return shop;
+  };
+  const course = { what: 'temperature', name: 'cpu', s: [0, 1], v: [40, 41] };
+  it('takes one, refuses figures that are none, too many, and unlike numbers of times, with the place', () => {
+    expect(checkShop(withRun(course)).jobs.find((each) => each.id === '12')!.runs).to.have.length(
+      1,
+    );
+    expect(refusal(withRun({ ...course, v: [40, '41'] })).path).to.match(/courses\[0\]\.v$/);
+    expect(
+      refusal(withRun({ ...course, s: Array(1001).fill(0), v: Array(1001).fill(0) })).path,
+    ).to.match(/courses\[0\]\.s$/);
+    expect(refusal(withRun({ ...course, v: [40] })).message).to.contain('as many figures as times');
+    expect(refusal(withRun({ ...course, what: 'smell' })).path).to.match(/what$/);
+  });
+});

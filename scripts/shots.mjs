@@ -78,10 +78,17 @@ const views = [
   ['donors', '/job/14/donors'],
   ['work-order', '/job/14/order'],
   ['power-up', '/job/14/power-up'],
-  ['heat', '/job/3/heat'],
+  [
+    'fault',
+    '/job/17/power-up',
+    async (page) => {
+      await page.getByRole('button', { name: 'Find the fault' }).click();
+      await page.locator('.hand').waitFor();
+    },
+  ],
+  ['heat', '/job/9/heat', async (page) => page.getByText(/Open the panel/).waitFor()],
   ['hand-over', '/job/3/hand-over'],
   ['bench-evening', '/', async (page) => page.getByLabel('Light').selectOption('dark')],
-  ['fit-768', '/job/14/fit', undefined, [768, 1024]],
   ['bench-390', '/', undefined, [390, 844]],
 ];
 

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { LogError, SENSE_C, thinned, type Log, type LogColumn } from '$core/heat/index.ts';
+import { isFahrenheit, toCelsius } from '$core/units/temperature.ts';
 import type { Course } from '$core/model/types.ts';
 import { readLog } from './readLog.ts';
 
@@ -55,7 +56,8 @@ const api = {
     const start = log.seconds[first] ?? 0;
     const seconds = log.seconds.slice(first, last + 1).map((s) => s - start);
     const factor = /GHz/i.test(column.unit) ? 1000 : /^mW$/.test(column.unit) ? 0.001 : 1;
-    const values = column.values.slice(first, last + 1).map((v) => v * factor);
+    const scale = isFahrenheit(column.unit) ? toCelsius : (v: number) => v * factor;
+    const values = column.values.slice(first, last + 1).map(scale);
     const heat = what === 'temperature' || what === 'room';
     const { s, v, senseless } = thinned(seconds, values, POINTS, heat ? SENSE_C : undefined);
     return { course: { what, name: column.name, s, v }, senseless };

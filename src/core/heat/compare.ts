@@ -1,5 +1,5 @@
 import type { HeatRun } from '../model/types.ts';
-import type { Said } from './run.ts';
+import { courseOf, type Said } from './run.ts';
 
 /** A drop between two runs in kelvin, with its span of 95 in 100; or why they cannot be compared. */
 export interface Drop {
@@ -67,6 +67,9 @@ function doubtsOf(a: Said, b: Said): string[] {
       );
     if (!each.settling.settled) doubts.push(`“${each.run.name}” has not settled`);
   }
+  const [one, other] = [a, b].map((each) => courseOf(each.run, 'temperature')?.name ?? 'typed');
+  if (one !== other && one !== 'typed' && other !== 'typed')
+    doubts.push(`one logged “${one}”, the other “${other}”: the same machine?`);
   if (a.run.panel !== b.run.panel) doubts.push('the panel was on in one only');
   return doubts;
 }

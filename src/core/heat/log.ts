@@ -50,7 +50,7 @@ export function delimiterOf(head: readonly string[]): string {
 }
 
 const units: readonly [RegExp, ColumnKind][] = [
-  [/°\s*C|\bdeg\s*C|\bC\b|℃/, 'temperature'],
+  [/°\s*[CF]|\bdeg\s*[CF]\b|\b[CF]\b|℃|℉/, 'temperature'],
   [/\bM?Hz\b|\bGHz\b/i, 'clock'],
   [/\brpm\b|\bturns?\b|\bU\/min\b/i, 'fan'],
   [/\bm?W\b/, 'watts'],

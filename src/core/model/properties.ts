@@ -359,6 +359,7 @@ export const properties: Record<Kind, readonly Property[]> = {
   fan: [
     mm('size', 'size', 'How wide is the fan?', 5),
     mm('thickness', 'thickness', 'How thick is the fan?', 10),
+    text('blows', 'blows', 'Which way does it blow?', ['in', 'out']),
     num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
     text('plug', 'plug', 'Which plug has the fan?', fanPlugs),
   ],

@@ -34,11 +34,19 @@ export function placedFans(plan: Plan): PlacedFan[] {
     );
     const wall = at < 0 ? 'somewhere' : (mounts.splice(at, 1)[0]?.split(' ')[0] ?? 'somewhere');
     const inward = ['front', 'floor', 'side'].includes(wall);
+    const said = textAt(plan, fan, 'blows')?.text;
     return {
       name: fan.seat,
       sizeMm,
       wall,
-      blows: wall === 'somewhere' ? 'either' : inward ? 'in' : 'out',
+      blows:
+        said === 'in' || said === 'out'
+          ? said
+          : wall === 'somewhere'
+            ? 'either'
+            : inward
+              ? 'in'
+              : 'out',
     };
   });
 }

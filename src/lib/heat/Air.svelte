@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { setFact } from '$core/edits/edits.ts';
   import { pressureSays } from '$core/heat/index.ts';
+  import { seatName } from '$core/model/seats.ts';
   import { airOf, placedFans } from '$core/plan/heatSums.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
@@ -13,6 +15,19 @@
   // svelte-ignore state_referenced_locally (a station's view stays with its station)
   const chosen = new Chosen(view, 'heat');
   const fans = $derived(placedFans(plan));
+  /** Which way a fan blows, seen at the bench. */
+  function turn(seat: string, way: string): void {
+    const part = plan.seats.find((placed) => placed.seat === seat)?.part;
+    if (!part) return;
+    bench.edit(
+      `${seatName(seat)} blows ${way || 'either way'}`,
+      setFact(
+        part.id,
+        'blows',
+        way === '' ? undefined : { text: way, how: 'measured', at: bench.now },
+      ),
+    );
+  }
   const [W, H] = [640, 262];
   const box = { x: 170, y: 52, w: 300, h: 170 };
   /** Pixels a cfm: arrows of true width. */
@@ -36,6 +51,21 @@
 </script>
 
 {#if air}
+  {#if fans.length > 0}
+    <p class="row no-print">
+      {#each fans as fan (fan.name)}
+        <label
+          >{seatName(fan.name)}{fan.wall === 'somewhere' ? '' : `, ${fan.wall}`}
+          <select
+            value={fan.blows === 'either' ? '' : fan.blows}
+            onchange={(event) => turn(fan.name, event.currentTarget.value)}
+          >
+            <option value="">in or out</option><option>in</option><option>out</option>
+          </select></label
+        >
+      {/each}
+    </p>
+  {/if}
   <svg
     viewBox="0 0 {W} {H}"
     role="img"
@@ -97,6 +127,23 @@
   svg {
     width: 100%;
     max-width: 760px;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 14px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  select {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
   }
   .case {
     fill: var(--shell);

@@ -28,6 +28,7 @@ describe('heat/log, headers and cells', () => {
       ['CPU Package [°C]', 'temperature', '°C'],
       ['Core Temps (avg) [°C]', 'temperature', '°C'],
       ['CPU (Tctl/Tdie)', 'temperature', ''],
+      ['Package [°F]', 'temperature', '°F'],
       ['Core 0 Clock (MHz)', 'clock', 'MHz'],
       ['Fan1 [RPM]', 'fan', 'RPM'],
       ['CPU Package Power [W]', 'watts', 'W'],

@@ -1,3 +1,5 @@
+import { dice as seeded, normalOf } from '../units/dice.ts';
+
 /**
  * A stand-in for a machine with a sensor logger: its true settled value nobody told, read with noise
  * that hangs together for a while, a room that drifts and a sensor that counts in steps. Same seed,
@@ -20,16 +22,10 @@ export interface MadeOptions {
   everyS?: number;
 }
 
+/** Random numbers and normal ones from one seed. */
 export function dice(seed: number): { random: () => number; normal: () => number } {
-  let at = seed | 0 || 1;
-  const random = () => {
-    at = (at + 0x6d2b79f5) | 0;
-    let t = Math.imul(at ^ (at >>> 15), 1 | at);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  return { random, normal };
+  const random = seeded(seed);
+  return { random, normal: () => normalOf(random) };
 }
 
 /** A run from cold into load. Its end is that at the room it began with: the drift is the room's. */

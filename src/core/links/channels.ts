@@ -110,5 +110,5 @@ export function populations(
 export function slotsFirst(slots: number, modules: number): string {
   if (slots === 4 && modules === 2) return 'second and fourth slot, counted from the processor';
   if (slots === 4 && modules === 1) return 'second slot, counted from the processor';
-  return modules >= slots ? 'every slot' : 'the slots the board names first';
+  return modules >= slots ? 'every slot' : 'slots the board names first';
 }

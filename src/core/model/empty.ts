@@ -33,6 +33,7 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     hunts: [],
     mishaps: [],
     trials: [],
+    links: [],
   };
 }
 

@@ -23,6 +23,7 @@ const steps: Record<number, (document: Document) => Document> = {
       hunts: [],
       mishaps: [],
       trials: [],
+      links: [],
       ...job,
     })),
   }),

@@ -327,6 +327,19 @@ export const jobSchema = shape({
       note: optionalWords(),
     }).required(),
   ).required(),
+  links: array(
+    shape({
+      at: time().required(),
+      when: string().oneOf(['before', 'after']).required(),
+      underLoad: boolean().required(),
+      slot: words(),
+      name: words(),
+      gts: number().min(0).max(256).required(),
+      lanes: number().min(0).max(32).required(),
+      couldGts: number().min(0).max(256).required(),
+      couldLanes: number().min(0).max(32).required(),
+    }).required(),
+  ).required(),
   note: optionalWords(),
   handedOver: time().optional(),
 });

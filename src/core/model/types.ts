@@ -202,6 +202,19 @@ export interface Trial {
   note?: string | undefined;
 }
 
+/** A trained link as it was read: how it ran and what both ends can, GT/s and lanes. */
+export interface LinkReading {
+  at: string;
+  when: Reading['when'];
+  underLoad: boolean;
+  slot: string;
+  name: string;
+  gts: number;
+  lanes: number;
+  couldGts: number;
+  couldLanes: number;
+}
+
 /** How other people's data on a drive was dealt with (NIST SP 800-88: clear, purge, destroy). */
 export interface Clearing {
   partId: string;
@@ -253,6 +266,7 @@ export interface Job {
   hunts: Hunt[];
   mishaps: Mishap[];
   trials: Trial[];
+  links: LinkReading[];
   note?: string | undefined;
   /** ISO time of hand-over. */
   handedOver?: string | undefined;

@@ -1,4 +1,5 @@
 import type { Kind } from '../model/types.ts';
+import { dice } from '../units/dice.ts';
 import { causes, checklist, tests, type Cause, type Sign, type Test } from './causes.ts';
 import { chanceOf, nextTests, standOf, testOf, undoLast, type HuntState } from './hunt.ts';
 
@@ -11,16 +12,6 @@ export interface FaultyMachine {
   /** Told only afterwards. */
   cause: Cause;
   answer: (test: Test) => { yes: boolean; minutes: number };
-}
-
-export function dice(seed: number): () => number {
-  let at = seed | 0 || 1;
-  return () => {
-    at = (at + 0x6d2b79f5) | 0;
-    let t = Math.imul(at ^ (at >>> 15), 1 | at);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 /** A machine with this sign, its cause drawn by the odds; every test answers alike however often it is asked. */

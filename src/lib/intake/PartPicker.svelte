@@ -1,15 +1,13 @@
 <script lang="ts">
-  import { byMark } from '$core/findings/finding.ts';
   import { addPart, nextPartId } from '$core/edits/edits.ts';
   import type { Fact, Facts } from '$core/model/fact.ts';
   import { indexOf, standingOf } from '$core/model/lookup.ts';
   import { properties } from '$core/model/properties.ts';
   import { kindName, kindOfSeat, seatName } from '$core/model/seats.ts';
-  import { inStages, MOST_STAGES, stageName, stageOf, withChange } from '$core/model/stages.ts';
+  import { inStages, MOST_STAGES, stageName, stageOf } from '$core/model/stages.ts';
   import type { Job, Part } from '$core/model/types.ts';
-  import { candidates } from '$core/plan/remedies.ts';
+  import { candidatesFor } from '$core/plan/candidatesFor.ts';
   import { planOf } from '$core/plan/planOf.ts';
-  import { runChecks, tightest } from '$core/plan/run.ts';
   import { formatMoney, parseMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -50,14 +48,9 @@
 
   /** Each candidate with the tightest of its own sums in this plan. */
   const list = $derived(
-    candidates(bench.shop, job, seat)
-      .filter((part) => `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()))
-      .map((part) => {
-        const changes = withChange(job.changes, { seat, partId: part.id, stage });
-        const found = runChecks(planOf(bench.shop, { ...job, changes }));
-        return { part, tight: tightest(found.filter((finding) => finding.seats.includes(seat))) };
-      })
-      .sort((a, b) => (a.tight && b.tight ? byMark(b.tight, a.tight) : 0)),
+    candidatesFor(bench.shop, job, seat, stage).filter(({ part }) =>
+      `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()),
+    ),
   );
 
   const asked = $derived(properties[kind]);
@@ -180,7 +173,7 @@
       {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
     </p>
     <ul>
-      {#each list as { part, tight } (part.id)}
+      {#each list as { part, tight, against } (part.id)}
         {@const standing = standingOf(bench.shop, part)}
         <li>
           <button onclick={() => onpick(part.id, stage)}>
@@ -201,7 +194,7 @@
                     >{show(tight.rest, tight.unit, bench.shop.settings.unit)} {tight.unit}</span
                   >
                 {/if}
-                <small>{tight.title}</small>
+                <small>{against[0] ? `against it: ${against[0].title}` : tight.title}</small>
               {:else}<small>no sums</small>{/if}
             </span>
           </button>

@@ -13,10 +13,13 @@
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import PartSheet from '$lib/intake/PartSheet.svelte';
+  import WorthIt from '$lib/donors/WorthIt.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
   const { view }: { view: JobView } = $props();
   const SCALE = 0.2;
+  let worthOpen = $state(false);
   let query = $state('');
   let showing = $state<string | undefined>();
   let scroller = $state<HTMLDivElement>();
@@ -71,8 +74,14 @@
 
 <Stage
   title="Donors"
-  subtitle="{donors.length} donors and the shelf · what is wanted, and by which job"
+  subtitle={worthOpen
+    ? ''
+    : `${donors.length} donors and the shelf · what is wanted, and by which job`}
 >
+  {#snippet tools()}
+    <Button onclick={() => (worthOpen = !worthOpen)} aria-pressed={worthOpen}>Worth it?</Button>
+  {/snippet}
+  {#if worthOpen}<WorthIt {view} />{/if}
   <ul class="donors">
     {#each donors as donor (donor.id)}
       {@const shell = one(foundOf(bench.shop, donor.seats), 'case')}

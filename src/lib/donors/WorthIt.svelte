@@ -1,0 +1,194 @@
+<script lang="ts">
+  import { staying, worth, WorthError, type Amount, type Worth } from '$core/donors/index.ts';
+  import { seatName } from '$core/model/seats.ts';
+  import { foundOf } from '$core/plan/planOf.ts';
+  import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+
+  interface Props {
+    view: JobView;
+  }
+  const { view }: Props = $props();
+  let value = $state('');
+  let asked = $state('');
+  let fixes = $state('');
+  const currency = $derived(bench.shop.settings.currency);
+  /** `80` or `80 to 120`. */
+  function amountOf(text: string): Amount | undefined {
+    const ends = text.split(/\s*(?:to|-|–)\s*/).map((each) => parseMoney(each, currency)?.minor);
+    const [lo, hi = lo] = ends;
+    return ends.length <= 2 && lo !== undefined && hi !== undefined ? { lo, hi } : undefined;
+  }
+  /** Lines of `what price`; a line without one has none yet. */
+  const lines = $derived(
+    fixes
+      .split('\n')
+      .map((line) => line.trim())
+      .filter((line) => line !== '')
+      .map((line) => {
+        const match = /^(.*?)\s+(\d[\d.,]*(?:\s*(?:to|-|–)\s*\d[\d.,]*)?)$/.exec(line);
+        const price = match?.[2] ? amountOf(match[2]) : undefined;
+        return price && match?.[1] ? { what: match[1], price } : { what: line };
+      }),
+  );
+  const answer = $derived.by((): { worth?: Worth; fault?: string } => {
+    if (value.trim() === '') return {};
+    const done = amountOf(value);
+    if (!done) return { fault: 'What is it worth when done? 180, or 150 to 200. Kept as typed.' };
+    const price = asked.trim() === '' ? undefined : parseMoney(asked, currency)?.minor;
+    if (asked.trim() !== '' && price === undefined)
+      return { fault: 'The price asked is no amount: 60 or 59.90. Kept as typed.' };
+    try {
+      return { worth: worth({ value: done, fixes: lines, asked: price }) };
+    } catch (error) {
+      if (!(error instanceof WorthError)) throw error;
+      return { fault: error.message };
+    }
+  });
+  const price = $derived(parseMoney(asked, currency)?.minor);
+  const f = (minor: number) => `${formatMoney({ minor, currency })} ${currencySign(currency)}`;
+  const most = $derived(
+    Math.max(100, price ?? 0, answer.worth?.breakEven.hi ?? 0, amountOf(value)?.hi ?? 0) * 1.08,
+  );
+  const x = (minor: number) => 8 + (Math.max(0, minor) / most) * 640;
+  const parts = $derived(
+    view.plan?.machine ? staying(foundOf(bench.shop, view.plan.machine.seats)) : [],
+  );
+</script>
+
+<section>
+  <p class="row">
+    <label>worth when done<input bind:value inputmode="decimal" placeholder="180 to 220" /></label>
+    <label>price asked<input bind:value={asked} inputmode="decimal" placeholder="90" /></label>
+    <label class="wide"
+      >to fix, a line each
+      <textarea bind:value={fixes} rows="3" placeholder="supply 25 to 40&#10;case 20&#10;paste"
+      ></textarea></label
+    >
+  </p>
+  {#if answer.fault}<p class="fault" role="alert">{answer.fault}</p>{/if}
+  {#if answer.worth}
+    {@const w = answer.worth}
+    <svg
+      viewBox="0 0 660 92"
+      role="img"
+      aria-label="Breaks even at {f(w.breakEven.lo)} to {f(w.breakEven.hi)}{price === undefined
+        ? ''
+        : `, asked ${f(price)}`}"
+    >
+      <path class="slot" d="M8 14V64H{x(w.breakEven.hi)}V14" />
+      <rect
+        class="open"
+        x={x(w.breakEven.lo)}
+        y="18"
+        width={Math.max(1, x(w.breakEven.hi) - x(w.breakEven.lo))}
+        height="44"
+      />
+      <path class="half" d="M{x(w.likely.half)} 14V66" />
+      {#if price !== undefined}
+        <rect
+          class="asked"
+          class:over={(w.pays ?? 0) < 0.5}
+          x="10"
+          y="24"
+          width={Math.max(1, x(price) - 10)}
+          height="34"
+        />
+        <text x="16" y="46">asked {f(price)}</text>
+      {/if}
+      <text class="mid" x={Math.min(600, Math.max(50, x(w.likely.half)))} y="82"
+        >{f(w.likely.half)}</text
+      >
+    </svg>
+    <p class="say">{w.say}</p>
+    <p>
+      Break-even <span class="figure">{f(w.breakEven.lo)}</span> to
+      <span class="figure">{f(w.breakEven.hi)}</span>; eight of ten between
+      <span class="figure">{f(w.likely.tenth)}</span> and
+      <span class="figure">{f(w.likely.most)}</span>.
+    </p>
+  {/if}
+  {#if parts.length > 0}
+    <h2>What of it can stay</h2>
+    <ul>
+      {#each parts as part (part.seat)}
+        <li><b>{seatName(part.seat)}</b> {part.says}: {part.why}</li>
+      {/each}
+    </ul>
+  {/if}
+</section>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 16px;
+    align-items: start;
+  }
+  .wide {
+    flex: 1 1 260px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input,
+  textarea {
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 17px var(--face-figure);
+    padding: 0 8px;
+  }
+  input {
+    height: var(--target);
+    width: 160px;
+  }
+  svg {
+    width: 100%;
+    max-width: 760px;
+  }
+  .slot {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 3;
+  }
+  .open {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-dasharray: 4 3;
+  }
+  .half {
+    stroke: var(--accent);
+    stroke-width: 3;
+  }
+  .asked {
+    fill: var(--part-comes);
+    stroke: var(--ink);
+  }
+  .asked.over {
+    fill: var(--stop-wash);
+    stroke: var(--stop);
+  }
+  text {
+    font: 13px var(--face-figure);
+    fill: var(--ink);
+  }
+  .mid {
+    text-anchor: middle;
+  }
+  .say {
+    font: 600 19px var(--face-head);
+  }
+  ul {
+    margin: 4px 0;
+    padding: 0;
+    list-style: none;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

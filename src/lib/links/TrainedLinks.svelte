@@ -1,0 +1,133 @@
+<script lang="ts">
+  import { keepLinks } from '$core/edits/linkEdits.ts';
+  import { DumpError, trainedLinks, triesFor, type Trained } from '$core/links/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+
+  interface Props {
+    view: JobView;
+  }
+  const { view }: Props = $props();
+  let text = $state('');
+  let underLoad = $state(false);
+  let when = $state<'before' | 'after'>('after');
+  const read = $derived.by((): { links?: Trained[]; fault?: string } => {
+    if (text.trim() === '') return {};
+    try {
+      return { links: trainedLinks(text) };
+    } catch (error) {
+      if (!(error instanceof DumpError)) throw error;
+      return { fault: error.message };
+    }
+  });
+  const kept = $derived(view.job?.links ?? []);
+  const speed = (gts: number, lanes: number) => `${gts} GT/s x${lanes}`;
+
+  function keep(): void {
+    if (!view.job || !read.links) return;
+    bench.edit(
+      'trained links',
+      keepLinks(view.job.id, read.links, { at: new Date().toISOString(), when, underLoad }),
+    );
+    text = '';
+  }
+</script>
+
+<section>
+  <h2>What was trained</h2>
+  <label class="no-print"
+    >Paste <code>lspci -vv</code>, or drop it here
+    <textarea
+      bind:value={text}
+      rows="3"
+      spellcheck="false"
+      ondragover={(event) => event.preventDefault()}
+      ondrop={(event) => {
+        event.preventDefault();
+        void event.dataTransfer?.files[0]?.text().then((dropped) => (text = dropped));
+      }}></textarea></label
+  >
+  {#if read.fault}<p class="fault" role="alert">{read.fault}</p>{/if}
+  {#if read.links}
+    <ul>
+      {#each read.links as link (link.slot)}
+        <li>
+          <Mark mark={link.below.length > 0 ? 'watch' : 'clear'} size={16} />
+          <b>{link.name}</b>
+          <span class="figure">{speed(link.runs.gts, link.runs.lanes)}</span>
+          {#if link.below.length > 0}
+            of {speed(
+              Math.min(link.can.gts, link.port?.gts ?? Infinity),
+              Math.min(link.can.lanes, link.port?.lanes ?? Infinity),
+            )} both ends can: {link.below.join(' and ')}, {link.gbs.toFixed(1)} of {link.couldGbs.toFixed(
+              1,
+            )} GB/s. Try: {triesFor(link, underLoad).join('; ')}.
+          {:else}all both ends can.{/if}
+        </li>
+      {:else}<li>No device with a link in it.</li>{/each}
+    </ul>
+    <p class="row no-print">
+      <label class="check"><input type="checkbox" bind:checked={underLoad} /> read under load</label
+      >
+      <label
+        >parts <select bind:value={when}
+          ><option value="before">as found</option><option value="after">as planned</option></select
+        ></label
+      >
+      <Button next onclick={keep}>Keep with the job</Button>
+    </p>
+  {/if}
+  {#each kept as each (each.when + each.slot)}
+    <p>
+      {each.when === 'before' ? 'As found' : 'As planned'}{each.underLoad ? ', under load' : ''}: {each.name}
+      <span class="figure">{speed(each.gts, each.lanes)}</span> of {speed(
+        each.couldGts,
+        each.couldLanes,
+      )}
+    </p>
+  {/each}
+  <p class="soft">A link slows down at idle: one that looks slow is read again under load.</p>
+</section>
+
+<style>
+  textarea {
+    display: block;
+    width: 100%;
+    max-width: 720px;
+    border: 1px solid var(--line);
+    background: var(--tape);
+    color: var(--ink);
+    font: 13px var(--face-figure);
+  }
+  ul {
+    margin: 6px 0;
+    padding: 0;
+    list-style: none;
+  }
+  li {
+    margin: 4px 0;
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 16px;
+    align-items: center;
+  }
+  .check input {
+    width: 22px;
+    height: 22px;
+    vertical-align: middle;
+  }
+  select {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

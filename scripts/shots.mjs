@@ -74,7 +74,7 @@ const views = [
     },
   ],
   ['watts', '/job/9/watts'],
-  ['links', '/job/14/links'],
+  ['links', '/job/19/links'],
   ['donors', '/job/14/donors'],
   ['work-order', '/job/14/order'],
   ['power-up', '/job/14/power-up'],

@@ -18,7 +18,7 @@ function step(name, work) {
   }
 }
 
-/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci. */
+/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes. */
 function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
@@ -28,6 +28,7 @@ function debian() {
     ['/usr/bin/umockdev-run', 'umockdev'],
     ['/usr/bin/sensors', 'lm-sensors'],
     ['/usr/bin/lspci', 'pciutils'],
+    ['/usr/bin/zbarimg', 'zbar-tools'],
   ].filter(([path]) => !existsSync(path));
   if (needed.length === 0) return true;
   const names = needed.map(([, name]) => name);

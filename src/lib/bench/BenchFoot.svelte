@@ -27,6 +27,7 @@
     />
   </label>
   <a href={resolve('/scan-sheet')}>Scan sheet</a>
+  <a href={resolve('/labels')}>Labels</a>
   <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
   <label>
     Lengths

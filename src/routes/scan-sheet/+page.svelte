@@ -1,20 +1,10 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
   import { scanWords } from '$core/quick/quick.ts';
+  import { codeImage } from '$lib/print/code.ts';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/ui/Stage.svelte';
   import Tape from '$lib/ui/Tape.svelte';
-
-  /** Draws a word as a code a bench scanner reads (Code 128, ISO/IEC 15417), padded so that it is found. */
-  async function draw(word: string): Promise<string> {
-    const { code128, drawingSVG } = await import('bwip-js/browser');
-    return code128(
-      { bcid: 'code128', text: word, height: 12, scale: 2, paddingwidth: 10, paddingheight: 4 },
-      drawingSVG(),
-    );
-  }
-  const image = async (word: string) =>
-    `data:image/svg+xml,${encodeURIComponent(await draw(word))}`;
 </script>
 
 <svelte:head><title>Scan sheet · Nutshell Swap</title></svelte:head>
@@ -27,7 +17,7 @@
   <ul>
     {#each scanWords as word (word)}
       <li>
-        {#await image(word) then src}<img {src} alt="code for {word}" />{:catch}<p>
+        {#await codeImage(word) then src}<img {src} alt="code for {word}" />{:catch}<p>
             The code for {word} could not be drawn.
           </p>{/await}
         <b>{word}</b>

@@ -63,7 +63,8 @@ const anyEdit: fc.Arbitrary<Edit> = fc.oneof(
 );
 
 describe('edits/changes', () => {
-  it('undo and redo bring back the same bytes, for any run of edits', () => {
+  it('undo and redo bring back the same bytes, for any run of edits', function () {
+    this.timeout(20_000);
     const start = demoShop(now);
     fc.assert(
       fc.property(fc.array(anyEdit, { minLength: 1, maxLength: 12 }), (edits) => {

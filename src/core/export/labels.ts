@@ -1,0 +1,50 @@
+import { indexOf, standingOf } from '../model/lookup.ts';
+import { kindName } from '../model/seats.ts';
+import type { Shop } from '../model/types.ts';
+import { planOf } from '../plan/planOf.ts';
+
+/** One label: the tag a scanner reads, and what stands beside it. */
+export interface Label {
+  tag: string;
+  name: string;
+  note: string;
+}
+
+/** Labels of what is on the shelf, of the donors with their parts, or of one job (`job:14`) and what goes into it. */
+export function labelsFor(shop: Shop, which: string): Label[] {
+  const index = indexOf(shop);
+  const ofPart = (id: string): Label[] => {
+    const part = index.parts.get(id);
+    if (!part) return [];
+    const home = index.homeOf.get(id);
+    const place = home ? `out of ${home.id}` : (part.where ?? 'shelf');
+    return [
+      {
+        tag: part.id,
+        name: part.name,
+        note: `${kindName(part.kind)}, ${standingOf(shop, part).condition}, ${place}`,
+      },
+    ];
+  };
+  if (which === 'donors')
+    return shop.machines
+      .filter((machine) => machine.state === 'donor')
+      .flatMap((machine) => [
+        {
+          tag: machine.id,
+          name: machine.name,
+          note: `donor, ${machine.condition ?? 'condition unknown'}`,
+        },
+        ...machine.seats.flatMap((seat) => ofPart(seat.partId)),
+      ]);
+  const job = which.startsWith('job:') ? index.jobs.get(which.slice(4)) : undefined;
+  if (job)
+    return [
+      { tag: job.id, name: job.name, note: job.becomes },
+      ...planOf(shop, job).seats.flatMap((placed) => ofPart(placed.part.id)),
+    ];
+  return shop.parts
+    .filter((part) => part.place === 'shelf')
+    .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
+    .flatMap((part) => ofPart(part.id));
+}

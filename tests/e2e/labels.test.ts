@@ -1,0 +1,48 @@
+import { expect } from 'chai';
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openShop, visit } from './helpers/app.ts';
+
+describe('labels', () => {
+  it('every code on the sheet is read by zbar (Debian zbar-tools) as the tag beside it', async () => {
+    const shop = await openShop('/labels', { width: 1280, height: 800 });
+    const { page } = shop;
+    await page.getByLabel('of').selectOption('job:14');
+    await page.waitForFunction(() => {
+      const images = [...document.querySelectorAll<HTMLImageElement>('#stage img')];
+      return images.length > 5 && images.every((image) => image.complete && image.naturalWidth > 0);
+    });
+    const tags = await page.locator('#stage li b').allTextContents();
+    const folder = mkdtempSync(join(tmpdir(), 'labels-'));
+    try {
+      const read = new Set<string>();
+      for (let i = 0; i < tags.length; i += 1) {
+        const file = join(folder, `${i}.png`);
+        await page.locator('#stage li').nth(i).screenshot({ path: file });
+        const said = execFileSync('zbarimg', ['-q', '--raw', file], { encoding: 'utf8' });
+        read.add(said.trim());
+      }
+      expect([...read].sort()).to.deep.equal([...tags].sort());
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+  it('prints three across, and a scanned tag opens its part', async () => {
+    const shop = await openShop('/labels');
+    const { page } = shop;
+    await page.getByRole('button', { name: /^Print \d+/ }).waitFor();
+    const pdf = await page.pdf({ format: 'A4' });
+    expect((pdf.toString('latin1').match(/\/Type\s*\/Page\b/g) ?? []).length).to.be.within(2, 8);
+    await visit(page, '/');
+    await page.keyboard.press('/');
+    await page.keyboard.type('F01');
+    await page.keyboard.press('Enter');
+    await page.getByRole('dialog').getByText('F01').first().waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});

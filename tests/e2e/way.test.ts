@@ -61,7 +61,7 @@ describe('the whole way', () => {
     await page.getByRole('link', { name: /Watts/ }).click();
     await page.locator('#sum-supply-total').waitFor();
     await page.getByRole('link', { name: /Fit/ }).click();
-    await page.locator('#sum-card-length\\:card1').getByText('20').waitFor();
+    await page.locator('#sum-card-length\\:card1').getByText('19').waitFor();
 
     await page.getByRole('link', { name: /Work order/ }).click();
     await page.getByRole('button', { name: /Tick: Unplug/ }).click();

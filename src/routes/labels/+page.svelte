@@ -70,7 +70,7 @@
     text-align: center;
   }
   img {
-    height: 56px;
+    height: 84px;
     max-width: 100%;
   }
   b {

@@ -40,7 +40,10 @@ describe('labels', () => {
     await visit(page, '/');
     await page.keyboard.press('/');
     await page.keyboard.type('F01');
-    await page.getByText(/F01: Fennoch Quad 267/).first().waitFor();
+    await page
+      .getByText(/F01: Fennoch Quad 267/)
+      .first()
+      .waitFor();
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });

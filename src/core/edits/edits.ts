@@ -5,6 +5,7 @@ import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
 import { freeSeat } from '../model/seats.ts';
 import { inStages, stageOf, withChange } from '../model/stages.ts';
+import type { Money } from '../units/money.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { mergeFacts, samePiece } from '../intake/merge.ts';
@@ -179,6 +180,30 @@ export const hangOn = (jobId: string, seat: SeatId, feedId: string | undefined):
   job(jobId, (found) => {
     found.taken = found.taken.filter((id) => !id.startsWith(`feed:${seat}:`));
     if (feedId !== undefined) found.taken.push(feedId);
+  });
+
+/**
+ * A line of the trip list is bought, for this price apiece where it is known: the parts of that name that
+ * were to buy stand on the shelf, the wants of open jobs are had.
+ */
+export const buyLine = (label: string, apiece: Money | undefined, at: string): Edit =>
+  draft((shop) => {
+    const open = shop.jobs.filter((each) => !each.handedOver);
+    const planned = new Set(
+      open.flatMap((each) => each.changes.flatMap((change) => change.partId ?? [])),
+    );
+    for (const part of shop.parts) {
+      if (part.place !== 'buy' || part.name !== label || !planned.has(part.id)) continue;
+      part.place = 'shelf';
+      part.origin = `bought ${at.slice(0, 10)}`;
+      delete part.due;
+      if (apiece) part.price = apiece;
+    }
+    for (const want of open.flatMap((each) => each.wants)) {
+      if (want.what !== label || want.bought) continue;
+      want.bought = true;
+      if (apiece) want.price = { ...apiece, minor: apiece.minor * want.count };
+    }
   });
 
 /** Gives a remedy back; what it put on the list goes too, unless it is bought already. */

@@ -7,9 +7,14 @@ export interface TripLine {
   count: number;
   price?: Money | undefined;
   jobIds: string[];
+  /** Jobs that wait for nothing else of the list. */
+  unblocks: string[];
 }
 
-/** One shopping trip for all open jobs: parts still to buy and small wants, alike ones together. */
+/**
+ * One shopping trip for all open jobs: parts still to buy and small wants, alike ones together. What
+ * frees most jobs for its money first; what has no price yet last of its like.
+ */
 export function tripList(shop: Shop): TripLine[] {
   const lines = new Map<string, TripLine>();
   const addLine = (label: string, count: number, price: Money | undefined, jobId: string) => {
@@ -21,7 +26,7 @@ export function tripList(shop: Shop): TripLine[] {
         line.price && price && line.price.currency === price.currency
           ? { minor: line.price.minor + price.minor, currency: price.currency }
           : undefined;
-    } else lines.set(label, { label, count, price, jobIds: [jobId] });
+    } else lines.set(label, { label, count, price, jobIds: [jobId], unblocks: [] });
   };
   const parts = indexOf(shop).parts;
   for (const job of shop.jobs) {
@@ -34,5 +39,16 @@ export function tripList(shop: Shop): TripLine[] {
       if (!want.bought) addLine(want.what, want.count, want.price, job.id);
     }
   }
-  return [...lines.values()].sort((a, b) => b.jobIds.length - a.jobIds.length);
+  const all = [...lines.values()];
+  for (const line of all)
+    line.unblocks = line.jobIds.filter((id) =>
+      all.every((each) => each === line || !each.jobIds.includes(id)),
+    );
+  const dear = (line: TripLine) => line.price?.minor ?? Infinity;
+  return all.sort(
+    (a, b) =>
+      b.unblocks.length - a.unblocks.length ||
+      b.jobIds.length - a.jobIds.length ||
+      dear(a) - dear(b),
+  );
 }

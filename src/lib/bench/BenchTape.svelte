@@ -1,12 +1,14 @@
 <script lang="ts">
   import { format } from 'date-fns';
+  import { buyLine } from '$core/edits/edits.ts';
   import type { Standing } from '$core/plan/bench.ts';
   import { tripList } from '$core/plan/trip.ts';
   import { formatHours } from '$core/units/duration.ts';
-  import { currencySign, formatMoney, sumMoney } from '$core/units/money.ts';
+  import { currencySign, formatMoney, parseMoney, sumMoney } from '$core/units/money.ts';
   import QuickSums from '$lib/entry/QuickSums.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
   import Sum from '$lib/ui/Sum.svelte';
   import Tape from '$lib/ui/Tape.svelte';
 
@@ -19,6 +21,22 @@
   const minutes = $derived(today.reduce((sum, each) => sum + each.progress.minutesLeft, 0));
   const trip = $derived(tripList(bench.shop));
   const tripSum = $derived(sumMoney(trip, bench.shop.settings.currency));
+  /** The line ticked off in the shop, until its price is said. */
+  let buying = $state<{ label: string; price: string } | undefined>();
+  let fault = $state('');
+
+  function buy(): void {
+    if (!buying) return;
+    const { currency } = bench.shop.settings;
+    const apiece = buying.price.trim() === '' ? undefined : parseMoney(buying.price, currency);
+    if (buying.price.trim() !== '' && !apiece) {
+      fault = 'No amount: 12 or 12.50. Kept as typed.';
+      return;
+    }
+    bench.edit(`bought: ${buying.label}`, buyLine(buying.label, apiece, bench.now));
+    buying = undefined;
+    fault = '';
+  }
   /** Parts wanted twice, each once. */
   const conflicts = $derived([
     ...new Map(
@@ -62,35 +80,66 @@
   </section>
   <section>
     <h3>One trip</h3>
-    <dl>
+    <div class="trip">
       {#each trip as line (line.label)}
-        <div>
-          <dt>
-            {line.count > 1 ? `${line.count} × ` : ''}{line.label}
-            <small>· {line.jobIds.join(', ')}</small>
-          </dt>
-          <dd class="figure">{line.price ? formatMoney(line.price) : '?'}</dd>
+        <div class="line">
+          <label>
+            <input
+              type="checkbox"
+              checked={false}
+              aria-label="bought: {line.label}"
+              onchange={() => (buying = { label: line.label, price: '' })}
+            />
+            <span
+              >{line.count > 1 ? `${line.count} × ` : ''}{line.label}
+              <small
+                >· {line.jobIds.join(', ')}{line.unblocks.length > 0
+                  ? `, frees ${line.unblocks.join(', ')}`
+                  : ''}</small
+              ></span
+            >
+          </label>
+          <span class="figure">{line.price ? formatMoney(line.price) : '?'}</span>
         </div>
+        {#if buying?.label === line.label}
+          <form
+            onsubmit={(event) => {
+              event.preventDefault();
+              buy();
+            }}
+          >
+            <input
+              bind:value={buying.price}
+              inputmode="decimal"
+              placeholder="for how much apiece?"
+              aria-label="price apiece"
+              {@attach (node: HTMLInputElement) => node.focus()}
+            />
+            <Button type="submit">Bought</Button>
+            <Button quiet onclick={() => (buying = undefined)}>No</Button>
+            {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+          </form>
+        {/if}
       {:else}
         <div>
-          <dt>nothing to buy</dt>
-          <dd></dd>
+          <span>nothing to buy</span>
+          <span></span>
         </div>
       {/each}
       {#if trip.length > 0}
         <div class="sum">
-          <dt>
+          <span>
             {tripSum.unpriced.length > 0
               ? `and ${tripSum.unpriced.length} without a price`
               : 'in all'}
-          </dt>
-          <dd class="figure">
+          </span>
+          <span class="figure">
             {formatMoney(tripSum.total)}
             {currencySign(tripSum.total.currency)}
-          </dd>
+          </span>
         </div>
       {/if}
-    </dl>
+    </div>
   </section>
   <ul class="sums">
     {#each conflicts as finding (finding.id)}
@@ -111,13 +160,46 @@
   dl {
     margin: 4px 0 0;
   }
+  .trip {
+    margin: 4px 0 0;
+  }
+  .trip > div,
   dl div {
     display: flex;
     justify-content: space-between;
     gap: 10px;
     font-size: 15px;
   }
-  dt small {
+  .line label {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: 34px;
+  }
+  .line input[type='checkbox'] {
+    flex: none;
+    width: 22px;
+    height: 22px;
+  }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    padding: 4px 0 8px;
+  }
+  form input {
+    width: 150px;
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--paper);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+  .fault {
+    color: var(--stop);
+  }
+  small {
     color: var(--ink-soft);
   }
   dd {

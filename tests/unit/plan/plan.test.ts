@@ -11,6 +11,7 @@ import { foundOf, planOf } from '../../../src/core/plan/planOf.ts';
 import { answered, questions } from '../../../src/core/plan/questions.ts';
 import { candidates, remediesFor } from '../../../src/core/plan/remedies.ts';
 import { countByStation, runChecks, tightest } from '../../../src/core/plan/run.ts';
+import { buyLine } from '../../../src/core/edits/edits.ts';
 import { tripList } from '../../../src/core/plan/trip.ts';
 import { jobOver, jobWith, the } from '../../helpers/build.ts';
 
@@ -298,7 +299,50 @@ describe('plan/bench', () => {
       count: 2,
       jobIds: ['14', '5'],
       price: { minor: 900, currency: 'EUR' },
+      unblocks: ['14', '5'],
     });
+  });
+  it('what frees a job stands before what does not, the cheaper first, what has no price last', () => {
+    const with_ = (wants: Record<string, Job['wants']>): Shop => ({
+      ...demo,
+      jobs: demo.jobs.map((job) => ({
+        ...job,
+        changes: [],
+        wants: wants[job.id] ?? [],
+      })),
+    });
+    const want = (what: string, minor?: number) => ({
+      what,
+      count: 1,
+      ...(minor === undefined ? {} : { price: { minor, currency: 'EUR' } }),
+    });
+    const trip = tripList(
+      with_({
+        '14': [want('feet', 300), want('plate')],
+        '5': [want('dear', 5000)],
+        '9': [want('cheap', 200)],
+      }),
+    );
+    expect(trip.map((line) => line.label)).to.deep.equal(['cheap', 'dear', 'feet', 'plate']);
+    expect(trip[0]!.unblocks).to.deep.equal(['9']);
+    expect(trip[2]!.unblocks).to.deep.equal([]);
+  });
+  it('a line bought is off the list: parts on the shelf for their price, wants had', () => {
+    const line = tripList(demo).find((each) => each.label === '1 TB M.2 drive')!;
+    const after = buyLine(
+      line.label,
+      { minor: 4250, currency: 'EUR' },
+      '2026-11-25T10:00:00Z',
+    )(demo);
+    expect(tripList(after).some((each) => each.label === line.label)).to.equal(false);
+    const part = after.parts.find(
+      (each) => each.name === line.label && each.price?.minor === 4250,
+    )!;
+    expect(part).to.include({ place: 'shelf', origin: 'bought 2026-11-25' });
+    const plate = tripList(demo).find((each) => each.label.startsWith('rear plate'))!;
+    const had = buyLine(plate.label, undefined, '2026-11-25')(demo);
+    expect(tripList(had).some((each) => each.label === plate.label)).to.equal(false);
+    expect(buyLine('nobody wants this', undefined, '2026-11-25')(demo)).to.equal(demo);
   });
   it('shows a machine as found without any change', () => {
     const machine = indexOf(demo).machines.get('M14');

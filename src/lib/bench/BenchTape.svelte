@@ -86,9 +86,11 @@
           <label>
             <input
               type="checkbox"
-              checked={false}
+              checked={buying?.label === line.label}
               aria-label="bought: {line.label}"
-              onchange={() => (buying = { label: line.label, price: '' })}
+              onchange={() =>
+                (buying =
+                  buying?.label === line.label ? undefined : { label: line.label, price: '' })}
             />
             <span
               >{line.count > 1 ? `${line.count} × ` : ''}{line.label}
@@ -111,7 +113,7 @@
             <input
               bind:value={buying.price}
               inputmode="decimal"
-              placeholder="for how much apiece?"
+              placeholder="price apiece"
               aria-label="price apiece"
               {@attach (node: HTMLInputElement) => node.focus()}
             />
@@ -170,6 +172,9 @@
     gap: 10px;
     font-size: 15px;
   }
+  .line {
+    align-items: center;
+  }
   .line label {
     display: flex;
     gap: 8px;
@@ -188,7 +193,7 @@
     padding: 4px 0 8px;
   }
   form input {
-    width: 150px;
+    width: 108px;
     height: var(--target);
     border: 0;
     border-bottom: 2px solid var(--ink);

@@ -31,16 +31,6 @@ export function isMakers(plan: Plan): boolean {
   );
 }
 
-/** Kinds changed in the plan: what was changed last, unless somebody says otherwise. */
-export function changedKinds(plan: Plan): Kind[] {
-  return [
-    ...new Set([
-      ...plan.seats.filter((placed) => placed.state === 'comes').map((placed) => placed.kind),
-      ...plan.goes.map((gone) => gone.kind),
-    ]),
-  ];
-}
-
 const swappable: readonly Kind[] = ['memory', 'supply', 'card', 'drive', 'processor'];
 /** What a spare must have in common with the part it stands in for. */
 const alike: Partial<Record<Kind, readonly string[]>> = {

@@ -1,5 +1,5 @@
 import { range, type Range } from '../units/range.ts';
-import { practice, type Source } from './source.ts';
+import type { Source } from './source.ts';
 
 /** Heat, air and sound. */
 
@@ -64,7 +64,6 @@ export const coolerKW: Readonly<Record<string, Range>> = {
 };
 export const anyCoolerKW = range(0.12, 0.8);
 export const pasteKW = range(0.05, 0.1);
-export const coolerSource = practice;
 
 /** Aims, °C at most (common practice, no source). */
 export const aimsC = { processor: 85, ssd: 70, hdd: 50 };

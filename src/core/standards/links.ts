@@ -3,7 +3,6 @@ import type { Source } from './source.ts';
 /** Links between processor, chipset and devices. */
 
 export const linkSource: Source = { title: 'PCI Express base specification', memory: true };
-export const sataSource: Source = { title: 'Serial ATA specification', memory: true };
 
 /** Gigatransfers a second of each generation, and how many of so many bits are data. */
 const generations: readonly { gts: number; data: number; of: number }[] = [
@@ -13,7 +12,6 @@ const generations: readonly { gts: number; data: number; of: number }[] = [
   { gts: 16, data: 128, of: 130 },
   { gts: 32, data: 128, of: 130 },
 ];
-export const GENERATIONS = generations.length;
 
 /** Gigabytes a second of one lane after coding. Throws RangeError for a generation there is not. */
 export function laneGBs(generation: number): number {
@@ -27,7 +25,6 @@ export function generationOf(gts: number): number | undefined {
   const at = generations.findIndex((each) => Math.abs(each.gts - gts) < 0.01);
   return at < 0 ? undefined : at + 1;
 }
-export const speedOf = (generation: number): number | undefined => generations[generation - 1]?.gts;
 
 /** Megabytes a second of a drive port by its generation. */
 export const sataMBs = [150, 300, 600] as const;

@@ -1,7 +1,8 @@
 import type { Kind } from '../model/types.ts';
 import { dice } from '../units/dice.ts';
-import { causes, checklist, tests, type Cause, type Sign, type Test } from './causes.ts';
-import { chanceOf, nextTests, standOf, testOf, undoLast, type HuntState } from './hunt.ts';
+import { causes, type Cause, type Sign } from './causes.ts';
+import { chanceOf, nextTests, standOf, testOf, type HuntState } from './hunt.ts';
+import { checklist, tests, type Test } from './tests.ts';
 
 /**
  * A stand-in for a machine on the power-up bench: a hidden cause, answers with noise, minutes counted.
@@ -102,5 +103,3 @@ export const practiceSpares: Partial<Record<Kind, { id: string; name: string }>>
   card: { id: 'practice', name: 'a card of the practice shelf' },
   drive: { id: 'practice', name: 'a drive of the practice shelf' },
 };
-
-export { undoLast };

@@ -1,5 +1,6 @@
 import type { Kind } from '../model/types.ts';
-import { BY_CHANCE, causes, tests, type Cause, type Sign, type Test } from './causes.ts';
+import { causes, type Cause, type Sign } from './causes.ts';
+import { BY_CHANCE, tests, type Test } from './tests.ts';
 
 /** What is known of a machine that does not start. */
 export interface HuntState {

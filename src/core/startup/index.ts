@@ -1,13 +1,4 @@
-export {
-  causes,
-  checklist,
-  signIds,
-  signs,
-  tests,
-  type Cause,
-  type Sign,
-  type Test,
-} from './causes.ts';
+export { causes, signIds, signs, type Cause, type Sign } from './causes.ts';
 export {
   nextTests,
   oddsOf,
@@ -21,3 +12,4 @@ export {
 } from './hunt.ts';
 export { leaveAlone, settingsFor, type Setting } from './settings.ts';
 export { faultyMachine, lookBack, practiceSpares, type FaultyMachine } from './bench.ts';
+export { checklist, tests, type Test } from './tests.ts';

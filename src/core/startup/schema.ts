@@ -1,7 +1,8 @@
 import { array, boolean, mixed, object, string, ValidationError } from 'yup';
 import { kinds, type Kind } from '../model/types.ts';
-import { signIds, tests, type Sign } from './causes.ts';
+import { signIds, type Sign } from './causes.ts';
 import type { HuntState } from './hunt.ts';
+import { tests } from './tests.ts';
 
 const schema = object({
   sign: string()

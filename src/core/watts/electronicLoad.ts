@@ -1,3 +1,5 @@
+import { dice, normalOf } from '../units/dice.ts';
+
 /**
  * A stand-in for an electronic load: a supply whose true volts, resistance and limit nobody told is
  * asked for a little more current every step until its volts leave the tolerance or it shuts off.
@@ -24,20 +26,12 @@ export interface LoadOptions {
 const VOLTS_ERROR = 0.006;
 const AMPS_ERROR = 0.002;
 
-function dice(seed: number): () => number {
-  let at = seed | 0 || 1;
-  return () => {
-    at = (Math.imul(at, 1664525) + 1013904223) | 0;
-    return (at >>> 0) / 4294967296;
-  };
-}
-
 /** Steps from nothing upward, without end; ends with the step at which it shuts off. Throws RangeError for a label that is none. */
 export function* electronicLoad({ volts, amps, seed, step }: LoadOptions): Generator<LoadStep> {
   if (!(volts > 0 && volts <= 60)) throw new RangeError(`invalid volts: ${volts}`);
   if (!(amps > 0 && amps <= 250)) throw new RangeError(`invalid amps: ${amps}`);
   const random = dice(seed);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const normal = () => normalOf(random);
   const open = volts * (0.99 + 0.03 * random());
   const ohm = (volts / amps) * (0.005 + 0.02 * random());
   const limit = amps * (0.95 + 0.25 * random());

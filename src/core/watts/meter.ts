@@ -1,3 +1,5 @@
+import { dice, normalOf } from '../units/dice.ts';
+
 /**
  * A stand-in for a wall-plug power meter: a machine whose true watts nobody told, read with the
  * meter's error, its last digit and the machine's own wander. Same seed, same figures.
@@ -23,19 +25,11 @@ const METER_SHARE = 0.02;
 /** Seconds in which a machine settles after its state changed (common practice, no source). */
 const SETTLE_S = 12;
 
-function dice(seed: number): () => number {
-  let state = seed | 0 || 1;
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) | 0;
-    return (state >>> 0) / 4294967296;
-  };
-}
-
 /** Readings one a second, without end. Throws RangeError for watts that are none. */
 export function* wallMeter({ aboutW, seed, fromW = 0 }: MeterOptions): Generator<MeterReading> {
   if (!(aboutW > 0 && aboutW < 4000)) throw new RangeError(`invalid watts: ${aboutW}`);
   const random = dice(seed);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const normal = () => normalOf(random);
   const truth = aboutW * (0.8 + 0.3 * random());
   const meter = 1 + METER_SHARE * (2 * random() - 1);
   const factor = 0.9 + 0.09 * random();

@@ -9,7 +9,7 @@ import {
   thinned,
   typedPairs,
 } from '../../../src/core/heat/index.ts';
-import { figureOf, headerOf, secondsOf } from '../../../src/core/heat/log.ts';
+import { figureOf, headerOf, secondsOf } from '../../../src/core/heat/cells.ts';
 
 const rows = (text: string, sign: string) => text.split('\n').map((line) => line.split(sign));
 const refusal = (work: () => unknown): LogError => {

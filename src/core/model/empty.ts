@@ -5,12 +5,13 @@ export function emptyShop(name = 'My bench'): Shop {
     format: FORMAT,
     version: VERSION,
     name,
-    settings: { unit: 'mm', currency: 'EUR', headroom: 0.3, theme: 'auto' },
+    settings: { unit: 'mm', currency: 'EUR', headroom: 0.3, theme: 'auto', rates: [] },
     models: [],
     machines: [],
     parts: [],
     jobs: [],
     plugs: [],
+    ledger: [],
   };
 }
 

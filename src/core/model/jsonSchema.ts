@@ -1,5 +1,6 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
-import { factDefinition, shopSchema } from './schema.ts';
+import { factDefinition } from './factFields.ts';
+import { shopSchema } from './schema.ts';
 
 /** The published JSON Schema of the document, made from the Yup schema that import uses. */
 export function jsonSchema(): Record<string, unknown> {

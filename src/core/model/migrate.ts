@@ -27,6 +27,12 @@ const steps: Record<number, (document: Document) => Document> = {
       ...job,
     })),
   }),
+  /* Version 4 had no book and no rates. */
+  4: (document) => ({
+    ledger: [],
+    ...document,
+    settings: { rates: [], ...(document['settings'] as object) },
+  }),
 };
 
 function asList<T = Document>(value: unknown): T[] {

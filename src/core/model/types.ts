@@ -4,7 +4,7 @@ import type { Facts } from './fact.ts';
 /** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
 
 export const FORMAT = 'nutshell-swap';
-export const VERSION = 4;
+export const VERSION = 5;
 
 export const kinds = [
   'case',
@@ -63,7 +63,35 @@ export interface Part {
   condition?: Condition | undefined;
   origin?: string | undefined;
   price?: Money | undefined;
+  /** What it would fetch by itself; undefined where nobody guessed. */
+  worth?: Money | undefined;
+  /** The machine it was taken out of. */
+  from?: string | undefined;
+  /** The job it is kept for. */
+  reserved?: string | undefined;
+  loan?: Loan | undefined;
+  /** Pieces alike under this one tag, for small parts; undefined is one. */
+  count?: number | undefined;
   note?: string | undefined;
+}
+
+/** Out of the house, or in it and owed back. */
+export interface Loan {
+  way: 'lent' | 'borrowed';
+  who?: string | undefined;
+  /** ISO date it is owed back. */
+  until?: string | undefined;
+  /** How it went out, to compare at its return. */
+  as?: string | undefined;
+}
+
+/** A machine somebody offers: amounts in whole minor units of one currency. */
+export interface Offer {
+  currency: string;
+  asked?: number | undefined;
+  /** What it is worth when done. */
+  value?: { lo: number; hi: number } | undefined;
+  fixes: { what: string; price?: { lo: number; hi: number } | undefined }[];
 }
 
 export interface Seat {
@@ -71,8 +99,8 @@ export interface Seat {
   partId: string;
 }
 
-export type MachineState = 'here' | 'donor' | 'in use' | 'gone';
-export const machineStates: readonly MachineState[] = ['here', 'donor', 'in use', 'gone'];
+export const machineStates = ['here', 'donor', 'in use', 'offered', 'gone'] as const;
+export type MachineState = (typeof machineStates)[number];
 
 export interface Machine {
   id: string;
@@ -86,6 +114,11 @@ export interface Machine {
   price?: Money | undefined;
   facts: Facts;
   seats: Seat[];
+  /** Never stripped: its parts serve no other job. */
+  keepWhole?: boolean | undefined;
+  loan?: Loan | undefined;
+  /** What is asked for it and what it would need, while it is offered. */
+  offer?: Offer | undefined;
   note?: string | undefined;
 }
 
@@ -278,6 +311,36 @@ export interface Settings {
   /** Share of a supply's watts kept free at full load; a default, the user's own choice. */
   headroom: number;
   theme: 'light' | 'dark' | 'auto';
+  /** What one unit of a foreign currency is worth in the shop's own, as an exact decimal. */
+  rates: Rate[];
+  /** What an hour of hands is worth; undefined where nobody counts them. */
+  anHour?: Money | undefined;
+}
+
+export interface Rate {
+  currency: string;
+  /** `0.9231`: own units for one foreign one. */
+  rate: string;
+  at?: string | undefined;
+}
+
+export const entryKinds = ['cost', 'sale', 'gift', 'hours'] as const;
+
+/** A line of the book: money spent or got, a gift with what it is worth, or minutes of hands. */
+export interface Entry {
+  id: string;
+  /** ISO day or time. */
+  at: string;
+  kind: (typeof entryKinds)[number];
+  what: string;
+  /** Spent, got, or what a gift is worth; never below nothing. */
+  money?: Money | undefined;
+  minutes?: number | undefined;
+  jobId?: string | undefined;
+  machineId?: string | undefined;
+  partId?: string | undefined;
+  /** From whom, or to whom. */
+  who?: string | undefined;
 }
 
 /** A plug somebody measured, so that the next one of its kind is known. Pins as in standards/plugs, '?' where open. */
@@ -305,4 +368,5 @@ export interface Shop {
   parts: Part[];
   jobs: Job[];
   plugs: OwnPlug[];
+  ledger: Entry[];
 }

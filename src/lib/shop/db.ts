@@ -33,6 +33,7 @@ interface Schema extends DBSchema {
   parts: { key: string; value: Shop['parts'][number] };
   jobs: { key: string; value: Shop['jobs'][number] };
   plugs: { key: string; value: Shop['plugs'][number] };
+  ledger: { key: string; value: Shop['ledger'][number] };
   undo: { key: number; value: UndoEntry };
 }
 
@@ -43,7 +44,7 @@ export type WriteTx = IDBPTransaction<Schema, StoreName[], 'readwrite'>;
 const stores: StoreName[] = ['head', ...collections, 'undo'];
 
 export function openShopDb(): Promise<Db> {
-  return openDB<Schema>('nutshell-swap', 2, {
+  return openDB<Schema>('nutshell-swap', 3, {
     upgrade(db) {
       const has = (name: StoreName) => db.objectStoreNames.contains(name);
       if (!has('head')) db.createObjectStore('head');
@@ -65,18 +66,19 @@ export interface Loaded {
 /** Reads everything within one transaction. */
 export async function loadAll(tx: WriteTx | ReturnType<Db['transaction']>): Promise<Loaded> {
   const from = tx as unknown as WriteTx;
-  const [head, models, machines, parts, jobs, plugs] = await Promise.all([
+  const [head, models, machines, parts, jobs, plugs, ledger] = await Promise.all([
     from.objectStore('head').get('shop'),
     from.objectStore('models').getAll(),
     from.objectStore('machines').getAll(),
     from.objectStore('parts').getAll(),
     from.objectStore('jobs').getAll(),
     from.objectStore('plugs').getAll(),
+    from.objectStore('ledger').getAll(),
   ]);
   const empty = emptyShop();
   const { rev, undoAt, ...rest } = head ?? { ...headOf(empty), rev: 0, undoAt: 0 };
   /* What an older version stored is lifted as an older file would be. */
-  const kept = { ...empty, ...rest, models, machines, parts, jobs, plugs };
+  const kept = { ...empty, ...rest, models, machines, parts, jobs, plugs, ledger };
   const shop = migrate({ ...kept }, rest.version) as unknown as Shop;
   return { shop, head: { ...headOf(shop), rev, undoAt } as StoredHead, stored: head !== undefined };
 }

@@ -4,7 +4,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { emptyShop } from '../../../src/core/model/empty.ts';
 import { checkShop, readShop, ShopFileError } from '../../../src/core/model/read.ts';
-import { factFault } from '../../../src/core/model/schema.ts';
+import { factFault } from '../../../src/core/model/factFields.ts';
 import { VERSION } from '../../../src/core/model/types.ts';
 
 const now = '2026-11-25T09:00:00.000Z';

@@ -1,0 +1,78 @@
+import { mixed, type AnyObject } from 'yup';
+import type { Fact, Facts } from './fact.ts';
+import { allKeys } from './properties.ts';
+
+/** What a fact must look like, and why a value is none. */
+
+const known = new Set(allKeys);
+const hows = ['said', 'read', 'measured', 'class'];
+
+const factJsonSchema = {
+  type: 'object',
+  properties: {
+    lo: { type: 'number' },
+    hi: { type: 'number' },
+    text: { type: 'string' },
+    items: { type: 'array', items: { type: 'string' } },
+    how: { enum: hows },
+    source: { type: 'string' },
+    at: { type: 'string' },
+    who: { type: 'string' },
+  },
+  required: ['how'],
+  oneOf: [{ required: ['lo', 'hi'] }, { required: ['text'] }, { required: ['items'] }],
+  additionalProperties: false,
+};
+
+/** Why a value is no fact, or undefined when it is one. */
+export function factFault(value: unknown): string | undefined {
+  if (typeof value !== 'object' || value === null) return 'is no fact';
+  const fact = value as Partial<Fact> & AnyObject;
+  const extra = Object.keys(fact).find((key) => !Object.hasOwn(factJsonSchema.properties, key));
+  if (extra !== undefined) return `has a name it does not know: ${extra}`;
+  if (!hows.includes(fact.how as string)) return 'does not say how it is known';
+  for (const key of ['source', 'at', 'who']) {
+    if (fact[key] !== undefined && typeof fact[key] !== 'string')
+      return `has a ${key} that is no text`;
+  }
+  const shapes = ['lo' in fact || 'hi' in fact, 'text' in fact, 'items' in fact].filter(
+    Boolean,
+  ).length;
+  if (shapes !== 1) return 'must hold one of lo and hi, text, or items';
+  if ('text' in fact)
+    return typeof fact.text === 'string' && fact.text.length <= 2000 ? undefined : 'has no text';
+  if ('items' in fact) {
+    const good =
+      Array.isArray(fact.items) && fact.items.every((item: unknown) => typeof item === 'string');
+    return good ? undefined : 'has items that are no texts';
+  }
+  if (!Number.isFinite(fact['lo']) || !Number.isFinite(fact['hi']))
+    return 'has a bound that is no number';
+  return fact['lo'] <= fact['hi'] ? undefined : 'has its bounds the wrong way round';
+}
+
+export const facts = () =>
+  mixed<Facts>()
+    .required()
+    .test('facts', (value, context) => {
+      if (typeof value !== 'object' || value === null || Array.isArray(value)) {
+        return context.createError({ message: `${context.path} holds no facts` });
+      }
+      for (const [key, fact] of Object.entries(value)) {
+        const path = `${context.path}.${key}`;
+        if (!known.has(key))
+          return context.createError({ path, message: `${path} is no property` });
+        const fault = factFault(fact);
+        if (fault) return context.createError({ path, message: `${path} ${fault}` });
+      }
+      return true;
+    })
+    .meta({
+      jsonSchema: {
+        type: 'object',
+        properties: Object.fromEntries(allKeys.map((key) => [key, { $ref: '#/$defs/fact' }])),
+        additionalProperties: false,
+      },
+    });
+
+export const factDefinition = factJsonSchema;

@@ -1,0 +1,155 @@
+import { array, boolean, number, string } from 'yup';
+import { count, figures, id, money, optionalWords, seat, shape, time, words } from './fields.ts';
+import { MOST_STAGES } from './stages.ts';
+import { huntVerdicts, loadSchools } from './types.ts';
+
+/** Yup schema of a job. */
+
+export const jobSchema = shape({
+  id: id(),
+  name: words(),
+  becomes: string().max(300).defined(),
+  asks: array(
+    shape({
+      what: string().oneOf(['screens', 'drives', 'memoryGb']).required(),
+      count: count(),
+    }).required(),
+  ).required(),
+  machineId: id().optional(),
+  budget: money(),
+  changes: array(
+    shape({
+      seat: seat(),
+      partId: string().max(40).nullable().defined(),
+      stage: number().integer().min(1).max(MOST_STAGES).optional(),
+    }).required(),
+  ).required(),
+  taken: array(words()).required(),
+  schools: shape({
+    start: string().oneOf(['bench', 'straight']).required(),
+    supply: string().oneOf(['first', 'last']).required(),
+  }).required(),
+  ticks: array(
+    shape({
+      stepId: words(),
+      at: time().required(),
+      note: optionalWords(),
+      failed: boolean().optional(),
+    }).required(),
+  ).required(),
+  waits: array(shape({ why: words(), until: time().optional() }).required()).required(),
+  readings: array(
+    shape({
+      kind: string().oneOf(['temperatureC', 'wallW', 'clockMhz']).required(),
+      value: number().required(),
+      when: string().oneOf(['before', 'after']).required(),
+      at: time().required(),
+      load: string().oneOf(['flat out', 'until settled', 'real use', 'idle']).required(),
+      note: optionalWords(),
+    }).required(),
+  ).required(),
+  clearings: array(
+    shape({
+      partId: id(),
+      how: string().oneOf(['clear', 'purge', 'destroy', 'none found']).required(),
+      at: time().required(),
+      note: optionalWords(),
+    }).required(),
+  ).required(),
+  wants: array(
+    shape({
+      what: words(),
+      count: count(),
+      price: money(),
+      bought: boolean().optional(),
+      remedyId: words().optional(),
+    }).required(),
+  ).required(),
+  sums: array(shape({ text: words(), at: time().required() }).required()).required(),
+  runs: array(
+    shape({
+      id: id(),
+      name: words(),
+      at: time().required(),
+      load: string()
+        .oneOf([...loadSchools])
+        .required(),
+      roomC: number().min(-30).max(60).optional(),
+      panel: string().oneOf(['on', 'off']).required(),
+      fans: optionalWords(),
+      changed: array(words()).max(40).required(),
+      courses: array(
+        shape({
+          what: string().oneOf(['temperature', 'clock', 'fan', 'watts', 'room']).required(),
+          name: words(),
+          s: figures(),
+          v: figures(),
+        })
+          .test(
+            'pairs',
+            ({ path }) => `${path}: as many figures as times are wanted`,
+            (course) => course === undefined || course.s?.length === course.v?.length,
+          )
+          .required(),
+      )
+        .max(12)
+        .required(),
+    }).required(),
+  ).required(),
+  hunts: array(
+    shape({
+      id: id(),
+      sign: words(),
+      at: time().required(),
+      after: array(words()).max(20).required(),
+      tried: array(
+        shape({
+          testId: words(),
+          result: words(),
+          minutes: number().min(0).max(10000).required(),
+          at: time().required(),
+          who: optionalWords(),
+          with: optionalWords(),
+        }).required(),
+      ).required(),
+      verdict: string()
+        .oneOf([...huntVerdicts])
+        .optional(),
+      causeId: words().optional(),
+      note: optionalWords(),
+    }).required(),
+  ).required(),
+  mishaps: array(
+    shape({
+      at: time().required(),
+      what: words(),
+      partId: id().optional(),
+      mended: boolean().required(),
+      retested: boolean().required(),
+    }).required(),
+  ).required(),
+  trials: array(
+    shape({
+      at: time().required(),
+      what: string().oneOf(['undervolt', 'base clock', 'watt limit']).required(),
+      value: number().required(),
+      stable: boolean().required(),
+      note: optionalWords(),
+    }).required(),
+  ).required(),
+  links: array(
+    shape({
+      at: time().required(),
+      when: string().oneOf(['before', 'after']).required(),
+      underLoad: boolean().required(),
+      slot: words(),
+      name: words(),
+      gts: number().min(0).max(256).required(),
+      lanes: number().min(0).max(32).required(),
+      couldGts: number().min(0).max(256).required(),
+      couldLanes: number().min(0).max(32).required(),
+    }).required(),
+  ).required(),
+  note: optionalWords(),
+  handedOver: time().optional(),
+});

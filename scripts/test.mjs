@@ -29,6 +29,9 @@ function debian() {
     ['/usr/bin/sensors', 'lm-sensors'],
     ['/usr/bin/lspci', 'pciutils'],
     ['/usr/bin/zbarimg', 'zbar-tools'],
+    ['/usr/bin/ledger', 'ledger'],
+    ['/usr/share/misc/pci.ids', 'pci.ids'],
+    ['/var/lib/usbutils/usb.ids', 'usb.ids'],
   ].filter(([path]) => !existsSync(path));
   if (needed.length === 0) return true;
   const names = needed.map(([, name]) => name);

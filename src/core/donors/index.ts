@@ -1,2 +1,3 @@
+export { account, sayOf, type Account, type Leftover, type Line, type Purse } from './ledger.ts';
 export { staying, type Staying } from './stays.ts';
 export { worth, WorthError, type Amount, type Worth, type WorthInput } from './worth.ts';

@@ -5,7 +5,6 @@ import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
 import { freeSeat } from '../model/seats.ts';
 import { inStages, stageOf, withChange } from '../model/stages.ts';
-import type { Money } from '../units/money.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { mergeFacts, samePiece } from '../intake/merge.ts';
@@ -182,30 +181,6 @@ export const hangOn = (jobId: string, seat: SeatId, feedId: string | undefined):
     if (feedId !== undefined) found.taken.push(feedId);
   });
 
-/**
- * A line of the trip list is bought, for this price apiece where it is known: the parts of that name that
- * were to buy stand on the shelf, the wants of open jobs are had.
- */
-export const buyLine = (label: string, apiece: Money | undefined, at: string): Edit =>
-  draft((shop) => {
-    const open = shop.jobs.filter((each) => !each.handedOver);
-    const planned = new Set(
-      open.flatMap((each) => each.changes.flatMap((change) => change.partId ?? [])),
-    );
-    for (const part of shop.parts) {
-      if (part.place !== 'buy' || part.name !== label || !planned.has(part.id)) continue;
-      part.place = 'shelf';
-      part.origin = `bought ${at.slice(0, 10)}`;
-      delete part.due;
-      if (apiece) part.price = apiece;
-    }
-    for (const want of open.flatMap((each) => each.wants)) {
-      if (want.what !== label || want.bought) continue;
-      want.bought = true;
-      if (apiece) want.price = { ...apiece, minor: apiece.minor * want.count };
-    }
-  });
-
 /** Gives a remedy back; what it put on the list goes too, unless it is bought already. */
 export const dropRemedy = (jobId: string, remedyId: string): Edit =>
   job(jobId, (found) => {
@@ -318,11 +293,11 @@ function applyChange(
   const machine = next.machines.find((each) => each.id === found.machineId);
   const leaving = machine?.seats.find((each) => each.seat === seat)?.partId;
   if (machine) machine.seats = machine.seats.filter((each) => each.seat !== seat);
-  if (leaving) leave(before, next, leaving);
+  if (leaving) leave(before, next, leaving, found.machineId);
   if (!partId) return;
   for (const other of next.machines) {
     if (!other.seats.some((each) => each.partId === partId)) continue;
-    leave(before, next, partId);
+    leave(before, next, partId, other.id);
     other.seats = other.seats.filter((each) => each.partId !== partId);
   }
   const part = next.parts.find((each) => each.id === partId);
@@ -330,12 +305,14 @@ function applyChange(
   machine?.seats.push({ seat, partId });
 }
 
-function leave(before: Shop, next: Shop, partId: string): void {
+function leave(before: Shop, next: Shop, partId: string, from: string | undefined): void {
   const was = before.parts.find((each) => each.id === partId);
   const part = next.parts.find((each) => each.id === partId);
   if (!was || !part) return;
   const { condition, origin, inheritedFrom } = standingOf(before, was);
   part.place = 'shelf';
+  if (from !== undefined) part.from = from;
+  delete part.reserved;
   part.condition = condition;
   if (origin ?? inheritedFrom?.name) part.origin = origin ?? inheritedFrom?.name;
 }

@@ -1,8 +1,10 @@
 import type { Finding } from '../findings/finding.ts';
 import { indexOf, standingOf } from '../model/lookup.ts';
+import type { Plan } from '../model/plan.ts';
 import { seatName } from '../model/seats.ts';
 import type { Clearing, Job, Part, Reading, Shop } from '../model/types.ts';
 import { workOrderOf } from '../plan/workOrderOf.ts';
+import { jobAccount } from '../plan/accounts.ts';
 import { costs } from '../plan/bench.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
@@ -87,17 +89,12 @@ export function sheetOf(shop: Shop, job: Job): Sheet {
         : [];
     }),
     left: steps.filter((step) => !ticks.has(step.id)).map((step) => step.title),
-    costs: { ...costs(shop, job, plan), lines: costLines(shop, job) },
+    costs: { ...costs(shop, job, plan), lines: costLines(shop, job, plan) },
   };
 }
 
-function costLines(shop: Shop, job: Job) {
-  const plan = planOf(shop, job);
-  return [
-    ...(plan.machine ? [{ label: plan.machine.name, minor: plan.machine.price?.minor }] : []),
-    ...plan.seats
-      .filter((placed) => placed.state === 'comes')
-      .map((placed) => ({ label: placed.part.name, minor: placed.part.price?.minor })),
-    ...job.wants.map((want) => ({ label: want.what, minor: want.price?.minor })),
-  ];
+function costLines(shop: Shop, job: Job, plan: Plan) {
+  return jobAccount(shop, job, plan)
+    .lines.filter((line) => line.kind === 'cost')
+    .map(({ what, own }) => ({ label: what, minor: own }));
 }

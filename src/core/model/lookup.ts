@@ -12,6 +12,8 @@ export interface Index {
   jobs: Map<string, Job>;
   /** The machine a part sits in, by part id. */
   homeOf: Map<string, Machine>;
+  /** Parts taken out of a machine, wherever they are now, by its id. */
+  takenFrom: Map<string, Part[]>;
 }
 
 const indices = new WeakMap<Shop, Index>();
@@ -29,7 +31,14 @@ export function indexOf(shop: Shop): Index {
       homeOf: new Map(
         shop.machines.flatMap((machine) => machine.seats.map((seat) => [seat.partId, machine])),
       ),
+      takenFrom: new Map(),
     };
+    for (const part of shop.parts) {
+      if (part.from === undefined) continue;
+      const list = index.takenFrom.get(part.from);
+      if (list) list.push(part);
+      else index.takenFrom.set(part.from, [part]);
+    }
     indices.set(shop, index);
   }
   return index;

@@ -1,10 +1,10 @@
 import { worst, type Finding } from '../findings/finding.ts';
-import { indexOf } from '../model/lookup.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Job, Shop } from '../model/types.ts';
 import { workOrderOf } from './workOrderOf.ts';
 import { handsNeeded, progress, type Hands, type Progress } from '../order/index.ts';
-import { sumMoney, type MoneySum } from '../units/money.ts';
+import type { MoneySum } from '../units/money.ts';
+import { jobAccount } from './accounts.ts';
 import { planOf } from './planOf.ts';
 import { checksOf, tightest } from './run.ts';
 
@@ -37,17 +37,8 @@ export function standing(shop: Shop, job: Job, now: string): Standing {
   };
 }
 
-/** Money of a job: its machine, the parts that come, and its wants. Unpriced ones are named. */
+/** Money of a job: its machine, the parts that come, its wants and what the book says. Unpriced ones are named. */
 export function costs(shop: Shop, job: Job, plan = planOf(shop, job)): MoneySum {
-  const machine = job.machineId ? indexOf(shop).machines.get(job.machineId) : undefined;
-  return sumMoney(
-    [
-      ...(machine ? [{ label: machine.name, price: machine.price }] : []),
-      ...plan.seats
-        .filter((placed) => placed.state === 'comes')
-        .map((placed) => ({ label: placed.part.name, price: placed.part.price })),
-      ...job.wants.map((want) => ({ label: want.what, price: want.price })),
-    ],
-    shop.settings.currency,
-  );
+  const { costs: minor, currency, unpriced, noRate } = jobAccount(shop, job, plan);
+  return { total: { minor, currency }, unpriced, foreign: noRate };
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding.ts';
-import type { Part } from '../model/types.ts';
+import type { Entry, Part } from '../model/types.ts';
 
 /** What the entry line understood, said before anything is done. */
 export type Understood =
@@ -9,6 +9,9 @@ export type Understood =
   | { kind: 'job'; text: string; say: string; jobId: string }
   | { kind: 'newJob'; text: string; say: string; name: string; becomes: string }
   | { kind: 'measure'; text: string; say: string; mm: number }
+  | { kind: 'entry'; text: string; say: string; entry: Omit<Entry, 'id' | 'at'> }
+  | { kind: 'move'; text: string; say: string; partId: string; where: string }
+  | { kind: 'place'; text: string; say: string; where: string }
   | { kind: 'word'; text: string; say: string; word: Word }
   | { kind: 'nothing'; text: string; say: string };
 

@@ -4,6 +4,7 @@ import { kinds, type Part, type Shop } from '../model/types.ts';
 import { isNumber, isText } from '../model/fact.ts';
 import { factOf } from '../model/lookup.ts';
 import { formatLength, parseLength } from '../units/length.ts';
+import { asEntry, asMove } from './book.ts';
 import { quickSum } from './sums.ts';
 import { scanWords, type Understood, type Word } from './quick.ts';
 
@@ -21,6 +22,8 @@ export function understand(shop: Shop, typed: string, measuring = false): Unders
   return (
     (measuring ? asMeasure(text, shop) : undefined) ??
     asTag(shop, text) ??
+    asMove(shop, text) ??
+    asEntry(shop, text) ??
     asNewJob(text) ??
     asSum(text, shop) ??
     asFind(shop, lower) ?? {

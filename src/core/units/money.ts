@@ -47,3 +47,26 @@ export function sumMoney(
   }
   return { total: { minor, currency }, unpriced, foreign };
 }
+
+export interface Exchange {
+  currency: string;
+  /** `0.9231`: units of the shop's own currency for one of this, an exact decimal. */
+  rate: string;
+}
+
+/** In whole minor units of `currency`, halves away from nothing; undefined where no rate is known. */
+export function exchanged(
+  money: Money,
+  currency: string,
+  rates: readonly Exchange[],
+): number | undefined {
+  if (money.currency === currency) return money.minor;
+  const rate = rates.find((each) => each.currency === money.currency)?.rate;
+  const match = rate === undefined ? null : /^(\d+)(?:\.(\d+))?$/.exec(rate);
+  if (!match) return undefined;
+  const [, whole = '', part = ''] = match;
+  const scale = 10n ** BigInt(part.length);
+  const product = BigInt(Math.abs(money.minor)) * BigInt(whole + part);
+  const rounded = Number((2n * product + scale) / (2n * scale));
+  return money.minor < 0 ? -rounded : rounded;
+}

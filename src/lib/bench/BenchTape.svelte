@@ -1,6 +1,6 @@
 <script lang="ts">
   import { format } from 'date-fns';
-  import { buyLine } from '$core/edits/edits.ts';
+  import { buyLine } from '$core/edits/tripEdits.ts';
   import type { Standing } from '$core/plan/bench.ts';
   import { tripList } from '$core/plan/trip.ts';
   import { formatHours } from '$core/units/duration.ts';

@@ -4,6 +4,7 @@
   import { standingOf } from '$core/model/lookup.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { act, litQuestion, seatFor } from './act.ts';
@@ -20,6 +21,7 @@
     if (understood.kind === 'nothing') return understood.say;
     if (understood.kind === 'sum') return `${understood.say} · Enter prints it`;
     if (understood.kind === 'part') {
+      if (look.laying !== undefined) return `${understood.say} · Enter lays it in ${look.laying}`;
       const seat = seatFor(understood.partId, view);
       return seat ? `${understood.say} · Enter puts it in as ${seatName(seat)}` : understood.say;
     }
@@ -27,11 +29,13 @@
     return `${understood.say} · Enter`;
   });
   const hint = $derived(
-    lit
-      ? `${lit.ask}`
-      : view?.job
-        ? '267 in 247 · scan a tag · done'
-        : '267 in 247 · 12 V 20 A · fan 92 · job Name becomes goal',
+    look.laying !== undefined
+      ? `scan parts into ${look.laying} · done`
+      : lit
+        ? `${lit.ask}`
+        : view?.job
+          ? '267 in 247 · scan a tag · done'
+          : '267 in 247 · 12 V 20 A · fan 92 · job Name becomes goal',
   );
 
   export function focus(): void {

@@ -1,6 +1,9 @@
 import { goto } from '$app/navigation';
 import { resolve } from '$app/paths';
+import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
+import type { Draft } from '$core/quick/book.ts';
 import { addJob, editJob, nextNumber, putPart, setFact, tickStep } from '$core/edits/edits.ts';
+import { indexOf } from '$core/model/lookup.ts';
 import { freeSeat, kindOfSeat, seatName } from '$core/model/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
 import type { Understood, Word } from '$core/quick/quick.ts';
@@ -31,6 +34,12 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
       return measureLit({ lo: understood.mm, hi: understood.mm }, view);
     case 'word':
       return sayWord(understood.word, view);
+    case 'entry':
+      return book(understood.entry, view);
+    case 'move':
+      return lay(understood.partId, understood.where);
+    case 'place':
+      return placeScanned(understood.where);
     case 'find':
       return understood.parts.length > 0;
     case 'nothing':
@@ -56,11 +65,46 @@ export function seatFor(partId: string, view: JobView | undefined): string | und
   );
 }
 
+/** A line without a tag of its own belongs to the job that is open. */
+function book(entry: Draft, view: JobView | undefined): boolean {
+  const loose = entry.partId === undefined && entry.machineId === undefined;
+  const jobId = loose ? view?.job?.id : undefined;
+  bench.edit(`book: ${entry.what}`, writeEntry({ at: bench.now, ...entry, jobId }));
+  toast(`In the book: ${entry.what}${jobId ? `, job ${jobId}` : ''}.`);
+  return true;
+}
+
+function lay(partId: string, where: string): boolean {
+  const home = indexOf(bench.shop).homeOf.get(partId);
+  if (home) {
+    toast(`${partId} sits in ${home.name}: take it out at Donors first.`, 'stop');
+    return false;
+  }
+  bench.edit(`${partId} to ${where}`, movePart(partId, where));
+  toast(`${partId} lies in ${where}.`);
+  return true;
+}
+
+/** The part scanned last goes there; without one, every part scanned from now on does. */
+function placeScanned(where: string): boolean {
+  if (look.held) {
+    const held = look.held;
+    look.held = undefined;
+    return lay(held, where);
+  }
+  look.laying = where;
+  toast(`Parts scanned now go to ${where}. Scan “done” when the box is full.`);
+  return true;
+}
+
 function putScanned(partId: string, view: JobView | undefined): boolean {
+  if (look.laying !== undefined) return lay(partId, look.laying);
   const seat = seatFor(partId, view);
   if (!seat || !view?.job) {
-    toast('Open a job first: a scanned part goes into its plan.');
-    return false;
+    look.held = partId;
+    const part = bench.shop.parts.find((each) => each.id === partId);
+    toast(`${partId}, ${part?.name ?? ''}: scan a place to lay it there, or open a job.`);
+    return true;
   }
   bench.edit(`${partId} as ${seatName(seat)}`, putPart(view.job.id, seat, partId));
   toast(`${partId} is planned as ${seatName(seat)}.`);
@@ -130,6 +174,11 @@ function sayWord(word: Word, view: JobView | undefined): boolean {
       nextQuestion(view);
       return true;
     case 'done':
+      if (look.laying !== undefined) {
+        toast(`No more parts to ${look.laying}.`);
+        look.laying = undefined;
+        return true;
+      }
       return tickNext(view);
   }
 }

@@ -8,6 +8,10 @@ class Look {
   measuring = $state<string | undefined>(undefined);
   /** The seat a scanned part goes to. */
   seat = $state<string | undefined>(undefined);
+  /** The part scanned last, waiting for a place. */
+  held = $state<string | undefined>(undefined);
+  /** Where every part scanned now is laid, until the box is full. */
+  laying = $state<string | undefined>(undefined);
   /** Quick sums printed on the tape, newest first; gone with the page unless kept with a job. */
   quick = $state.raw<{ text: string; finding: Finding }[]>([]);
   /** Who is at the bench, as they name themselves. */

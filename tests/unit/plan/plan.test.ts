@@ -11,7 +11,7 @@ import { foundOf, planOf } from '../../../src/core/plan/planOf.ts';
 import { answered, questions } from '../../../src/core/plan/questions.ts';
 import { candidates, remediesFor } from '../../../src/core/plan/remedies.ts';
 import { countByStation, runChecks, tightest } from '../../../src/core/plan/run.ts';
-import { buyLine } from '../../../src/core/edits/edits.ts';
+import { buyLine } from '../../../src/core/edits/tripEdits.ts';
 import { tripList } from '../../../src/core/plan/trip.ts';
 import { jobOver, jobWith, the } from '../../helpers/build.ts';
 

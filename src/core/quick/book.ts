@@ -1,0 +1,118 @@
+import { indexOf } from '../model/lookup.ts';
+import type { Entry, Shop } from '../model/types.ts';
+import { parseMoney, type Money } from '../units/money.ts';
+import type { Understood } from './quick.ts';
+
+const signs: Record<string, string> = { '€': 'EUR', $: 'USD', '£': 'GBP' };
+const verbs = { paid: 'cost', sold: 'sale', gift: 'gift' } as const;
+
+/**
+ * `paid 12.50 paint`, `sold A07 25`, `gift 20 USD cooler`, `worked 90 min sanding`: a line for the book.
+ * A tag among the words hangs it on the part, machine or job it names.
+ */
+export function asEntry(shop: Shop, text: string): Understood | undefined {
+  return moneyLine(shop, text) ?? hoursLine(shop, text);
+}
+
+function moneyLine(shop: Shop, text: string): Understood | undefined {
+  const match = /^(paid|sold|gift)\s+(.+)$/i.exec(text);
+  if (!match?.[1] || !match[2]) return undefined;
+  const verb = match[1].toLowerCase() as keyof typeof verbs;
+  const words = match[2].split(' ');
+  let money: Money | undefined;
+  let currency = shop.settings.currency;
+  const rest: string[] = [];
+  for (const word of words) {
+    const [, before = '', figure = '', after = ''] =
+      /^([€$£]?)(\d+(?:[.,]\d{1,2})?)([€$£]?)$/.exec(word) ?? [];
+    if (figure && !money && !isTag(shop, word)) {
+      currency = signs[before || after] ?? currency;
+      money = parseMoney(figure, currency);
+    } else if (/^[A-Z]{3}$/.test(word) && money && !isTag(shop, word)) currency = word;
+    else if (word in signs) currency = signs[word] ?? currency;
+    else if (word.toLowerCase() !== 'for') rest.push(word);
+  }
+  if (!money) return undefined;
+  const { what, tags } = told(shop, rest);
+  const name = what || nameOf(shop, tags);
+  if (!name) return undefined;
+  const entry: Draft = { kind: verbs[verb], what: name, money: { ...money, currency }, ...tags };
+  return { kind: 'entry', text, say: sayOf(verb, entry), entry };
+}
+
+/** An entry before it has its number and day. */
+export type Draft = Omit<Entry, 'id' | 'at'>;
+
+function hoursLine(shop: Shop, text: string): Understood | undefined {
+  const match =
+    /^worked\s+(?:(\d+):(\d{2})|(\d+(?:[.,]\d+)?)\s*(h|hours?|min|minutes?))(?:\s+(.+))?$/i.exec(
+      text,
+    );
+  if (!match) return undefined;
+  const [, h, m, figure = '', unit = '', rest = ''] = match;
+  const amount = Number(figure.replace(',', '.'));
+  const minutes =
+    h === undefined
+      ? amount * (unit.toLowerCase().startsWith('h') ? 60 : 1)
+      : Number(h) * 60 + Number(m);
+  if (!(minutes > 0) || minutes > 100_000) return undefined;
+  const { what, tags } = told(shop, rest.split(' ').filter(Boolean));
+  const entry: Draft = { kind: 'hours', what: what || 'work', minutes, ...tags };
+  return { kind: 'entry', text, say: `book ${Math.round(minutes)} min of ${entry.what}`, entry };
+}
+
+const isTag = (shop: Shop, word: string): boolean => {
+  const index = indexOf(shop);
+  const tag = word.toUpperCase();
+  return index.parts.has(tag) || index.machines.has(tag);
+};
+
+/** The words without the tags among them, and the tags. */
+function told(shop: Shop, words: readonly string[]) {
+  const index = indexOf(shop);
+  const tags: Pick<Entry, 'partId' | 'machineId'> = {};
+  const rest = words.filter((word) => {
+    const tag = word.toUpperCase();
+    if (index.parts.has(tag)) tags.partId = tag;
+    else if (index.machines.has(tag)) tags.machineId = tag;
+    else return true;
+    return false;
+  });
+  return { what: rest.join(' '), tags };
+}
+
+function nameOf(shop: Shop, { partId, machineId }: Pick<Entry, 'partId' | 'machineId'>): string {
+  const index = indexOf(shop);
+  return (
+    (partId && index.parts.get(partId)?.name) ||
+    (machineId && index.machines.get(machineId)?.name) ||
+    ''
+  );
+}
+
+function sayOf(verb: string, { money, what, partId, machineId }: Draft): string {
+  const sum = money ? `${(money.minor / 100).toFixed(2)} ${money.currency}` : '';
+  const tag = partId ?? machineId;
+  return `book: ${verb} ${sum}, ${what}${tag && !what.includes(tag) ? ` (${tag})` : ''}`;
+}
+
+/**
+ * `A07 to drawer 3`, or the label of a place, `@drawer 3`: where a part is laid. A part in a machine is
+ * taken out at Donors, where what that costs is said.
+ */
+export function asMove(shop: Shop, text: string): Understood | undefined {
+  const place = /^@\s*(\S.{0,39})$/.exec(text)?.[1];
+  if (place) return { kind: 'place', text, say: `parts go to ${place}`, where: place };
+  const match = /^(\S+)\s+(?:to|@)\s*(\S.{0,39})$/i.exec(text);
+  const part = match?.[1] && indexOf(shop).parts.get(match[1].toUpperCase());
+  if (!part || !match?.[2]) return undefined;
+  const home = indexOf(shop).homeOf.get(part.id);
+  const where = match[2];
+  return home
+    ? {
+        kind: 'nothing',
+        text,
+        say: `${part.id} sits in ${home.name}: take it out at Donors first.`,
+      }
+    : { kind: 'move', text, say: `${part.id} goes to ${where}`, partId: part.id, where };
+}

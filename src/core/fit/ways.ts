@@ -2,6 +2,7 @@ import { gap, restOf } from '../findings/gap.ts';
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, one, type Plan } from '../model/plan.ts';
+import { keptByReads } from '../model/reads.ts';
 import { seatName } from '../model/seats.ts';
 import type { SeatId } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
@@ -35,15 +36,7 @@ const TILT_MM = 12;
  * The board goes in a little to the front and is pushed to the rear, so what stands close before
  * it blocks it too. Parts that sit on the board travel with it.
  */
-export function blocks(plan: Plan): Block[] {
-  let list = known.get(plan);
-  if (!list) known.set(plan, (list = findBlocks(plan)));
-  return list;
-}
-
-const known = new WeakMap<Plan, Block[]>();
-
-function findBlocks(plan: Plan): Block[] {
+export const blocks = keptByReads((plan: Plan): Block[] => {
   const space = spaceOf(plan);
   if (!space) return [];
   const bodies = space.boxes.filter(
@@ -65,7 +58,7 @@ function findBlocks(plan: Plan): Block[] {
     }
   }
   return [...found.values()];
-}
+});
 
 /** What stands on the board goes in with it. */
 const carrier = (box: Box): SeatId =>

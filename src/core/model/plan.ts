@@ -6,6 +6,7 @@ import {
   type NumberTold,
   type TextTold,
 } from './lookup.ts';
+import { seatsFor } from './reads.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop } from './types.ts';
 
 /** A machine as it shall be (or as found): what sits in which seat. */
@@ -27,11 +28,11 @@ export interface Plan {
 }
 
 export function one(plan: Plan, kind: Kind): Placed | undefined {
-  return plan.seats.find((placed) => placed.kind === kind);
+  return seatsFor(plan, kind).find((placed) => placed.kind === kind);
 }
 
 export function all(plan: Plan, kind: Kind): Placed[] {
-  return plan.seats.filter((placed) => placed.kind === kind);
+  return seatsFor(plan, kind).filter((placed) => placed.kind === kind);
 }
 
 export const numberAt = (plan: Plan, placed: Placed, key: string): NumberTold | undefined =>

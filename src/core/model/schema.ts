@@ -44,7 +44,6 @@ const part = shape({
   from: id().optional(),
   reserved: id().optional(),
   loan: loan(),
-  count: number().integer().min(0).max(100_000).optional(),
   note: optionalWords(),
 });
 

@@ -70,8 +70,6 @@ export interface Part {
   /** The job it is kept for. */
   reserved?: string | undefined;
   loan?: Loan | undefined;
-  /** Pieces alike under this one tag, for small parts; undefined is one. */
-  count?: number | undefined;
   note?: string | undefined;
 }
 

@@ -3,6 +3,7 @@ import { indexOf } from '../model/lookup.ts';
 import type { Plan } from '../model/plan.ts';
 import type { Entry, Job, Machine, Part, Shop } from '../model/types.ts';
 import { planOf } from './planOf.ts';
+import { wantedBy } from './wanted.ts';
 
 /** The book laid out by what its lines are about; built once per book. */
 interface Book {
@@ -101,7 +102,7 @@ const takenFrom = (shop: Shop, { id }: Machine): Part[] => indexOf(shop).takenFr
 
 /** What is still here to be sold: neither sold already, nor gone, nor wanted by an open job. */
 function leftoversOf(shop: Shop, parts: readonly Part[], book: Book): Leftover[] {
-  const wanted = wantedIn(shop);
+  const wanted = wantedBy(shop);
   const home = indexOf(shop).homeOf;
   return parts
     .filter((part) => {
@@ -110,22 +111,6 @@ function leftoversOf(shop: Shop, parts: readonly Part[], book: Book): Leftover[]
       return !sold && !used && part.place !== 'gone';
     })
     .map(({ id, name, worth }) => ({ partId: id, name, worth }));
-}
-
-const wants = new WeakMap<readonly Job[], Set<string>>();
-
-/** Parts some open job has planned. */
-function wantedIn({ jobs }: Shop): Set<string> {
-  let wanted = wants.get(jobs);
-  if (!wanted) {
-    wanted = new Set(
-      jobs.flatMap((job) =>
-        job.handedOver ? [] : job.changes.flatMap((change) => change.partId ?? []),
-      ),
-    );
-    wants.set(jobs, wanted);
-  }
-  return wanted;
 }
 
 /** The account of a donor: what was paid for it, what its parts fetched, and what is left of it. */

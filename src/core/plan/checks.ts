@@ -1,6 +1,7 @@
 import type { Check } from '../findings/finding.ts';
 import { fitChecks } from '../fit/index.ts';
 import { linkChecks } from '../links/index.ts';
+import { keptByReads } from '../model/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
 import { headerAmps } from './headerAmps.ts';
@@ -8,14 +9,14 @@ import { heatSums } from './heatSums.ts';
 import { promised } from './promised.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
 
-const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, ...linkChecks];
+const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, ...linkChecks].map(
+  (check) => keptByReads(check),
+);
 
-/** Every check of the house. Adding one is adding a file and a line in its station's list. */
+/** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
 export const checks: readonly Check[] = [
   ...stations,
-  headerAmps,
-  heatSums,
-  promised,
+  ...[headerAmps, heatSums, promised].map((check) => keptByReads(check)),
   stageWatts,
   stageStops(stations),
 ];

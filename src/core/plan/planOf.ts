@@ -27,8 +27,17 @@ export function planOf(shop: Shop, job: Job, upTo = Infinity): Plan {
     machine,
     seats: place(shop, planned, stays),
     goes: goes.sort((a, b) => compareSeats(a.seat, b.seat)),
-    taken: new Set(job.taken),
+    taken: takenOf(job),
   };
+}
+
+const sets = new WeakMap<readonly string[], ReadonlySet<string>>();
+
+/** Remedies taken, one set for each list of them. */
+function takenOf({ taken }: Job): ReadonlySet<string> {
+  let set = sets.get(taken);
+  if (!set) sets.set(taken, (set = new Set(taken)));
+  return set;
 }
 
 /** A machine as it was found. */

@@ -1,64 +1,144 @@
-import type { Finding } from '../findings/finding.ts';
+import type { Finding, Mark } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { indexOf } from '../model/lookup.ts';
-import type { Plan } from '../model/plan.ts';
+import type { Placed, Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { wantedBy } from './wanted.ts';
 
-/** A part wanted by two open jobs, or taken out of a machine somebody uses. */
+/** Who else has a say in a part that comes: other jobs, a machine in use, a donor kept whole, a loan. */
 export function promised(plan: Plan): Finding[] {
-  const index = indexOf(plan.shop);
-  return plan.seats.flatMap((placed) => {
-    if (placed.state === 'stays') return [];
-    const wanting = plan.shop.jobs.filter(
-      (job) =>
-        !job.handedOver &&
-        (job.id === plan.job?.id || job.changes.some((change) => change.partId === placed.part.id)),
-    );
-    const home = index.homeOf.get(placed.part.id);
-    const found: Finding[] = [];
-    if (wanting.length > 1) {
-      found.push(
-        gap({
-          id: `promised:${placed.seat}`,
-          station: 'donors',
-          title: `${placed.part.id}, wanted more than once`,
-          seats: [placed.seat],
-          unit: '',
-          terms: [
-            plain('on the shelf', range(1), 1),
-            plain(
-              `wanted by ${wanting.map((job) => job.id).join(' and ')}`,
-              range(wanting.length),
-              -1,
-            ),
-          ],
-          margin: 0,
-          short: 'short',
-          source: practice,
-          undoMinutes: 30,
-          say: () =>
-            `${placed.part.name} is promised to ${wanting.map((job) => job.id).join(' and ')}.`,
-        }),
-      );
-    }
-    if (home?.state === 'in use') {
-      found.push({
-        id: `in-use:${placed.seat}`,
-        station: 'donors',
+  return plan.seats
+    .filter((placed) => placed.state !== 'stays')
+    .flatMap((placed) => [
+      ...twice(plan, placed),
+      ...home(plan, placed),
+      ...reserved(plan, placed),
+      ...loan(placed),
+    ]);
+}
+
+function twice(plan: Plan, placed: Placed): Finding[] {
+  const others = (wantedBy(plan.shop).get(placed.part.id) ?? []).filter(
+    (id) => id !== plan.job?.id,
+  );
+  if (others.length === 0) return [];
+  const order = new Map(plan.shop.jobs.map((job, i) => [job.id, i]));
+  const wanting = [...(plan.job ? [plan.job.id] : []), ...others].sort(
+    (a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0),
+  );
+  const names = wanting.join(' and ');
+  return [
+    gap({
+      id: `promised:${placed.seat}`,
+      station: 'donors',
+      title: `${placed.part.id}, wanted more than once`,
+      seats: [placed.seat],
+      unit: '',
+      terms: [
+        plain('on the shelf', range(1), 1),
+        plain(`wanted by ${names}`, range(wanting.length), -1),
+      ],
+      margin: 0,
+      short: 'short',
+      source: practice,
+      undoMinutes: 30,
+      say: () => `${placed.part.name} is promised to ${names}.`,
+    }),
+  ];
+}
+
+function home(plan: Plan, placed: Placed): Finding[] {
+  const machine = indexOf(plan.shop).homeOf.get(placed.part.id);
+  if (machine?.state === 'in use')
+    return [
+      word(placed, {
+        id: 'in-use',
         mark: 'watch',
         title: `${placed.part.id} sits in a machine in use`,
-        seats: [placed.seat],
-        unit: '',
-        terms: [plain(placed.part.name, home.name, 0)],
-        restLabel: 'in use',
-        say: `${home.name} is in use: ask before you take it.`,
-        source: practice,
-        remedies: [],
-        undoMinutes: 30,
-      });
-    }
-    return found;
-  });
+        where: machine.name,
+        rest: 'in use',
+        say: `${machine.name} is in use: ask before you take it.`,
+      }),
+    ];
+  if (machine?.keepWhole)
+    return [
+      word(placed, {
+        id: 'kept-whole',
+        mark: 'mend',
+        title: `${placed.part.id} sits in a donor kept whole`,
+        where: machine.name,
+        rest: 'kept whole',
+        say: `${machine.name} is to stay whole: take another part, or let it be stripped.`,
+      }),
+    ];
+  if (machine?.state === 'offered')
+    return [
+      word(placed, {
+        id: 'offered',
+        mark: 'watch',
+        title: `${placed.part.id} sits in a machine that is only offered`,
+        where: machine.name,
+        rest: 'not ours yet',
+        say: `${machine.name} has not been bought.`,
+      }),
+    ];
+  return [];
+}
+
+function reserved({ job }: Plan, placed: Placed): Finding[] {
+  const { reserved: by } = placed.part;
+  if (by === undefined || by === job?.id) return [];
+  return [
+    word(placed, {
+      id: 'reserved',
+      mark: 'mend',
+      title: `${placed.part.id} is reserved`,
+      where: `job ${by}`,
+      rest: 'reserved',
+      say: `${placed.part.name} is kept for job ${by}.`,
+    }),
+  ];
+}
+
+function loan(placed: Placed): Finding[] {
+  const { loan: lent } = placed.part;
+  if (!lent) return [];
+  const who = lent.who ? ` ${lent.way === 'lent' ? 'to' : 'from'} ${lent.who}` : '';
+  const day = lent.until ? ` until ${lent.until.slice(0, 10)}` : ', no day said';
+  return [
+    word(placed, {
+      id: 'loan',
+      mark: lent.way === 'lent' ? 'watch' : 'mend',
+      title: `${placed.part.id} is ${lent.way}`,
+      where: `${lent.way}${who}`,
+      rest: lent.until ? `until ${lent.until.slice(0, 10)}` : 'no day',
+      say:
+        lent.way === 'lent'
+          ? `It is out${who}${day}.`
+          : `It is owed back${who}${day}: it cannot leave with the machine.`,
+    }),
+  ];
+}
+
+/** A finding in words: where the part is, and why that matters. */
+function word(
+  placed: Placed,
+  told: { id: string; mark: Mark; title: string; where: string; rest: string; say: string },
+): Finding {
+  return {
+    id: `${told.id}:${placed.seat}`,
+    station: 'donors',
+    mark: told.mark,
+    title: told.title,
+    seats: [placed.seat],
+    unit: '',
+    terms: [plain(placed.part.name, told.where, 0)],
+    restLabel: told.rest,
+    say: told.say,
+    source: practice,
+    remedies: [],
+    undoMinutes: 30,
+  };
 }

@@ -33,22 +33,26 @@ const cost = (remedy: Remedy) =>
   (remedy.undoable ? 0 : 30) +
   (remedy.givesUp ? 30 : 0);
 
-/** Parts of the seat's kind that are free: on the shelf, in a donor, or already ordered. */
+/** Parts of the seat's kind that are free: on the shelf, in a donor, or already ordered, and nobody else's. */
 export function candidates(shop: Shop, job: Job, seat: string): Part[] {
   const index = indexOf(shop);
   const kind = kindOfSeat(seat);
   const { seats } = planOf(shop, job);
   const planned = new Set(seats.map((placed) => placed.part.id));
-  /* A small part stands in for one of its own sort only: a screw is no converter. */
-  const now = seats.find((placed) => placed.seat === seat)?.part;
-  const sort = kind === 'small' && now ? textOf(shop, now, 'what')?.text : undefined;
+  const like = sameSort(shop, seats.find((placed) => placed.seat === seat)?.part);
   return shop.parts.filter((part) => {
     if (part.kind !== kind || planned.has(part.id) || part.place === 'gone') return false;
-    if (sort !== undefined && textOf(shop, part, 'what')?.text !== sort) return false;
+    if (part.loan || (part.reserved !== undefined && part.reserved !== job.id)) return false;
+    if (!like(part) || standingOf(shop, part).condition === 'dead') return false;
     const home = index.homeOf.get(part.id);
-    const dead = standingOf(shop, part).condition === 'dead';
-    return !dead && (!home || home.state === 'donor');
+    return !home || (home.state === 'donor' && !home.keepWhole);
   });
+}
+
+/** A small part stands in for one of its own sort only: a screw is no converter. */
+export function sameSort(shop: Shop, now: Part | undefined): (part: Part) => boolean {
+  const sort = now?.kind === 'small' ? textOf(shop, now, 'what')?.text : undefined;
+  return (part) => sort === undefined || textOf(shop, part, 'what')?.text === sort;
 }
 
 function swap(

@@ -1,5 +1,6 @@
 import type { Remedy } from '../findings/finding.ts';
 import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
+import { withTaken } from '../model/reads.ts';
 import { range, type Range } from '../units/range.ts';
 import { wireOhmPerM } from '../units/wire.ts';
 import {
@@ -62,7 +63,7 @@ export function fewerWatts(
   return LIMITS_W.filter((watts) => watts < said.hi)
     .map((watts) => {
       const id = limitId(processor.seat, watts);
-      const held = drawsOf({ ...plan, taken: new Set([...plan.taken, id]) });
+      const held = drawsOf(withTaken(plan, new Set([...plan.taken, id])));
       const { state: after } = stateOf(state.feed, state.supply, boardW(held, 'full'));
       const rest = restOf(after);
       return {

@@ -2,6 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { all, one, type Plan } from '../model/plan.ts';
+import { withTaken } from '../model/reads.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
 import { practice, type Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
@@ -112,7 +113,7 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
     const [first] = others;
     if (!first) return [];
     /* What it leaves here hangs on the load alone, not on where it goes. */
-    const after = { ...plan, taken: new Set([...plan.taken, feedId(draw.seat, first.id)]) };
+    const after = withTaken(plan, new Set([...plan.taken, feedId(draw.seat, first.id)]));
     const { need } = loadOf(lead, rail, leadAmps(after, rail, lead.id));
     const rest = subtract(range(bears), need);
     return others.map((other) => ({

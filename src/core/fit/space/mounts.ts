@@ -1,4 +1,5 @@
 import { all, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { keptByReads } from '../../model/reads.ts';
 
 /** A place where a drive is screwed down. */
 export interface Mount {
@@ -25,15 +26,7 @@ const takes = (mount: Mount, form: string) =>
  * else the first free one of its own form, else a larger one. The bracket over the processor
  * comes last, since it lowers the cooler's limit; mounts in a cage that is out are gone.
  */
-export function drivePlaces(plan: Plan): Map<string, Mount> {
-  let places = known.get(plan);
-  if (!places) known.set(plan, (places = hang(plan)));
-  return places;
-}
-
-const known = new WeakMap<Plan, Map<string, Mount>>();
-
-function hang(plan: Plan): Map<string, Mount> {
+export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
   const cageOut = plan.taken.has('cage-out');
   const free = (mountsOf(plan) ?? []).filter((mount) => !(cageOut && mount.place === 'cage'));
   const held = new Map<string, Mount>();
@@ -69,7 +62,7 @@ function hang(plan: Plan): Map<string, Mount> {
     );
   }
   return held;
-}
+});
 
 /** Places that take this drive, but for the one it hangs on; each named once. */
 export function otherPlaces(plan: Plan, drive: Placed): string[] {

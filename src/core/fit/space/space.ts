@@ -1,4 +1,5 @@
 import type { Plan } from '../../model/plan.ts';
+import { keptByReads } from '../../model/reads.ts';
 import type { SeatId } from '../../model/types.ts';
 import type { Box } from './box.ts';
 import { cageBox, driveBoxes, fanBoxes, radiatorBoxes, supplyBoxes } from './inCase.ts';
@@ -24,27 +25,18 @@ const makers: readonly { seats: RegExp; boxes: (plan: Plan, at: Places) => Box[]
   { seats: /^case$/, boxes: cageBox },
 ];
 
-const known = new WeakMap<Plan, Space | null>();
-
 /** Everything in the plan's case as boxes in the case's frame; undefined without a case. */
-export function spaceOf(plan: Plan): Space | undefined {
-  const kept = known.get(plan);
-  if (kept !== undefined) return kept ?? undefined;
+export const spaceOf = keptByReads((plan: Plan): Space | undefined => {
   const at = placesOf(plan);
-  const space = at && { at, boxes: makers.flatMap((maker) => maker.boxes(plan, at)) };
-  known.set(plan, space ?? null);
-  return space;
-}
+  return at && { at, boxes: makers.flatMap((maker) => maker.boxes(plan, at)) };
+});
 
 /** The boxes of a few seats alone. */
 export function boxesOf(plan: Plan, seats: readonly SeatId[]): Box[] {
-  const kept = known.get(plan);
-  const at = kept?.at ?? placesOf(plan);
+  const at = placesOf(plan);
   if (!at) return [];
-  const all =
-    kept?.boxes ??
-    makers.flatMap((maker) =>
-      seats.some((seat) => maker.seats.test(seat)) ? maker.boxes(plan, at) : [],
-    );
+  const all = makers.flatMap((maker) =>
+    seats.some((seat) => maker.seats.test(seat)) ? maker.boxes(plan, at) : [],
+  );
   return all.filter((box) => seats.includes(box.seat));
 }

@@ -1,9 +1,9 @@
 import { moduleW } from '../../model/classes.ts';
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { keptByReads, withTaken } from '../../model/reads.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { cardJumps } from '../../standards/supplies.ts';
 import { range, scale, type Range } from '../../units/range.ts';
-import { keptBySeats } from './kept.ts';
 import { cardsOwnSupply } from './second.ts';
 
 /**
@@ -134,7 +134,7 @@ export function drawsOf(plan: Plan): Draw[] {
   return limitsIn(plan.taken).length > 0 ? everyDraw(plan) : drawsUnlimited(plan);
 }
 
-const drawsUnlimited = keptBySeats((plan: Plan) => everyDraw({ ...plan, taken: new Set() }));
+const drawsUnlimited = keptByReads((plan: Plan) => everyDraw(withTaken(plan, new Set())));
 
 function everyDraw(plan: Plan): Draw[] {
   return [

@@ -1,11 +1,11 @@
 import { plugIn } from '../../model/ownPlugs.ts';
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { keptByReads } from '../../model/reads.ts';
 import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { railNames, type Draw, type Rail } from './draws.ts';
-import { keptBySeats } from './kept.ts';
 
 /** A lead of the supply with its plug: how many contacts feed each rail and return, its wire, its length. */
 export interface Lead {
@@ -32,7 +32,7 @@ const SATA_LENGTH = range(400, 800);
 const SATA_EACH = 3;
 
 /** Every lead the supply brings, hubs and splitters of the plan after those they hang on; none without a supply. */
-export const leadsOf = keptBySeats((plan: Plan): Lead[] => {
+export const leadsOf = keptByReads((plan: Plan): Lead[] => {
   const supply = one(plan, 'supply');
   return supply ? bringsLeads(plan, supply) : [];
 });

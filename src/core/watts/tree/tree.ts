@@ -1,4 +1,5 @@
 import { numberAt, one, type Placed, type Plan } from '../../model/plan.ts';
+import { keptByReads } from '../../model/reads.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
 import {
@@ -54,14 +55,13 @@ export interface Tree {
 /** Ohms inside a supply between its regulator and its leads (common practice, no source). */
 const INSIDE_OHM = range(0.001, 0.004);
 
-const kept = new WeakMap<Plan, Map<State, Tree | undefined>>();
+const grown = new Map<State, (plan: Plan) => Tree | undefined>();
 
 /** The tree of a plan with a supply and something to feed; undefined without. A plan is a value: its trees are kept. */
 export function treeOf(plan: Plan, state: State): Tree | undefined {
-  const own = kept.get(plan) ?? new Map<State, Tree | undefined>();
-  kept.set(plan, own);
-  if (!own.has(state)) own.set(state, grow(plan, state));
-  return own.get(state);
+  let tree = grown.get(state);
+  if (!tree) grown.set(state, (tree = keptByReads((each) => grow(each, state))));
+  return tree(plan);
 }
 
 function grow(plan: Plan, state: State): Tree | undefined {

@@ -1,0 +1,129 @@
+import type { Kind, Shop } from './types.ts';
+import type { Placed, Plan } from './plan.ts';
+
+/**
+ * Work on a plan is kept by what it read of it: a check that never looked at the memory need not run again
+ * for another module. Plans are values, so the same readings give the same answer, by the same way.
+ */
+type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'taken';
+
+interface Reads {
+  kinds: Set<Kind>;
+  whole: Set<Whole>;
+}
+
+const LOG = Symbol('reads');
+interface Log {
+  plan: Plan;
+  reads: Reads;
+}
+type Logged = Plan & { [LOG]?: Log };
+
+const logOf = (plan: Plan): Log | undefined => (plan as Logged)[LOG];
+
+/** The seats of a plan, of which the reader looks at one kind only. */
+export function seatsFor(plan: Plan, kind: Kind): Placed[] {
+  const log = logOf(plan);
+  if (!log) return plan.seats;
+  log.reads.kinds.add(kind);
+  return log.plan.seats;
+}
+
+/** A plan that writes down what is read of it; nothing of its own is written down. */
+function logging(plan: Plan, reads: Reads, own?: Whole): Plan {
+  const logged = { shop: plan.shop } as Plan;
+  for (const name of ['seats', 'goes', 'job', 'machine', 'taken'] as const) {
+    Object.defineProperty(logged, name, {
+      enumerable: true,
+      get: () => {
+        if (name !== own) reads.whole.add(name);
+        return plan[name];
+      },
+    });
+  }
+  Object.defineProperty(logged, LOG, { value: { plan, reads } satisfies Log });
+  return logged;
+}
+
+/** The plan with other remedies taken, without reading more of it than its readers do. */
+export function withTaken(plan: Plan, taken: ReadonlySet<string>): Plan {
+  const log = logOf(plan);
+  return log ? logging({ ...log.plan, taken }, log.reads, 'taken') : { ...plan, taken };
+}
+
+interface Kept<T> {
+  plan: Plan;
+  reads: Reads;
+  value: T;
+}
+
+/** Answers kept for each shop: enough for the stages of a plan beside it as it was found. */
+const MOST_KEPT = 8;
+
+/**
+ * The same function of a plan, its latest answers kept and given again to any plan of the same shop
+ * that looks alike wherever it was read. `work` must hang on the plan alone and its answer must not be changed.
+ */
+export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
+  const byShop = new WeakMap<Shop, Kept<T>[]>();
+  return (given) => {
+    const outer = logOf(given);
+    const plan = outer?.plan ?? given;
+    const list = byShop.get(plan.shop) ?? [];
+    const at = list.findIndex((each) => looksAlike(each, plan));
+    let found = list[at];
+    if (!found) {
+      const reads: Reads = { kinds: new Set(), whole: new Set() };
+      found = { plan, reads, value: work(logging(plan, reads)) };
+      list.unshift(found);
+      list.length = Math.min(list.length, MOST_KEPT);
+      byShop.set(plan.shop, list);
+    } else if (at > 0) {
+      list.splice(at, 1);
+      list.unshift(found);
+    }
+    if (outer) {
+      for (const kind of found.reads.kinds) outer.reads.kinds.add(kind);
+      for (const name of found.reads.whole) outer.reads.whole.add(name);
+    }
+    return found.value;
+  };
+}
+
+function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
+  if (plan === other) return true;
+  const { whole, kinds } = reads;
+  if (whole.has('job') && plan.job !== other.job) return false;
+  if (whole.has('machine') && plan.machine !== other.machine) return false;
+  if (whole.has('taken') && !sameTaken(plan.taken, other.taken)) return false;
+  if (whole.has('goes') && !sameSeats(plan.goes, other.goes)) return false;
+  if (whole.has('seats')) return sameSeats(plan.seats, other.seats);
+  return kinds.size === 0 || sameSeats(plan.seats, other.seats, kinds);
+}
+
+function sameTaken(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
+  if (a === b) return true;
+  if (a.size !== b.size) return false;
+  for (const id of a) if (!b.has(id)) return false;
+  return true;
+}
+
+/** Alike seat by seat, in their order; with kinds, seats of other kinds are passed over. */
+function sameSeats(
+  a: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
+  b: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
+  kinds?: ReadonlySet<Kind>,
+): boolean {
+  if (a === b) return true;
+  let j = 0;
+  for (const one of a) {
+    if (kinds && !kinds.has(one.kind)) continue;
+    while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
+    const two = b[j];
+    j += 1;
+    if (!two || one.part !== two.part || one.seat !== two.seat || one.state !== two.state)
+      return false;
+  }
+  while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
+  return j >= b.length;
+}

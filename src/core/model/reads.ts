@@ -14,12 +14,17 @@ interface Reads {
 
 const LOG = Symbol('reads');
 interface Log {
+  /** The plan that writes down; a copy of it with the same log does not. */
+  self: Plan;
   plan: Plan;
   reads: Reads;
 }
 type Logged = Plan & { [LOG]?: Log };
 
-const logOf = (plan: Plan): Log | undefined => (plan as Logged)[LOG];
+function logOf(plan: Plan): Log | undefined {
+  const log = (plan as Logged)[LOG];
+  return log?.self === plan ? log : undefined;
+}
 
 /** The seats of a plan, of which the reader looks at one kind only. */
 export function seatsFor(plan: Plan, kind: Kind): Placed[] {
@@ -29,26 +34,41 @@ export function seatsFor(plan: Plan, kind: Kind): Placed[] {
   return log.plan.seats;
 }
 
-/** A plan that writes down what is read of it; nothing of its own is written down. */
-function logging(plan: Plan, reads: Reads, own?: Whole): Plan {
-  const logged = { shop: plan.shop } as Plan;
-  for (const name of ['seats', 'goes', 'job', 'machine', 'taken'] as const) {
-    Object.defineProperty(logged, name, {
-      enumerable: true,
-      get: () => {
-        if (name !== own) reads.whole.add(name);
-        return plan[name];
-      },
-    });
-  }
-  Object.defineProperty(logged, LOG, { value: { plan, reads } satisfies Log });
+/** A plan that writes down what is read of it; which remedies it takes is not, where they are its own. */
+function logging(plan: Plan, reads: Reads, ownTaken = false): Plan {
+  const log = { plan, reads } as Log;
+  const logged: Logged = {
+    shop: plan.shop,
+    get seats() {
+      reads.whole.add('seats');
+      return plan.seats;
+    },
+    get goes() {
+      reads.whole.add('goes');
+      return plan.goes;
+    },
+    get job() {
+      reads.whole.add('job');
+      return plan.job;
+    },
+    get machine() {
+      reads.whole.add('machine');
+      return plan.machine;
+    },
+    get taken() {
+      if (!ownTaken) reads.whole.add('taken');
+      return plan.taken;
+    },
+    [LOG]: log,
+  };
+  log.self = logged;
   return logged;
 }
 
 /** The plan with other remedies taken, without reading more of it than its readers do. */
 export function withTaken(plan: Plan, taken: ReadonlySet<string>): Plan {
   const log = logOf(plan);
-  return log ? logging({ ...log.plan, taken }, log.reads, 'taken') : { ...plan, taken };
+  return log ? logging({ ...log.plan, taken }, log.reads, true) : { ...plan, taken };
 }
 
 interface Kept<T> {

@@ -7,6 +7,7 @@ import { wattChecks } from '../watts/index.ts';
 import { headerAmps } from './headerAmps.ts';
 import { heatSums } from './heatSums.ts';
 import { promised } from './promised.ts';
+import { boughtTwice } from './stageMoney.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
 
 const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, ...linkChecks].map(
@@ -18,5 +19,6 @@ export const checks: readonly Check[] = [
   ...stations,
   ...[headerAmps, heatSums, promised].map((check) => keptByReads(check)),
   stageWatts,
+  boughtTwice,
   stageStops(stations),
 ];

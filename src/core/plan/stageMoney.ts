@@ -1,0 +1,92 @@
+import type { Finding } from '../findings/finding.ts';
+import { plain } from '../findings/terms.ts';
+import { indexOf } from '../model/lookup.ts';
+import type { Plan } from '../model/plan.ts';
+import { seatName } from '../model/seats.ts';
+import { inStages, stageName, stageOf, stagesOf } from '../model/stages.ts';
+import type { Job, Part, Shop } from '../model/types.ts';
+import { practice } from '../standards/source.ts';
+import { exchanged } from '../units/money.ts';
+import { range } from '../units/range.ts';
+
+/** What has to be paid at one stage of a plan, in minor units; parts without a price are named. */
+export interface StageCost {
+  stage: number;
+  minor: number;
+  unpriced: string[];
+}
+
+/** Sized for the last stage, paid for as it goes: what each stage asks for. */
+export function stageCosts(shop: Shop, job: Job): StageCost[] {
+  const parts = indexOf(shop).parts;
+  return stagesOf(job).map((stage) => {
+    const comes = job.changes
+      .filter((change) => stageOf(change) === stage)
+      .flatMap(({ partId }) => (partId === null ? [] : (parts.get(partId) ?? [])));
+    return {
+      stage,
+      minor: comes.reduce((sum, part) => sum + (priceOf(shop, part) ?? 0), 0),
+      unpriced: comes.flatMap((part) =>
+        part.place === 'buy' && priceOf(shop, part) === undefined ? [part.name] : [],
+      ),
+    };
+  });
+}
+
+function priceOf({ settings }: Shop, { price }: Part): number | undefined {
+  return price && exchanged(price, settings.currency, settings.rates);
+}
+
+/** Bought twice: a part that costs money and is replaced at a later stage. */
+export function boughtTwice(plan: Plan): Finding[] {
+  const { job, shop } = plan;
+  if (!job) return [];
+  const parts = indexOf(shop).parts;
+  const seats = [...new Set(job.changes.map((change) => change.seat))];
+  return seats.flatMap((seat): Finding[] => {
+    const own = inStages(job.changes.filter((change) => change.seat === seat));
+    const passing = own.slice(0, -1).flatMap((change) => {
+      const part = change.partId === null ? undefined : parts.get(change.partId);
+      const paid = part && (part.place === 'buy' || part.price) ? priceOf(shop, part) : undefined;
+      return part && (part.place === 'buy' || (paid ?? 0) > 0) ? [{ part, paid, change }] : [];
+    });
+    const last = own.at(-1);
+    if (passing.length === 0 || !last) return [];
+    const back = (part: Part) =>
+      part.worth && exchanged(part.worth, shop.settings.currency, shop.settings.rates);
+    const paid = passing.reduce((sum, each) => sum + (each.paid ?? 0), 0);
+    const worth = passing.reduce((sum, each) => sum + (back(each.part) ?? 0), 0);
+    const unpriced = passing.filter((each) => each.paid === undefined);
+    const names = passing.map((each) => each.part.name).join(' and ');
+    return [
+      {
+        id: `bought-twice:${seat}`,
+        station: 'donors',
+        mark: 'watch',
+        title: `${seatName(seat)}, bought more than once`,
+        seats: [seat],
+        unit: shop.settings.currency,
+        terms: [
+          ...passing.map(({ part, paid: price, change }) =>
+            plain(
+              `${part.name}, ${stageName(stageOf(change))}`,
+              price === undefined ? 'no price yet' : range(price / 100),
+              price === undefined ? 0 : -1,
+            ),
+          ),
+          plain(
+            'what it fetches afterwards',
+            worth > 0 ? range(worth / 100) : 'nobody said',
+            worth > 0 ? 1 : 0,
+          ),
+        ],
+        rest: range((worth - paid) / 100),
+        restLabel: unpriced.length > 0 ? 'and what has no price' : 'for the time between',
+        say: `${names} ${passing.length > 1 ? 'serve' : 'serves'} only until ${stageName(stageOf(last))}. Buying for the last stage at once saves that, if it runs the first stage too.`,
+        source: practice,
+        remedies: [],
+        undoMinutes: 0,
+      },
+    ];
+  });
+}

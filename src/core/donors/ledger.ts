@@ -107,9 +107,13 @@ const labourOf = (anHour: number | undefined, minutes: number): number | undefin
 
 /** What the account comes to, in a sentence without figures of its own. */
 export function sayOf({ costs, sales, leftoversWorth, unpriced, noRate }: Account): string {
+  const few = (names: readonly string[]) =>
+    names.length > 3
+      ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`
+      : names.join(', ');
   const missing = [
-    ...(unpriced.length > 0 ? [`without a price: ${unpriced.join(', ')}`] : []),
-    ...(noRate.length > 0 ? [`without a rate: ${noRate.join(', ')}`] : []),
+    ...(unpriced.length > 0 ? [`without a price: ${few(unpriced)}`] : []),
+    ...(noRate.length > 0 ? [`without a rate: ${few(noRate)}`] : []),
   ];
   const rest = missing.length > 0 ? ` Not counted, ${missing.join('; ')}.` : '';
   if (costs === 0 && sales === 0) return `Nothing in the book yet.${rest}`;

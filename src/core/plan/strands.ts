@@ -46,9 +46,9 @@ const rank: readonly Mark[] = ['stop', 'mend', 'watch', 'clear'];
 
 /**
  * All that open jobs take from donors, shelf and shops: sources left, jobs right, in an order in which
- * few strands cross. Sources and jobs without a strand stand at the end.
+ * few strands cross. Sources and jobs without a strand stand at the end; the job `near` stands in the upper half.
  */
-export function strandsOf(shop: Shop): Crossing {
+export function strandsOf(shop: Shop, near?: string): Crossing {
   const { parts, homeOf, machines } = indexOf(shop);
   const open = shop.jobs.filter((job) => !job.handedOver);
   const strands = open.flatMap((job) => {
@@ -78,10 +78,14 @@ export function strandsOf(shop: Shop): Crossing {
   });
   const donors = shop.machines.filter(({ state }) => state === 'donor').map(({ id }) => id);
   const sources = [...new Set([...donors, ...strands.map(({ from }) => from), SHELF])];
-  const order: Laid = laid(
-    sources,
-    open.map(({ id }) => id),
+  const order = turned(
+    laid(
+      sources,
+      open.map(({ id }) => id),
+      strands,
+    ),
     strands,
+    near,
   );
   const place = (list: string[]) => new Map(list.map((id, i) => [id, i]));
   const [left, right] = [place(order.left), place(order.right)];
@@ -110,6 +114,19 @@ export function strandsOf(shop: Shop): Crossing {
       ];
     }),
   };
+}
+
+/** Upside down, if that brings the job into the upper half: as many strands cross. */
+function turned(order: Laid, strands: readonly Strand[], near: string | undefined): Laid {
+  const goals = new Set(strands.map(({ to }) => to));
+  const from = new Set(strands.map((strand) => strand.from));
+  const at = near === undefined ? -1 : order.right.indexOf(near);
+  if (at < goals.size / 2 || at >= goals.size) return order;
+  const turn = (list: string[], joined: ReadonlySet<string>) => [
+    ...list.filter((id) => joined.has(id)).reverse(),
+    ...list.filter((id) => !joined.has(id)),
+  ];
+  return { ...order, left: turn(order.left, from), right: turn(order.right, goals) };
 }
 
 /** What a strand does to the jobs of a shop: marks and tightest gaps that are not what they were. */

@@ -70,17 +70,23 @@ function asSum(text: string, shop: Shop): Understood | undefined {
 
 /** `fan 92`, `ddr4 8`, `sfx`: every word must be found in the part's tag, kind, name or facts. */
 function asFind(shop: Shop, lower: string): Understood | undefined {
-  const words = lower.split(' ').filter(Boolean);
-  const parts = shop.parts.filter(
-    (part) => part.place !== 'gone' && words.every((word) => haystack(shop, part).includes(word)),
-  );
-  const asked = (kinds as readonly string[]).includes(words[0] ?? '') || parts.length > 0;
+  const parts = findParts(shop, lower);
+  const asked =
+    (kinds as readonly string[]).includes(lower.split(' ')[0] ?? '') || parts.length > 0;
   if (!asked) return undefined;
   const where = parts.slice(0, 3).map((part) => part.id);
   const more = parts.length > 3 ? ` and ${parts.length - 3} more` : '';
   const say =
     parts.length === 0 ? 'none on the shelf' : `${parts.length} found: ${where.join(', ')}${more}`;
   return { kind: 'find', text: lower, say, parts };
+}
+
+/** Parts in whose tag, kind, name, place or facts every word is found. */
+export function findParts(shop: Shop, text: string): Part[] {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  return shop.parts.filter(
+    (part) => part.place !== 'gone' && words.every((word) => haystack(shop, part).includes(word)),
+  );
 }
 
 const haystacks = new WeakMap<Part, string>();

@@ -28,6 +28,7 @@
   </label>
   <a href={resolve('/scan-sheet')}>Scan sheet</a>
   <a href={resolve('/labels')}>Labels</a>
+  <a href={resolve('/book')}>The book</a>
   <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
   <label>
     Lengths

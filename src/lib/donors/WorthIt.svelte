@@ -1,18 +1,94 @@
 <script lang="ts">
   import { staying, worth, WorthError, type Amount, type Worth } from '$core/donors/index.ts';
+  import { editMachine, nextNumber } from '$core/edits/edits.ts';
+  import { setOffer, writeEntry } from '$core/edits/ledgerEdits.ts';
   import { seatName } from '$core/model/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
 
   interface Props {
     view: JobView;
   }
   const { view }: Props = $props();
+  /** A machine that is offered, or `loose` for one nobody has written down. */
+  const offered = $derived(bench.shop.machines.filter(({ state }) => state === 'offered'));
+  // svelte-ignore state_referenced_locally (chosen once, then by hand)
+  let which = $state(offered[0]?.id ?? 'loose');
+  const machine = $derived(bench.shop.machines.find((each) => each.id === which));
   let value = $state('');
   let asked = $state('');
   let fixes = $state('');
+  const plainMoney = (minor: number) =>
+    minor % 100 === 0 ? String(minor / 100) : (minor / 100).toFixed(2);
+  const spanText = ({ lo, hi }: Amount) =>
+    lo === hi ? plainMoney(lo) : `${plainMoney(lo)} to ${plainMoney(hi)}`;
+
+  /** What was written down of an offer, back into the fields. */
+  function recall(id: string): void {
+    which = id;
+    const offer = bench.shop.machines.find((each) => each.id === id)?.offer;
+    value = offer?.value ? spanText(offer.value) : '';
+    asked = offer?.asked === undefined ? '' : plainMoney(offer.asked);
+    fixes = (offer?.fixes ?? [])
+      .map(({ what, price }) => (price ? `${what} ${spanText(price)}` : what))
+      .join('\n');
+  }
+  // svelte-ignore state_referenced_locally (recalled once, then by hand)
+  recall(which);
+
+  /** Kept with the machine as soon as it makes sense. */
+  function keep(): void {
+    if (!machine || answer.fault) return;
+    const done = amountOf(value);
+    const price = asked.trim() === '' ? undefined : parseMoney(asked, currency)?.minor;
+    bench.edit(
+      `offer of ${machine.id}`,
+      setOffer(machine.id, {
+        currency,
+        ...(price === undefined ? {} : { asked: price }),
+        ...(done ? { value: done } : {}),
+        fixes: lines,
+      }),
+      `offer ${machine.id}`,
+    );
+  }
+
+  /** Bought: it is a donor from now on, and the book has what was paid. */
+  function buy(): void {
+    const price = parseMoney(asked, currency);
+    if (!machine || !price) return;
+    const id = machine.id;
+    bench.edit(`${id} bought`, (shop) =>
+      editMachine(id, { state: 'donor', price })(
+        writeEntry({
+          at: bench.now,
+          kind: 'cost',
+          what: machine.name,
+          money: price,
+          machineId: id,
+        })(shop),
+      ),
+    );
+    toast(`${id} is a donor now, ${formatMoney(price)} in the book.`);
+    recall('loose');
+  }
+
+  function writeDown(): void {
+    const id = `M${nextNumber(bench.shop)}`;
+    bench.edit(`${id} offered`, (shop) => ({
+      ...shop,
+      machines: [
+        ...shop.machines,
+        { id, name: `Offer ${id}`, state: 'offered' as const, facts: {}, seats: [] },
+      ],
+    }));
+    which = id;
+    keep();
+  }
   const currency = $derived(bench.shop.settings.currency);
   /** `80` or `80 to 120`. */
   function amountOf(text: string): Amount | undefined {
@@ -53,17 +129,43 @@
   );
   const x = (minor: number) => 8 + (Math.max(0, minor) / most) * 640;
   const parts = $derived(
-    view.plan?.machine ? staying(foundOf(bench.shop, view.plan.machine.seats)) : [],
+    staying(foundOf(bench.shop, (machine ?? view.plan?.machine)?.seats ?? [])),
   );
 </script>
 
 <section>
-  <p class="row">
+  <p class="row offers">
+    {#each offered as each (each.id)}
+      <Button aria-pressed={which === each.id} onclick={() => recall(each.id)}
+        >{each.id} · {each.name}</Button
+      >
+    {/each}
+    <Button aria-pressed={which === 'loose'} onclick={() => recall('loose')}>Another</Button>
+  </p>
+  {#if machine}
+    <p>
+      <input
+        class="name"
+        aria-label="what is offered"
+        value={machine.name}
+        maxlength="120"
+        oninput={(event) =>
+          event.currentTarget.value.trim() &&
+          bench.edit(
+            'name of the offer',
+            editMachine(machine.id, { name: event.currentTarget.value }),
+            `name ${machine.id}`,
+          )}
+      />
+    </p>
+    <p class="told">{machine.origin ? `From ${machine.origin}. ` : ''}{machine.note ?? ''}</p>
+  {/if}
+  <p class="row" onchange={keep}>
     <label>worth when done<input bind:value inputmode="decimal" placeholder="180 to 220" /></label>
     <label>price asked<input bind:value={asked} inputmode="decimal" placeholder="90" /></label>
     <label class="wide"
       >to fix, a line each
-      <textarea bind:value={fixes} rows="3" placeholder="supply 25 to 40&#10;case 20&#10;paste"
+      <textarea bind:value={fixes} rows="5" placeholder="supply 25 to 40&#10;case 20&#10;paste"
       ></textarea></label
     >
   </p>
@@ -109,8 +211,21 @@
       <span class="figure">{f(w.likely.most)}</span>.
     </p>
   {/if}
+  {#if answer.worth && machine && price !== undefined}
+    <p class="row">
+      <Button onclick={buy}>Bought for {f(price)}</Button>
+      <Button
+        onclick={() => {
+          bench.edit(`${machine.id} let go`, editMachine(machine.id, { state: 'gone' }));
+          recall('loose');
+        }}>Let it go</Button
+      >
+    </p>
+  {:else if answer.worth && !machine}
+    <p class="row"><Button onclick={writeDown}>Write the offer down</Button></p>
+  {/if}
   {#if parts.length > 0}
-    <h2>What of it can stay</h2>
+    <h2>What of {machine ? machine.name : 'the machine in hand'} can stay</h2>
     <ul>
       {#each parts as part (part.seat)}
         <li><b>{seatName(part.seat)}</b> {part.says}: {part.why}</li>
@@ -179,6 +294,20 @@
   }
   .mid {
     text-anchor: middle;
+  }
+  .offers {
+    gap: 8px;
+    margin-bottom: 8px;
+  }
+  .told {
+    margin: 4px 0 8px;
+  }
+  h2 {
+    margin-top: 12px;
+  }
+  .name {
+    width: 320px;
+    font: 600 18px var(--face-head);
   }
   .say {
     font: 600 19px var(--face-head);

@@ -1,9 +1,10 @@
 <script lang="ts">
   import { editPart, setFact } from '$core/edits/edits.ts';
+  import { lend, reserve } from '$core/edits/ledgerEdits.ts';
   import { factOf, indexOf, numberOf, standingOf } from '$core/model/lookup.ts';
   import { properties } from '$core/model/properties.ts';
   import { kindName } from '$core/model/seats.ts';
-  import { conditions, type Condition } from '$core/model/types.ts';
+  import { conditions, type Condition, type Loan } from '$core/model/types.ts';
   import { formatMoney, parseMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -30,6 +31,22 @@
     return [how, from, found.level === 'model' ? `model ${model?.name}` : '']
       .filter(Boolean)
       .join(', ');
+  }
+
+  let worthFault = $state('');
+
+  function setWorth(text: string): void {
+    const money = text.trim() === '' ? undefined : parseMoney(text, bench.shop.settings.currency);
+    worthFault = text.trim() !== '' && !money ? 'No amount: 12 or 12.50.' : '';
+    if (!worthFault)
+      bench.edit('what it would fetch', editPart(partId, { worth: money }), `worth ${partId}`);
+  }
+
+  /** Another way of loan, or none, or something more about it. */
+  function setLoan(fields: Partial<Loan>): void {
+    const way = 'way' in fields ? fields.way : part?.loan?.way;
+    const loan = way ? { ...part?.loan, ...fields, way } : undefined;
+    bench.edit('loan', lend(partId, loan), `loan ${partId}`);
   }
 
   function setPrice(text: string): void {
@@ -85,6 +102,64 @@
         />
         {#if priceFault}<span class="fault" role="alert">{priceFault}</span>{/if}
       </label>
+      <label>
+        Would fetch
+        <input
+          inputmode="decimal"
+          value={part.worth ? formatMoney(part.worth) : ''}
+          placeholder="?"
+          oninput={(event) => setWorth(event.currentTarget.value)}
+        />
+        {#if worthFault}<span class="fault" role="alert">{worthFault}</span>{/if}
+      </label>
+      <label>
+        Kept for
+        <select
+          value={part.reserved ?? ''}
+          onchange={(event) =>
+            bench.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
+        >
+          <option value="">nobody</option>
+          {#each bench.shop.jobs.filter((job) => !job.handedOver) as job (job.id)}<option
+              value={job.id}>{job.id} · {job.name}</option
+            >{/each}
+        </select>
+      </label>
+      <label>
+        Lent or borrowed
+        <select
+          value={part.loan?.way ?? ''}
+          onchange={(event) => setLoan({ way: event.currentTarget.value as Loan['way'] })}
+        >
+          <option value="">no</option><option value="lent">lent</option><option value="borrowed"
+            >borrowed</option
+          >
+        </select>
+      </label>
+      {#if part.loan}
+        <label
+          >{part.loan.way === 'lent' ? 'To whom' : 'From whom'}<input
+            value={part.loan.who ?? ''}
+            maxlength="80"
+            oninput={(event) => setLoan({ who: event.currentTarget.value || undefined })}
+          /></label
+        >
+        <label
+          >Owed back by<input
+            type="date"
+            value={part.loan.until?.slice(0, 10) ?? ''}
+            oninput={(event) => setLoan({ until: event.currentTarget.value || undefined })}
+          /></label
+        >
+        <label
+          >How it went out<input
+            value={part.loan.as ?? ''}
+            maxlength="200"
+            placeholder="whole, two scratches"
+            oninput={(event) => setLoan({ as: event.currentTarget.value || undefined })}
+          /></label
+        >
+      {/if}
       {#each properties[part.kind] as property (property.key)}
         {@const known = factOf(bench.shop, part, property.key)}
         <div>

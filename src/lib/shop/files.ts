@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { bookTable, journal } from '$core/export/journal.ts';
 import { partsTable } from '$core/export/partsTable.ts';
 import { jobShop, writeShop } from '$core/export/json.ts';
 import { planOf } from '$core/plan/planOf.ts';
@@ -43,4 +44,14 @@ export function partsCsv(shop: Shop, job: Job): string {
 
 export function saveParts(shop: Shop, job: Job): void {
   saveFile(`job-${job.id}-parts.csv`, partsCsv(shop, job), 'text/csv');
+}
+
+export function saveBook(shop: Shop): void {
+  const text = Papa.unparse(bookTable(shop), { newline: '\r\n' });
+  saveFile(`${slug(shop.name)}-book.csv`, text, 'text/csv');
+}
+
+/** A plain-text journal of double entries, as the usual bookkeeping programs of the command line read it. */
+export function saveJournal(shop: Shop): void {
+  saveFile(`${slug(shop.name)}.journal`, journal(shop), 'text/plain');
 }

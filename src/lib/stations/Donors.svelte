@@ -1,263 +1,28 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
-  import { createVirtualizer } from '@tanstack/svelte-virtual';
-  import { foundOf } from '$core/plan/planOf.ts';
-  import { one } from '$core/model/plan.ts';
-  import { indexOf, standingOf } from '$core/model/lookup.ts';
-  import { kindName } from '$core/model/seats.ts';
-  import type { Part } from '$core/model/types.ts';
-  import { understand } from '$core/quick/understand.ts';
-  import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { Component } from 'svelte';
+  import { donorsViews, type DonorsView, type DonorsViewProps } from '$lib/donors/views.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import Front from '$lib/draw/Front.svelte';
-  import { outsideOf } from '$lib/draw/sizes.ts';
-  import PartSheet from '$lib/intake/PartSheet.svelte';
-  import WorthIt from '$lib/donors/WorthIt.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/ui/Stage.svelte';
 
   const { view }: { view: JobView } = $props();
-  const SCALE = 0.2;
-  let worthOpen = $state(false);
-  let query = $state('');
-  let showing = $state<string | undefined>();
-  let scroller = $state<HTMLDivElement>();
+  let open = $state.raw<DonorsView>(donorsViews[0] as DonorsView);
+  let Shown = $state.raw<Component<DonorsViewProps> | undefined>();
 
-  const donors = $derived(bench.shop.machines.filter((machine) => machine.state === 'donor'));
-  const wantedBy = $derived.by(() => {
-    const wanted = new Map<string, string[]>();
-    for (const job of bench.shop.jobs) {
-      if (job.handedOver) continue;
-      for (const change of job.changes) {
-        if (change.partId)
-          wanted.set(change.partId, [...(wanted.get(change.partId) ?? []), job.id]);
-      }
-    }
-    return wanted;
-  });
-  const free = $derived(
-    bench.shop.parts.filter((part) => {
-      const home = indexOf(bench.shop).homeOf.get(part.id);
-      return part.place !== 'gone' && (!home || home.state === 'donor');
-    }),
-  );
-  const list = $derived.by(() => {
-    if (query.trim() === '') return free;
-    const understood = understand(bench.shop, query);
-    const ids =
-      understood.kind === 'find'
-        ? new Set(understood.parts.map((part) => part.id))
-        : understood.kind === 'part'
-          ? new Set([understood.partId])
-          : new Set<string>();
-    return free.filter((part) => ids.has(part.id));
-  });
-
-  const rows = createVirtualizer<HTMLDivElement, HTMLDivElement>({
-    count: 0,
-    getScrollElement: () => scroller ?? null,
-    estimateSize: () => 40,
-    overscan: 8,
-  });
-  $effect(() => {
-    const options = { count: list.length, getScrollElement: () => scroller ?? null };
-    untrack(() => $rows.setOptions(options));
-  });
-
-  function place(part: Part): string {
-    const home = indexOf(bench.shop).homeOf.get(part.id);
-    if (home) return `donor ${home.id}`;
-    return part.place === 'buy' ? 'to buy' : (part.where ?? 'shelf');
+  async function show(next: DonorsView): Promise<void> {
+    open = next;
+    const loaded = (await next.load()).default;
+    if (open === next) Shown = loaded;
   }
+  $effect(() => void show(donorsViews[0] as DonorsView));
 </script>
 
-<Stage
-  title="Donors"
-  subtitle={worthOpen
-    ? ''
-    : `${donors.length} donors and the shelf · what is wanted, and by which job`}
->
-  {#snippet tools()}
-    <Button onclick={() => (worthOpen = !worthOpen)} aria-pressed={worthOpen}>Worth it?</Button>
-  {/snippet}
-  {#if worthOpen}<WorthIt {view} />{/if}
-  <ul class="donors">
-    {#each donors as donor (donor.id)}
-      {@const shell = one(foundOf(bench.shop, donor.seats), 'case')}
-      {@const outside = shell && outsideOf(bench.shop, shell.part)}
-      <li>
-        {#if outside}
-          <svg width={outside.w * SCALE + 6} height="92" aria-hidden="true"
-            ><Front {outside} x={2} floor={90} scale={SCALE} /></svg
-          >
-        {/if}
-        <div>
-          <b>{donor.id} · {donor.name}</b>
-          <p>
-            {donor.condition ?? 'condition unknown'}, from {donor.origin ?? 'not noted'}{donor.price
-              ? `, ${formatMoney(donor.price)} ${currencySign(donor.price.currency)}`
-              : ''}
-          </p>
-          {#if donor.note}<p>{donor.note}</p>{/if}
-          <p class="seats">
-            {#each donor.seats as seat (seat.seat)}
-              {@const part = indexOf(bench.shop).parts.get(seat.partId)}
-              {#if part}
-                <button class:wanted={wantedBy.has(part.id)} onclick={() => (showing = part.id)}
-                  >{kindName(part.kind)}</button
-                >
-              {/if}
-            {/each}
-          </p>
-        </div>
-      </li>
-    {/each}
-  </ul>
+{#snippet tools()}
+  {#each donorsViews as each (each.id)}
+    <Button onclick={() => void show(each)} aria-pressed={open.id === each.id}>{each.label}</Button>
+  {/each}
+{/snippet}
 
-  <label class="search"
-    ><span class="visually-hidden">Search the shelf</span>
-    <input bind:value={query} placeholder="fan 92 · ddr4 8 · a tag" /></label
-  >
-  <p class="count soft">{list.length} of {free.length} free parts</p>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
-  <div class="list" bind:this={scroller} tabindex="0" role="region" aria-label="Free parts">
-    <svg class="spacer" width="1" height={$rows.getTotalSize()} aria-hidden="true"></svg>
-    {#each $rows.getVirtualItems() as item (item.index)}
-      {@const part = list[item.index]}
-      {#if part}
-        {@const jobs = wantedBy.get(part.id)}
-        <button
-          class="row"
-          style:transform="translateY({item.start}px)"
-          onclick={() => (showing = part.id)}
-        >
-          <b class="figure">{part.id}</b>
-          <span>{part.name}</span>
-          <small>{place(part)}</small>
-          <small>{standingOf(bench.shop, part).condition}</small>
-          <small class="figure right">{part.price ? formatMoney(part.price) : ''}</small>
-          <small
-            class:twice={(jobs?.length ?? 0) > 1}
-            class:mine={jobs?.includes(view.job?.id ?? '')}
-            >{jobs ? `wanted by ${jobs.join(', ')}` : ''}</small
-          >
-        </button>
-      {/if}
-    {/each}
-  </div>
+<Stage title="Donors" subtitle="" {tools}>
+  {#if Shown}<Shown {view} />{/if}
 </Stage>
-{#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
-
-<style>
-  .donors {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 10px 26px;
-    margin: 0 0 12px;
-    padding: 0;
-    list-style: none;
-  }
-  .donors li {
-    display: flex;
-    gap: 12px;
-    align-items: flex-end;
-    flex: 1 1 330px;
-    border-bottom: 6px solid var(--shelf);
-    padding-bottom: 4px;
-  }
-  .donors svg {
-    flex: none;
-    margin-bottom: -4px;
-  }
-  .donors b {
-    font: 600 17px var(--face-head);
-  }
-  .donors p {
-    font-size: 14.5px;
-    color: var(--ink-soft);
-  }
-  .seats {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px;
-    margin: 4px 0;
-  }
-  .seats button {
-    min-height: 30px;
-    padding: 0 7px;
-    border: 1px solid var(--line);
-    background: var(--part-stays);
-    font-size: 14px;
-  }
-  .seats .wanted {
-    border: 2px solid var(--accent-ink);
-    font-weight: 700;
-  }
-  .search input {
-    width: 100%;
-    height: var(--target);
-    padding: 0 10px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    font: 17px var(--face-figure);
-  }
-  .count {
-    font-size: 14px;
-    margin: 4px 0;
-  }
-  .list {
-    position: relative;
-    height: 400px;
-    overflow-y: auto;
-    border-top: 1px solid var(--line);
-    border-bottom: 1px solid var(--line);
-  }
-  .spacer {
-    display: block;
-  }
-  .row {
-    position: absolute;
-    top: 0;
-    left: 0;
-    display: grid;
-    grid-template-columns: 80px minmax(0, 2fr) 90px 80px 64px minmax(0, 1fr);
-    gap: 10px;
-    align-items: center;
-    width: 100%;
-    height: 40px;
-    padding: 0 8px;
-    border: 0;
-    border-bottom: 1px solid var(--line);
-    background: none;
-    text-align: left;
-    font-size: 15px;
-  }
-  .row:hover {
-    background: var(--tape-lit);
-  }
-  .right {
-    text-align: right;
-  }
-  small {
-    color: var(--ink-soft);
-    font-size: 14px;
-  }
-  .mine {
-    font-weight: 700;
-    color: var(--accent-ink);
-  }
-  .twice {
-    color: var(--stop);
-    font-weight: 700;
-  }
-  @media (max-width: 600px) {
-    .row {
-      grid-template-columns: 66px 1fr 64px;
-    }
-    .row small:nth-child(n + 4) {
-      display: none;
-    }
-  }
-</style>

@@ -1,0 +1,78 @@
+<script lang="ts">
+  import { writeEntry } from '$core/edits/ledgerEdits.ts';
+  import { understand } from '$core/quick/understand.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  interface Props {
+    /** The job a line without a tag belongs to; undefined for the shop's own. */
+    jobId?: string | undefined;
+  }
+  const { jobId }: Props = $props();
+  let text = $state('');
+  let day = $state('');
+  const understood = $derived(understand(bench.shop, text));
+  const entry = $derived(understood.kind === 'entry' ? understood.entry : undefined);
+
+  function write(event: SubmitEvent): void {
+    event.preventDefault();
+    if (!entry) return;
+    const loose = entry.partId === undefined && entry.machineId === undefined;
+    bench.edit(
+      `book: ${entry.what}`,
+      writeEntry({ at: day || bench.now, ...entry, jobId: loose ? jobId : undefined }),
+    );
+    text = '';
+  }
+</script>
+
+<form onsubmit={write}>
+  <label
+    >a line for the book<input
+      bind:value={text}
+      maxlength="200"
+      placeholder="paid 12.50 paint · sold A07 25 · gift 20 cooler · worked 90 min sanding"
+    /></label
+  >
+  <label>on<input type="date" bind:value={day} /></label>
+  <Button next type="submit" disabled={!entry}>Write it</Button>
+  <output
+    >{text.trim() === ''
+      ? ''
+      : entry
+        ? understood.say
+        : 'Not a line yet: paid, sold, gift or worked, an amount, and what.'}</output
+  >
+</form>
+
+<style>
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 12px;
+    align-items: end;
+    margin-bottom: 10px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  label:first-child {
+    flex: 1 1 360px;
+  }
+  input {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 16px var(--face-figure);
+    padding: 0 8px;
+  }
+  output {
+    flex-basis: 100%;
+    min-height: 20px;
+    font-size: 15px;
+  }
+</style>

@@ -1,0 +1,250 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { createVirtualizer } from '@tanstack/svelte-virtual';
+  import { foundOf } from '$core/plan/planOf.ts';
+  import { one } from '$core/model/plan.ts';
+  import { indexOf, standingOf } from '$core/model/lookup.ts';
+  import { wantedBy } from '$core/plan/wanted.ts';
+  import { kindName } from '$core/model/seats.ts';
+  import type { Part } from '$core/model/types.ts';
+  import { findParts } from '$core/quick/understand.ts';
+  import { currencySign, formatMoney } from '$core/units/money.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import Front from '$lib/draw/Front.svelte';
+  import { outsideOf } from '$lib/draw/sizes.ts';
+  import PartSheet from '$lib/intake/PartSheet.svelte';
+  import PriceLists from './PriceLists.svelte';
+  import Strip from './Strip.svelte';
+
+  const { view }: { view: JobView } = $props();
+  const SCALE = 0.2;
+  let query = $state('');
+  let showing = $state<string | undefined>();
+  let opened = $state<string | undefined>();
+  let scroller = $state<HTMLDivElement>();
+
+  const donors = $derived(bench.shop.machines.filter((machine) => machine.state === 'donor'));
+  const wanted = $derived(wantedBy(bench.shop));
+  const free = $derived(
+    bench.shop.parts.filter((part) => {
+      const home = indexOf(bench.shop).homeOf.get(part.id);
+      return part.place !== 'gone' && (!home || home.state === 'donor');
+    }),
+  );
+  const list = $derived.by(() => {
+    if (query.trim() === '') return free;
+    const found = new Set(findParts(bench.shop, query));
+    return free.filter((part) => found.has(part));
+  });
+
+  const rows = createVirtualizer<HTMLDivElement, HTMLDivElement>({
+    count: 0,
+    getScrollElement: () => scroller ?? null,
+    estimateSize: () => 40,
+    overscan: 8,
+  });
+  $effect(() => {
+    const options = { count: list.length, getScrollElement: () => scroller ?? null };
+    untrack(() => $rows.setOptions(options));
+  });
+
+  function place(part: Part): string {
+    const home = indexOf(bench.shop).homeOf.get(part.id);
+    if (home) return `donor ${home.id}`;
+    if (part.place === 'buy') return part.where ?? 'to buy';
+    return part.where ?? 'shelf';
+  }
+  /** Who has a say in it without a plan: a loan, a job it is kept for. */
+  function bound({ loan, reserved }: Part): string {
+    const day = loan?.until ? ` until ${loan.until.slice(0, 10)}` : '';
+    if (loan)
+      return `${loan.way}${loan.who ? ` ${loan.way === 'lent' ? 'to' : 'from'} ${loan.who}` : ''}${day}`;
+    return reserved ? `kept for ${reserved}` : '';
+  }
+</script>
+
+<ul class="donors">
+  {#each donors as donor (donor.id)}
+    {@const shell = one(foundOf(bench.shop, donor.seats), 'case')}
+    {@const outside = shell && outsideOf(bench.shop, shell.part)}
+    <li>
+      {#if outside}
+        <svg width={outside.w * SCALE + 6} height="92" aria-hidden="true"
+          ><Front {outside} x={2} floor={90} scale={SCALE} /></svg
+        >
+      {/if}
+      <div>
+        <b>{donor.id} · {donor.name}</b>
+        <p>
+          {donor.condition ?? 'condition unknown'}, from {donor.origin ?? 'not noted'}{donor.price
+            ? `, ${formatMoney(donor.price)} ${currencySign(donor.price.currency)}`
+            : ''}
+        </p>
+        {#if donor.note}<p>{donor.note}</p>{/if}
+        <p class="seats">
+          {#each donor.seats as seat (seat.seat)}
+            {@const part = indexOf(bench.shop).parts.get(seat.partId)}
+            {#if part}
+              <button class:wanted={wanted.has(part.id)} onclick={() => (showing = part.id)}
+                >{kindName(part.kind)}</button
+              >
+            {/if}
+          {/each}
+          <button
+            aria-expanded={opened === donor.id}
+            onclick={() => (opened = opened === donor.id ? undefined : donor.id)}
+            >{donor.keepWhole ? 'kept whole' : 'strip it'}</button
+          >
+        </p>
+      </div>
+      {#if opened === donor.id}<Strip {donor} onclose={() => (opened = undefined)} />{/if}
+    </li>
+  {/each}
+</ul>
+
+<PriceLists />
+<label class="search"
+  ><span class="visually-hidden">Search the shelf</span>
+  <input bind:value={query} placeholder="fan 92 · ddr4 8 · a tag" /></label
+>
+<p class="count soft">{list.length} of {free.length} free parts</p>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
+<div class="list" bind:this={scroller} tabindex="0" role="region" aria-label="Free parts">
+  <svg class="spacer" width="1" height={$rows.getTotalSize()} aria-hidden="true"></svg>
+  {#each $rows.getVirtualItems() as item (item.index)}
+    {@const part = list[item.index]}
+    {#if part}
+      {@const jobs = wanted.get(part.id)}
+      <button
+        class="row"
+        style:transform="translateY({item.start}px)"
+        onclick={() => (showing = part.id)}
+      >
+        <b class="figure">{part.id}</b>
+        <span>{part.name}</span>
+        <small>{place(part)}</small>
+        <small>{standingOf(bench.shop, part).condition}</small>
+        <small class="figure right">{part.price ? formatMoney(part.price) : ''}</small>
+        <small class:twice={(jobs?.length ?? 0) > 1} class:mine={jobs?.includes(view.job?.id ?? '')}
+          >{jobs ? `wanted by ${jobs.join(', ')}` : bound(part)}</small
+        >
+      </button>
+    {/if}
+  {/each}
+</div>
+{#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
+
+<style>
+  .donors {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px 26px;
+    margin: 0 0 12px;
+    padding: 0;
+    list-style: none;
+  }
+  .donors li {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 0 12px;
+    align-items: end;
+    flex: 1 1 330px;
+    border-bottom: 6px solid var(--shelf);
+    padding-bottom: 4px;
+  }
+  .donors svg {
+    flex: none;
+    margin-bottom: -4px;
+  }
+  .donors b {
+    font: 600 17px var(--face-head);
+  }
+  .donors p {
+    font-size: 14.5px;
+    color: var(--ink-soft);
+  }
+  .seats {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px;
+    margin: 4px 0;
+  }
+  .seats button {
+    min-height: 30px;
+    padding: 0 7px;
+    border: 1px solid var(--line);
+    background: var(--part-stays);
+    font-size: 14px;
+  }
+  .seats .wanted {
+    border: 2px solid var(--accent-ink);
+    font-weight: 700;
+  }
+  .search input {
+    width: 100%;
+    height: var(--target);
+    padding: 0 10px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    font: 17px var(--face-figure);
+  }
+  .count {
+    font-size: 14px;
+    margin: 4px 0;
+  }
+  .list {
+    position: relative;
+    height: 400px;
+    overflow-y: auto;
+    border-top: 1px solid var(--line);
+    border-bottom: 1px solid var(--line);
+  }
+  .spacer {
+    display: block;
+  }
+  .row {
+    position: absolute;
+    top: 0;
+    left: 0;
+    display: grid;
+    grid-template-columns: 80px minmax(0, 2fr) 90px 80px 64px minmax(0, 1fr);
+    gap: 10px;
+    align-items: center;
+    width: 100%;
+    height: 40px;
+    padding: 0 8px;
+    border: 0;
+    border-bottom: 1px solid var(--line);
+    background: none;
+    text-align: left;
+    font-size: 15px;
+  }
+  .row:hover {
+    background: var(--tape-lit);
+  }
+  .right {
+    text-align: right;
+  }
+  small {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+  .mine {
+    font-weight: 700;
+    color: var(--accent-ink);
+  }
+  .twice {
+    color: var(--stop);
+    font-weight: 700;
+  }
+  @media (max-width: 600px) {
+    .row {
+      grid-template-columns: 66px 1fr 64px;
+    }
+    .row small:nth-child(n + 4) {
+      display: none;
+    }
+  }
+</style>

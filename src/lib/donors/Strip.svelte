@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { keepWhole, strip } from '$core/edits/ledgerEdits.ts';
+  import { indexOf } from '$core/model/lookup.ts';
+  import { seatName } from '$core/model/seats.ts';
+  import type { Machine } from '$core/model/types.ts';
+  import { stripping } from '$core/plan/stripping.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  interface Props {
+    donor: Machine;
+    onclose: () => void;
+  }
+  const { donor, onclose }: Props = $props();
+  let chosen = $state<string[]>([]);
+  let where = $state('');
+  const parts = $derived(indexOf(bench.shop).parts);
+  const told = $derived(stripping(bench.shop, donor, chosen));
+
+  function out(): void {
+    const minutes = told.minutes;
+    const note = told.spoils.join(' ') || undefined;
+    bench.edit(
+      `${chosen.join(', ')} out of ${donor.id}`,
+      strip(donor.id, chosen, where.trim() || 'shelf', note),
+    );
+    toast(`Out of ${donor.id}: ${chosen.join(', ')}. About ${minutes} min.`);
+    chosen = [];
+    onclose();
+  }
+</script>
+
+<section aria-label="Strip {donor.id}">
+  <fieldset>
+    <legend>Take out of {donor.id}</legend>
+    {#each donor.seats as seat (seat.seat)}
+      {@const part = parts.get(seat.partId)}
+      {#if part}
+        <label
+          ><input type="checkbox" value={part.id} bind:group={chosen} />
+          {seatName(seat.seat)} <small>{part.name}</small></label
+        >
+      {/if}
+    {/each}
+  </fieldset>
+  <div>
+    {#if chosen.length > 0}
+      <p class="minutes"><b class="figure">{told.minutes}</b> min of hands</p>
+      <ul>
+        {#each told.spoils as line (line)}<li>{line}</li>{:else}<li>
+            Nothing else is spoilt.
+          </li>{/each}
+        {#each told.wanted as each (each.partId)}
+          <li>{each.partId} is planned for job {each.jobs.join(' and ')}.</li>
+        {/each}
+      </ul>
+      <p class="row">
+        <label>lay them in <input bind:value={where} placeholder="drawer 3" maxlength="40" /></label
+        >
+        <Button next onclick={out}>Taken out</Button>
+      </p>
+    {:else}
+      <p>Tick what you mean to take: minutes and what it spoils stand here before you begin.</p>
+    {/if}
+    <label class="keep"
+      ><input
+        type="checkbox"
+        checked={donor.keepWhole ?? false}
+        onchange={(event) =>
+          bench.edit('kept whole', keepWhole(donor.id, event.currentTarget.checked))}
+      /> Keep it whole: its parts serve no other job</label
+    >
+  </div>
+</section>
+
+<style>
+  section {
+    display: grid;
+    grid-template-columns: minmax(220px, 1fr) minmax(240px, 1.2fr);
+    gap: 8px 24px;
+    padding: 8px 0;
+    grid-column: 1 / -1;
+  }
+  fieldset {
+    border: 0;
+    margin: 0;
+    padding: 0;
+  }
+  legend {
+    font: 600 16px var(--face-head);
+  }
+  fieldset label,
+  .keep {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: 32px;
+    font-size: 15px;
+  }
+  input[type='checkbox'] {
+    width: 22px;
+    height: 22px;
+  }
+  small {
+    color: var(--ink-soft);
+    font-size: 13.5px;
+  }
+  .minutes b {
+    font-size: 22px;
+  }
+  ul {
+    margin: 4px 0;
+    padding-left: 18px;
+    font-size: 15px;
+  }
+  .row {
+    display: flex;
+    gap: 12px;
+    align-items: end;
+  }
+  .row label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .row input {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    padding: 0 8px;
+  }
+  @media (max-width: 700px) {
+    section {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

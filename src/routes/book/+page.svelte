@@ -1,0 +1,257 @@
+<script lang="ts">
+  import { resolve } from '$app/paths';
+  import { createVirtualizer } from '@tanstack/svelte-virtual';
+  import { untrack } from 'svelte';
+  import { account, sayOf } from '$core/donors/index.ts';
+  import { dropEntry, setHour, setRate } from '$core/edits/ledgerEdits.ts';
+  import type { Entry } from '$core/model/types.ts';
+  import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
+  import AccountGap from '$lib/donors/AccountGap.svelte';
+  import BookLine from '$lib/donors/BookLine.svelte';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { saveBook, saveJournal } from '$lib/shop/files.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Stage from '$lib/ui/Stage.svelte';
+  import Tape from '$lib/ui/Tape.svelte';
+
+  let query = $state('');
+  let scroller = $state<HTMLDivElement>();
+  let rate = $state({ currency: '', rate: '' });
+  let fault = $state('');
+  const currency = $derived(bench.shop.settings.currency);
+  const words = { cost: 'paid', sale: 'sold', gift: 'gift', hours: 'hours' } as const;
+  const tagOf = ({ jobId, machineId, partId }: Entry) =>
+    [jobId && `job ${jobId}`, machineId, partId].filter(Boolean).join(' ');
+  const list = $derived(
+    bench.shop.ledger
+      .filter((entry) =>
+        `${entry.what} ${words[entry.kind]} ${tagOf(entry)} ${entry.who ?? ''} ${entry.at.slice(0, 10)}`
+          .toLowerCase()
+          .includes(query.trim().toLowerCase()),
+      )
+      .toSorted((a, b) => b.at.localeCompare(a.at) || b.id.localeCompare(a.id)),
+  );
+  const sums = $derived(
+    account(
+      list.map(({ id, ...entry }) => ({ ...entry, entryId: id })),
+      [],
+      bench.shop.settings,
+    ),
+  );
+  const rows = createVirtualizer<HTMLDivElement, HTMLDivElement>({
+    count: 0,
+    getScrollElement: () => scroller ?? null,
+    estimateSize: () => 36,
+    overscan: 8,
+  });
+  $effect(() => {
+    const options = { count: list.length, getScrollElement: () => scroller ?? null };
+    untrack(() => $rows.setOptions(options));
+  });
+
+  function keepRate(event: SubmitEvent): void {
+    event.preventDefault();
+    const code = rate.currency.trim().toUpperCase();
+    const figure = rate.rate.trim().replace(',', '.');
+    if (!/^[A-Z]{3}$/.test(code) || code === currency) {
+      fault = `A currency is three letters, other than ${currency}. Kept as typed.`;
+      return;
+    }
+    if (!/^\d{1,9}(\.\d{1,9})?$/.test(figure) || Number(figure) === 0) {
+      fault = `How many ${currency} is one ${code}? 0.92. Kept as typed.`;
+      return;
+    }
+    bench.edit(`rate of ${code}`, setRate({ currency: code, rate: figure, at: bench.now }));
+    rate = { currency: '', rate: '' };
+    fault = '';
+  }
+
+  function keepHour(text: string): void {
+    const money = text.trim() === '' ? undefined : parseMoney(text, currency);
+    if (text.trim() !== '' && !money) {
+      fault = 'What an hour is worth is no amount: 18 or 18.50. Kept as typed.';
+      return;
+    }
+    fault = '';
+    bench.edit('what an hour is worth', setHour(money));
+  }
+</script>
+
+<svelte:head><title>The book · Nutshell Swap</title></svelte:head>
+
+<Stage title="The book" subtitle="what was paid, sold, given and worked, of the whole shop">
+  {#snippet tools()}
+    <Button onclick={() => saveBook(bench.shop)}>Table (CSV)</Button>
+    <Button onclick={() => saveJournal(bench.shop)}>Journal</Button>
+  {/snippet}
+  <BookLine />
+  <AccountGap account={sums} />
+  <label class="search"
+    ><span class="visually-hidden">Search the book</span>
+    <input bind:value={query} placeholder="job 14 · paint · 2026-11" /></label
+  >
+  <p class="soft">
+    {list.length} of {bench.shop.ledger.length} lines. Prices noted at parts count in their job's own
+    book.
+  </p>
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
+  <div class="list" bind:this={scroller} tabindex="0" role="region" aria-label="Lines of the book">
+    <svg class="spacer" width="1" height={$rows.getTotalSize()} aria-hidden="true"></svg>
+    {#each $rows.getVirtualItems() as item (item.index)}
+      {@const entry = list[item.index]}
+      {#if entry}
+        <p class="row" style:transform="translateY({item.start}px)">
+          <span class="figure">{entry.at.slice(0, 10)}</span>
+          <span>{words[entry.kind]}</span>
+          <span>{entry.what}</span>
+          <small>{tagOf(entry)}</small>
+          <b class="figure"
+            >{entry.kind === 'hours'
+              ? `${((entry.minutes ?? 0) / 60).toFixed(2)} h`
+              : entry.money
+                ? `${formatMoney(entry.money)} ${currencySign(entry.money.currency)}`
+                : '?'}</b
+          >
+          <button
+            aria-label="Strike {entry.what}"
+            onclick={() => bench.edit('line struck', dropEntry(entry.id))}>strike</button
+          >
+        </p>
+      {/if}
+    {/each}
+  </div>
+  <p class="no-print"><a href={resolve('/')}>Back to the bench</a></p>
+</Stage>
+<Tape title="The book">
+  <div class="tape">
+    <p>{sayOf(sums)}</p>
+    <form onsubmit={keepRate}>
+      <h3>Rates</h3>
+      {#each bench.shop.settings.rates as each (each.currency)}
+        <p>
+          1 {each.currency} = <b class="figure">{each.rate}</b>
+          {currency}
+          <button
+            type="button"
+            onclick={() => bench.edit(`rate of ${each.currency}`, setRate({ ...each, rate: '' }))}
+            >strike</button
+          >
+        </p>
+      {:else}<p class="soft">
+          None: what is paid in another currency is named, and not counted.
+        </p>{/each}
+      <p class="line">
+        1 <input bind:value={rate.currency} maxlength="3" placeholder="USD" aria-label="currency" />
+        =
+        <input
+          bind:value={rate.rate}
+          maxlength="14"
+          inputmode="decimal"
+          placeholder="0.92"
+          aria-label="rate in {currency}"
+        />
+        <Button type="submit">Keep</Button>
+      </p>
+    </form>
+    <label
+      >an hour of hands is worth
+      <input
+        value={bench.shop.settings.anHour ? formatMoney(bench.shop.settings.anHour) : ''}
+        inputmode="decimal"
+        placeholder="not counted"
+        onchange={(event) => keepHour(event.currentTarget.value)}
+      /></label
+    >
+    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+    {#if sums.minutes > 0}
+      <p>
+        {(sums.minutes / 60).toFixed(1)} h of hands{sums.labour === undefined
+          ? ''
+          : `, ${formatMoney({ minor: sums.labour, currency })} ${currencySign(currency)}`}
+      </p>
+    {/if}
+  </div>
+</Tape>
+
+<style>
+  .search input {
+    width: 100%;
+    height: var(--target);
+    padding: 0 10px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 17px var(--face-figure);
+  }
+  .soft {
+    font-size: 14px;
+    color: var(--ink-soft);
+    margin: 4px 0;
+  }
+  .list {
+    position: relative;
+    height: 340px;
+    overflow-y: auto;
+    border-top: 1px solid var(--line);
+    border-bottom: 1px solid var(--line);
+  }
+  .spacer {
+    display: block;
+  }
+  .row {
+    position: absolute;
+    top: 0;
+    left: 0;
+    display: grid;
+    grid-template-columns: 100px 50px minmax(0, 1fr) 110px 110px 56px;
+    gap: 10px;
+    align-items: center;
+    width: 100%;
+    height: 36px;
+    padding: 0 8px;
+    border-bottom: 1px dashed var(--line);
+    font-size: 15px;
+  }
+  .row b {
+    text-align: right;
+  }
+  small {
+    color: var(--ink-soft);
+  }
+  .row button,
+  .tape button:not([type='submit']) {
+    border: 0;
+    min-height: 30px;
+    background: none;
+    color: var(--ink);
+    text-decoration: underline;
+    text-underline-offset: 3px;
+  }
+  .tape {
+    display: grid;
+    gap: 12px;
+    padding: 12px 14px;
+    font-size: 15px;
+  }
+  .line {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+  }
+  .tape input {
+    height: var(--target);
+    width: 84px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: none;
+    color: var(--ink);
+    font: 16px var(--face-figure);
+  }
+  .tape .line input:first-child {
+    width: 52px;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

@@ -1,12 +1,25 @@
 import type { Check } from '../findings/finding.ts';
 import { asks } from './asks.ts';
 import { drivePlaces, links } from './chain.ts';
+import { firmware } from './firmware.ts';
+import { lost } from './lost.ts';
 import { memory } from './memory.ts';
+import { sataLinks } from './sata.ts';
 import { socket } from './socket.ts';
 
 export { chainsOf, type Chain, type Element } from './chain.ts';
 export { populate, populations, slotsFirst, type Module, type Population } from './channels.ts';
+export { compactIds, idIn, idIndex, nameOfId, type IdIndex } from './ids.ts';
 export { DumpError, trainedLinks, triesFor, type Trained } from './trained.ts';
 
 /** Will it be seen? */
-export const linkChecks: readonly Check[] = [socket, memory, asks, links, drivePlaces];
+export const linkChecks: readonly Check[] = [
+  socket,
+  firmware,
+  memory,
+  asks,
+  links,
+  sataLinks,
+  drivePlaces,
+  lost,
+];

@@ -92,7 +92,8 @@ function devicesIn(text: string): Device[] {
       now = {
         slot: slot.toLowerCase(),
         name: nameOf(rest),
-        bridge: /bridge/i.test(rest.split(':')[0] ?? ''),
+        /* In words, or as class 0604 where only numbers were asked for. */
+        bridge: /bridge|^0604$/i.test(rest.split(':')[0]?.trim() ?? ''),
         secondary: undefined,
         cap: undefined,
         sta: undefined,

@@ -1,6 +1,14 @@
 <script lang="ts">
   import { keepLinks } from '$core/edits/linkEdits.ts';
-  import { DumpError, trainedLinks, triesFor, type Trained } from '$core/links/index.ts';
+  import {
+    DumpError,
+    idIn,
+    nameOfId,
+    trainedLinks,
+    triesFor,
+    type Trained,
+  } from '$core/links/index.ts';
+  import { names } from './names.svelte.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -24,6 +32,16 @@
   });
   const kept = $derived(view.job?.links ?? []);
   const speed = (gts: number, lanes: number) => `${gts} GT/s x${lanes}`;
+
+  /** A dump of numbers only is given names, once the list is there. */
+  const numbers = /^[0-9a-f]{4}:[0-9a-f]{4}\b/i;
+  $effect(() => {
+    if (read.links?.some((link) => numbers.test(link.name))) names.load('pci');
+  });
+  function nameOf(name: string): string {
+    const id = numbers.test(name) ? idIn(name) : undefined;
+    return (id && names.pci && nameOfId(names.pci, id).name) ?? name;
+  }
 
   function keep(): void {
     if (!view.job || !read.links) return;
@@ -55,7 +73,7 @@
       {#each read.links as link (link.slot)}
         <li>
           <Mark mark={link.below.length > 0 ? 'watch' : 'clear'} size={16} />
-          <b>{link.name}</b>
+          <b>{nameOf(link.name)}</b>
           <span class="figure">{speed(link.runs.gts, link.runs.lanes)}</span>
           {#if link.below.length > 0}
             of {speed(

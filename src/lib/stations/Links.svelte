@@ -1,5 +1,6 @@
 <script lang="ts">
   import { chainsOf } from '$core/links/index.ts';
+  import IdNames from '$lib/links/IdNames.svelte';
   import MemoryRows from '$lib/links/MemoryRows.svelte';
   import Pipe from '$lib/links/Pipe.svelte';
   import TrainedLinks from '$lib/links/TrainedLinks.svelte';
@@ -29,5 +30,6 @@
     {/if}
     {#if view.plan}<MemoryRows plan={view.plan} />{/if}
     <TrainedLinks {view} />
+    <IdNames />
   {/snippet}
 </SumStage>

@@ -1,0 +1,98 @@
+import { memoryKinds } from '../../standards/memory.ts';
+import { mainPlugIds } from '../../standards/plugs/index.ts';
+import { socketNames } from '../../standards/sockets.ts';
+import { boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
+import { list, mm, num, text, type Property } from './property.ts';
+
+export const boardProperties: readonly Property[] = [
+  text('format', 'format', 'Which format is the board?', boardFormatNames),
+  mm('width', 'width along the rear', 'How wide is the board along its rear edge?'),
+  mm('depth', 'depth from the rear edge', 'How deep is the board from the rear edge?'),
+  list('holes', 'holes', 'Which holes has the board, by letter?'),
+  list('holePlaces', 'hole places', 'Where are its holes, from any corner?'),
+  text('socket', 'socket', 'Which processor socket is it?', socketNames),
+  text('memoryKind', 'memory kind', 'Which memory does it take?', Object.keys(memoryKinds)),
+  text('memoryForm', 'memory form', 'Long modules or short ones?', ['DIMM', 'SO-DIMM']),
+  num('memorySlots', 'memory slots', 'count', 'How many memory slots has it?', 32, 5),
+  num('memoryMax', 'memory limit', 'GB', "What is the board's memory limit?", 4096, 60),
+  num('memorySpeed', 'fastest memory', 'MT/s', 'How fast may its memory be?', 12000, 60),
+  text('mainPlug', 'main plug', 'Which main plug does the board take?', mainPlugIds),
+  text('processorPlug', 'processor plug', 'Which processor plug does the board take?', [
+    'none',
+    'cpu4',
+    'cpu8',
+  ]),
+  num('inVolts', 'volts it takes', 'V', 'Between which volts may its input lie?', 60),
+  num('x16', 'x16 slots', 'count', 'How many x16 slots has it?', 10, 5),
+  num('slotLanes', 'lanes of the slot', 'count', 'How many lanes has the slot, as routed?', 16, 20),
+  num('slotGen', 'generation of the slot', 'count', 'Which generation is the slot?', 5, 20),
+  num('m2Lanes', 'lanes of the M.2 socket', 'count', 'How many lanes has the M.2 socket?', 4, 20),
+  num(
+    'm2Gen',
+    'generation of the M.2 socket',
+    'count',
+    'Which generation is the M.2 socket?',
+    5,
+    20,
+  ),
+  num(
+    'm2Takes',
+    'ports the M.2 socket takes',
+    'count',
+    'How many drive ports go dark when the M.2 socket is used?',
+    4,
+    30,
+  ),
+  num('channels', 'memory channels', 'count', 'How many memory channels has it?', 8, 20),
+  num('m2', 'M.2 sockets', 'count', 'How many M.2 sockets for drives has it?', 10, 10),
+  num('sata', 'SATA ports', 'count', 'How many SATA ports has it?', 20, 5),
+  num('screens', 'screen outputs', 'count', 'How many screen outputs has the board?', 8, 5),
+  mm(
+    'toMemory',
+    'processor to memory',
+    "How far is it from the processor's middle to the nearest memory slot?",
+  ),
+  mm(
+    'toShield',
+    'processor to rear shield',
+    "How far is it from the processor's middle to the block of ports?",
+  ),
+  mm('toSlot', 'processor to card slot', "How far is it from the processor's middle to the slot?"),
+  list('ports', 'ports', 'Where are its ports, from the port end and up from the board?'),
+  num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
+  num('phases', 'power phases', 'count', 'How many chokes stand round the socket?', 30, 20),
+  num('usbHeaders', 'USB headers', 'count', 'How many headers has it for USB at the front?', 8, 10),
+  num(
+    'sataGen',
+    'generation of the drive ports',
+    'count',
+    'Which generation are its drive ports?',
+    3,
+    60,
+  ),
+  list(
+    'generations',
+    'processor generations it can ever know',
+    "Which processor generations does the board maker's list name, by number?",
+  ),
+  list(
+    'generationsNow',
+    'generations its firmware knows now',
+    'Which of them does the firmware know that is on it now?',
+  ),
+  text(
+    'flashBare',
+    'firmware without a processor',
+    'Can it write its firmware without a processor?',
+    ['yes', 'no'],
+  ),
+  text('starts', 'way of starting', 'Does it start the old way, the UEFI way, or both?', [
+    'legacy',
+    'UEFI',
+    'both',
+  ]),
+  list('startsFrom', 'starts from', 'From which drives can it start?', ['SATA', 'NVMe', 'USB']),
+  text('frontHeader', 'front header', 'Which front header has the board?', frontPlugs),
+  list('fanHeaders', 'fan headers', 'Which fan headers has the board?', fanPlugs),
+  list('lightHeaders', 'light headers', 'Which light headers has the board?', lightPlugs),
+];

@@ -1,0 +1,92 @@
+import { memoryKinds } from '../../standards/memory.ts';
+import { socketNames } from '../../standards/sockets.ts';
+import { list, mm, num, text, type Property } from './property.ts';
+import { drivePlugs, fanPlugs } from './words.ts';
+
+export const processorProperties: readonly Property[] = [
+  text('socket', 'socket', 'Which socket does the processor fit?', socketNames),
+  num(
+    'watts',
+    'draw at full load',
+    'W',
+    'What does the processor draw at its boost limit?',
+    600,
+    60,
+  ),
+  num('generation', 'generation', 'count', 'Which generation is the processor?', 30, 30),
+  text('graphics', 'own graphics', 'Has the processor its own graphics?', ['yes', 'no']),
+];
+
+export const coolerProperties: readonly Property[] = [
+  text('class', 'class', 'Low cooler, tower or radiator?', ['low', 'tower', 'radiator']),
+  mm('height', 'height', "How high is the cooler above the processor's top?"),
+  mm('width', 'width', 'How wide is the cooler across the memory slots?'),
+  mm('breadth', 'breadth', 'How wide is the cooler from memory end to card end?'),
+  mm('under', 'free under its fins', "How far over the processor's top do its fins begin?"),
+  text('radiator', 'radiator', 'How long is the radiator?', ['120', '240', '280', '360']),
+  list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
+];
+
+export const memoryProperties: readonly Property[] = [
+  text('memoryKind', 'kind', 'Which memory kind is it?', Object.keys(memoryKinds)),
+  text('memoryForm', 'form', 'A long module or a short one?', ['DIMM', 'SO-DIMM']),
+  num('size', 'size', 'GB', 'How large is the module?', 1024, 5),
+  num('speed', 'speed', 'MT/s', 'How fast is the module?', 12000, 5),
+  mm('height', 'height', 'How high is the module above its slot?'),
+];
+
+export const cardProperties: readonly Property[] = [
+  mm('length', 'length from the bracket', 'How long is the card from the inside of its bracket?'),
+  mm('height', 'height above the slot', 'How high is the card above the slot seat?'),
+  num('slotsWide', 'slots taken', 'count', 'How many slots does it take?', 5, 5),
+  text('bracket', 'bracket', 'Full height or low bracket?', ['full', 'low', 'both']),
+  num('lanes', 'lanes', 'count', 'How many lanes has the card, by its contacts?', 16, 20),
+  num('gen', 'generation', 'count', 'Which generation is the card?', 5, 20),
+  list('plugs', 'power plugs', 'Which power plugs does the card want?', ['card6', 'card8']),
+  text('plugAt', 'place of its plugs', 'Where do its power plugs sit?', ['top', 'end']),
+  num('watts', 'draw at full load', 'W', 'What does the card draw?', 1000, 60),
+  num(
+    'makerTotal',
+    "card maker's figure for the whole machine",
+    'W',
+    'Which supply does the card maker ask for?',
+    2000,
+    60,
+  ),
+  num('screens', 'screen outputs', 'count', 'How many screen outputs has the card?', 8, 5),
+  text('starts', 'firmware of the card', 'Is its firmware of the old kind, UEFI, or both?', [
+    'legacy',
+    'UEFI',
+    'both',
+  ]),
+];
+
+export const driveForms = ['3.5', '2.5', 'M.2'] as const;
+
+export const driveProperties: readonly Property[] = [
+  text('form', 'form', 'Which form is the drive?', driveForms),
+  num('size', 'size', 'GB', 'How large is the drive?', 100000, 5),
+  text('bus', 'bus', 'NVMe or SATA?', ['NVMe', 'SATA']),
+  num('lanes', 'lanes', 'count', 'How many lanes has the drive?', 4, 20),
+  num('gen', 'generation', 'count', 'Which generation is the drive?', 5, 20),
+  num(
+    'sataGen',
+    'generation on a drive port',
+    'count',
+    'Which SATA generation is the drive?',
+    3,
+    20,
+  ),
+  mm('sink', 'heat sink', 'How high does its heat sink stand?', 10),
+  num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
+  num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
+  text('plug', 'power plug', 'Which power plug does the drive take?', drivePlugs),
+];
+
+export const fanProperties: readonly Property[] = [
+  mm('size', 'size', 'How wide is the fan?', 5),
+  mm('thickness', 'thickness', 'How thick is the fan?', 10),
+  text('blows', 'blows', 'Which way does it blow?', ['in', 'out']),
+  num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
+  text('plug', 'plug', 'Which plug has the fan?', fanPlugs),
+];

@@ -1,0 +1,137 @@
+import { besideC, softensC } from '../../standards/air.ts';
+import { mainPlugIds } from '../../standards/plugs/index.ts';
+import { supplyFormats } from '../../standards/room.ts';
+import { efficiencyClasses } from '../../standards/supplies.ts';
+import { list, mm, num, text, type Property } from './property.ts';
+import { barrelIds, frontPlugs, powerPlugs } from './words.ts';
+
+export const supplyProperties: readonly Property[] = [
+  text(
+    'format',
+    'format',
+    'Which format is the supply?',
+    supplyFormats.map((f) => f.name),
+  ),
+  mm('depth', 'depth without plugs', 'How deep is the supply, plug side to inlet?'),
+  num('watts', 'watts on the label', 'W', 'How many watts in all does the label allow?', 3000),
+  num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
+  num('amps5', 'amps on 5 V', 'A', 'How many amps does the label allow on 5 V?', 100),
+  num('amps33', 'amps on 3.3 V', 'A', 'How many amps does the label allow on 3.3 V?', 100),
+  num(
+    'combined',
+    '5 and 3.3 V together',
+    'W',
+    'How many watts does the label allow on 5 and 3.3 V together?',
+    500,
+  ),
+  text('class', 'efficiency class', 'Which efficiency class is on its label?', efficiencyClasses),
+  list('curve', 'measured efficiency', 'Percent of the label and percent that come out, as 50 88?'),
+  num('years', 'years in use', 'years', 'How many years has it been in use?', 40),
+  text('feeds', 'what it is', 'A supply in the case, a brick, a battery or a bench supply?', [
+    'supply',
+    'brick',
+    'battery',
+    'bench supply',
+  ]),
+  num('volts', 'volts out', 'V', 'How many volts does it give?', 60),
+  num(
+    'innerOhm',
+    'resistance inside',
+    'mΩ',
+    'How many milliohms has the battery inside?',
+    5000,
+    120,
+  ),
+  num('fuse', 'fuse', 'A', 'Which fuse is in its lead?', 200),
+  num(
+    'feedLength',
+    'length of its lead',
+    'mm',
+    'How long is the lead from it to the machine?',
+    60000,
+  ),
+  num('feedAwg', 'gauge of its lead', 'count', 'Which gauge (AWG) has the lead?', 30),
+  text('tip', 'tip', 'Which tip has the lead?', barrelIds),
+  text('identity', 'middle pin', 'Does the board know the brick by its middle pin?', [
+    'known',
+    'not known',
+    'none',
+  ]),
+  text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
+  list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
+  list(
+    'pinReadings',
+    'readings of its plug',
+    'What did the meter say of its main plug, pin by pin?',
+  ),
+  text('driveKey', 'key of its drive plug', 'Is the key of its four-way drive plug whole?', [
+    'whole',
+    'snapped',
+  ]),
+  list(
+    'socketOrder',
+    'order of its lead sockets',
+    'What does each pin of its lead socket carry, counted on the header face?',
+  ),
+  mm('leadMain', 'main lead', 'How long is its main lead?', 15),
+  mm('leadProcessor', 'processor lead', 'How long is its processor lead?', 15),
+  mm('leadCard', 'card lead', 'How long is its card lead?', 15),
+];
+
+export const leadsProperties: readonly Property[] = [
+  text('block', 'front block', "Single leads, the standard block, or a maker's block?", [
+    'single',
+    'standard 2x5',
+    "maker's block",
+  ]),
+  mm('length', 'length', 'How long are the front leads?'),
+  text('frontPlug', 'plug of the block', 'Which plug has the front block?', frontPlugs),
+];
+
+export const smallProperties: readonly Property[] = [
+  text('what', 'what', 'What is it?'),
+  num('count', 'count', 'count', 'How many are there?', 10000, 20),
+  text('plug', 'plug', 'Which plug has it?'),
+  text(
+    'belongsTo',
+    'supply it belongs to',
+    'Which supply, or model of supply, did this lead come with?',
+  ),
+  list('buzzed', 'wires buzzed out', 'Which pin at the supply end beeps with which at the other?'),
+  list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the supply?'),
+  list('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
+  list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
+  num('inVolts', 'volts in', 'V', 'Between which volts may its input lie?', 60),
+  num('outVolts', 'volts out', 'V', 'How many volts does the converter give?', 60),
+  num('outAmps', 'amps out', 'A', 'How many amps does it give at most?', 60),
+  num('inAmps', 'amps in', 'A', 'How many amps may go into it at most?', 60),
+  num('efficiency', 'efficiency', '%', 'How many percent of the power come out?', 100),
+  list('curve', 'measured efficiency', 'Percent of the label and percent that come out, as 50 88?'),
+  num('idleWatts', 'draw with nothing on it', 'W', 'What does it draw with nothing on it?', 20, 60),
+  text('straight', '12 V straight through', 'Is its 12 V rail joined to its input?', ['yes', 'no']),
+  num('out5Amps', 'amps out on 5 V', 'A', 'How many amps does it give on 5 V?', 60),
+  num('out33Amps', 'amps out on 3.3 V', 'A', 'How many amps does it give on 3.3 V?', 60),
+  text('enable', 'how it is switched', 'How is the second supply switched on?', [
+    'linked to the first',
+    'by its rocker',
+    'not yet',
+  ]),
+  text('feedsWhat', 'what it feeds', 'What does the second supply feed?', [
+    'loads of its own',
+    'a rail the first feeds too',
+  ]),
+  text('sharedReturn', 'shared return', 'Are the returns of both supplies joined?', ['yes', 'no']),
+  text('carries', 'carries', 'Which seat hangs on it, as card1?'),
+  num(
+    'lanes',
+    'lanes it routes',
+    'count',
+    'How many lanes does it route, by its contacts?',
+    16,
+    20,
+  ),
+  num('gen', 'generation', 'count', 'Which generation does it carry?', 5, 20),
+  text('material', 'material', 'Which material is it printed of?', Object.keys(softensC)),
+  text('beside', 'beside', 'What is the hottest thing beside it?', Object.keys(besideC)),
+  text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
+];

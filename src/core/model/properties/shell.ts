@@ -1,0 +1,118 @@
+import { boardFormatNames } from './words.ts';
+import { supplyFormats } from '../../standards/room.ts';
+import { list, mm, num, text, type Property } from './property.ts';
+
+export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
+/** Where the supply sits, seen with the ports at the upper end of the rear wall. */
+export const supplyPlaces = [
+  'above the board',
+  'below the board',
+  'in front of the board',
+  'over the board',
+  'outside the case',
+] as const;
+/** Where drives are screwed down; each mount of a case is listed once. */
+export const drivePlaces = ['cage', 'floor', 'front', 'bracket', 'behind the tray'] as const;
+const mounts = drivePlaces.flatMap((place) => [`${place} 3.5`, `${place} 2.5`]);
+const vents = ['lid', 'top', 'rear', 'front', 'floor'];
+
+export const caseProperties: readonly Property[] = [
+  text('class', 'class', 'What sort of case is it?', caseClasses),
+  mm('outerWidth', 'width outside', 'How wide is it outside, side to side?'),
+  mm('outerHeight', 'height outside', 'How high is it outside, without feet?'),
+  mm('outerDepth', 'depth outside', 'How deep is it outside, front to back?'),
+  list('boards', 'boards it is made for', 'Which board sizes does it name?', boardFormatNames),
+  list('standoffs', 'standoffs', 'Which standoff places are there, by letter?'),
+  mm(
+    'boardWidth',
+    'room for the board, along the rear',
+    'How wide may a board be, along the rear wall?',
+    40,
+  ),
+  mm(
+    'boardDepth',
+    'room for the board, from the rear',
+    'How deep may a board be, from the rear wall to the first obstruction?',
+    40,
+  ),
+  mm(
+    'coolerRoom',
+    'room over the processor',
+    "How far is it from the processor's top to the closed lid?",
+    40,
+  ),
+  mm(
+    'cardRoom',
+    'room for the card',
+    'How far is it from inside the rear wall, at the upper slot, to the first obstruction?',
+    30,
+  ),
+  mm(
+    'cardHeightRoom',
+    'room over the slot',
+    'How far is it from the slot seat to the closed lid, less the plug?',
+    40,
+  ),
+  num('slots', 'card openings', 'count', 'How many card openings are in the rear wall?', 10, 5),
+  text('bracket', 'card bracket', 'Full height or low card brackets?', ['full', 'low']),
+  text(
+    'supplyFormat',
+    'supply bay',
+    'Which supply format does the bay take?',
+    supplyFormats.map((f) => f.name),
+  ),
+  mm(
+    'supplyRoom',
+    'depth for the supply, plugs in',
+    'How deep may the supply be, with its plugs in?',
+    30,
+  ),
+  num(
+    'bays35',
+    'mounts for 3.5 in drives',
+    'count',
+    'How many 3.5 in drives can be screwed down?',
+    30,
+    15,
+  ),
+  num(
+    'bays25',
+    'mounts for 2.5 in drives',
+    'count',
+    'How many 2.5 in drives can be screwed down?',
+    30,
+    15,
+  ),
+  mm(
+    'cageGain',
+    'room the drive cage gives when out',
+    'How far back is the next obstruction once the drive cage is out?',
+    40,
+  ),
+  list('mounts', 'drive mounts', 'Where can drives be screwed down, each place once?', mounts),
+  list('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?'),
+  text('supplyAt', 'place of the supply', 'Where does the supply sit?', supplyPlaces),
+  mm('innerWidth', 'width inside', 'How far is it from the tray to the closed lid?', 30),
+  mm('innerHeight', 'height inside', 'How far is it inside, along the rear wall?', 30),
+  mm('innerDepth', 'depth inside', 'How far is it from inside the rear wall to the front?', 30),
+  mm(
+    'bracketDrop',
+    'what the drive bracket takes',
+    'How far does the bracket with its drive hang down from the lid?',
+  ),
+  list('onLid', 'on the lid', 'What with a lead is fixed to the lid?', [
+    'fan',
+    'drive',
+    'lights',
+    'radiator',
+  ]),
+  list('vents', 'vents', 'Which walls have holes for air?', vents),
+  mm('feet', 'feet', 'How high do its feet lift it?', 5),
+  num('coats', 'coats of paint', 'count', 'How many coats of paint will it get inside?', 20, 5),
+  mm('lining', 'lining', 'How thick are tape, pads or felt under the lid?', 10),
+  list(
+    'openings',
+    'cut-outs for ports',
+    'Which cut-outs has the rear wall, from the port end and up from the board?',
+  ),
+];

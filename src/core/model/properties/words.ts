@@ -1,0 +1,11 @@
+import { boardFormats } from '../../standards/boards.ts';
+import { plugs } from '../../standards/plugs/index.ts';
+
+/** Words several kinds choose from. */
+export const boardFormatNames = [...boardFormats.map((format) => format.name), "maker's own"];
+export const drivePlugs = ['sata', 'slimsata', 'drive4', 'small4'];
+export const fanPlugs = ['fan2', 'fan3', 'fan4', 'fan5'];
+export const frontPlugs = ['front10', 'frontMaker'];
+export const lightPlugs = ['light12', 'light5'];
+export const barrelIds = plugs.filter((each) => each.group === 'barrel').map((each) => each.id);
+export const powerPlugs = ['card6', 'card8', 'cpu4', 'cpu8', 'sata', 'drive4'];

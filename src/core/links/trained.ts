@@ -36,7 +36,7 @@ export function trainedLinks(text: string): Trained[] {
   if (devices.length === 0)
     throw new DumpError('No device in this text: paste the whole answer of lspci -vv.');
   const linked = devices.filter((each) => each.cap && each.sta);
-  if (linked.length === 0)
+  if (!/LnkCap:/.test(text))
     throw new DumpError(
       /access denied/i.test(text)
         ? 'The links are hidden: run lspci -vv with the rights of the administrator.'
@@ -92,8 +92,8 @@ function devicesIn(text: string): Device[] {
       now = {
         slot: slot.toLowerCase(),
         name: nameOf(rest),
-        /* In words, or as class 0604 where only numbers were asked for. */
-        bridge: /bridge|^0604$/i.test(rest.split(':')[0]?.trim() ?? ''),
+        /* In words, or as class 06xx where only numbers were asked for. */
+        bridge: /bridge|^06[0-9a-f]{2}$/i.test(rest.split(':')[0]?.trim() ?? ''),
         secondary: undefined,
         cap: undefined,
         sta: undefined,

@@ -326,6 +326,7 @@ describe('shelf', () => {
   it('searches, opens a part and takes its price', async () => {
     const shop = await openShop('/job/14/donors');
     const { page } = shop;
+    await page.getByRole('button', { name: 'Shelf', exact: true }).click();
     await page.getByPlaceholder('fan 92').fill('ddr4 8');
     await page.getByRole('region', { name: 'Free parts' }).getByText('E01').waitFor();
     expect(

@@ -79,7 +79,7 @@ export function strandsOf(shop: Shop, near?: string): Crossing {
   const donors = shop.machines.filter(({ state }) => state === 'donor').map(({ id }) => id);
   const sources = [...new Set([...donors, ...strands.map(({ from }) => from), SHELF])];
   const order = turned(
-    laid(
+    laidOnce(
       sources,
       open.map(({ id }) => id),
       strands,
@@ -114,6 +114,15 @@ export function strandsOf(shop: Shop, near?: string): Crossing {
       ];
     }),
   };
+}
+
+let last: { key: string; order: Laid } | undefined;
+
+/** The order found last is found again as long as nothing begins or ends elsewhere. */
+function laidOnce(left: string[], right: string[], strands: readonly Strand[]): Laid {
+  const key = JSON.stringify([left, right, strands.map(({ from, to }) => [from, to])]);
+  if (last?.key !== key) last = { key, order: laid(left, right, strands) };
+  return last.order;
 }
 
 /** Upside down, if that brings the job into the upper half: as many strands cross. */

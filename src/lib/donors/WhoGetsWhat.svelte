@@ -175,7 +175,8 @@
           <button
             aria-pressed={held?.id === each.part.id}
             title="{each.part.id} {each.part.name}"
-            aria-label="{each.part.id} {each.part.name}: where could it serve?"
+            aria-label="{kindName(each.part.kind)}: {each.part.id} {each.part
+              .name}, where could it serve?"
             onclick={() => hold(each.part)}>{kindName(each.part.kind)}</button
           >
         {/each}

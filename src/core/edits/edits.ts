@@ -123,6 +123,14 @@ export const keepSeat = (jobId: string, seat: SeatId): Edit =>
     found.changes = found.changes.filter((change) => change.seat !== seat);
   });
 
+/** One change of a seat no longer: what was planned before it stands again. */
+export const dropChange = (jobId: string, seat: SeatId, partId: string, stage: number): Edit =>
+  job(jobId, (found) => {
+    found.changes = found.changes.filter(
+      (each) => each.seat !== seat || each.partId !== partId || stageOf(each) !== stage,
+    );
+  });
+
 /** Takes or gives back a remedy. */
 export const takeRemedy = (jobId: string, remedyId: string, action: Action): Edit => {
   switch (action.do) {

@@ -10,7 +10,10 @@ export interface Label {
   note: string;
 }
 
-/** Labels of what is on the shelf, of the donors with their parts, or of one job (`job:14`) and what goes into it. */
+/**
+ * Labels of what is on the shelf, of the shelf's own places, of the donors with their parts, or of one job
+ * (`job:14`) and what goes into it.
+ */
 export function labelsFor(shop: Shop, which: string): Label[] {
   const index = indexOf(shop);
   const ofPart = (id: string): Label[] => {
@@ -26,6 +29,7 @@ export function labelsFor(shop: Shop, which: string): Label[] {
       },
     ];
   };
+  if (which === 'places') return placesOf(shop);
   if (which === 'donors')
     return shop.machines
       .filter((machine) => machine.state === 'donor')
@@ -47,4 +51,18 @@ export function labelsFor(shop: Shop, which: string): Label[] {
     .filter((part) => part.place === 'shelf')
     .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
     .flatMap((part) => ofPart(part.id));
+}
+
+/** Every place something lies in, as the code that lays scanned parts there. */
+function placesOf(shop: Shop): Label[] {
+  const held = new Map<string, number>();
+  for (const part of shop.parts)
+    if (part.place === 'shelf' && part.where) held.set(part.where, (held.get(part.where) ?? 0) + 1);
+  return [...held]
+    .sort(([a], [b]) => a.localeCompare(b, 'en', { numeric: true }))
+    .map(([where, count]) => ({
+      tag: `@${where}`,
+      name: where,
+      note: `${count} ${count === 1 ? 'part lies' : 'parts lie'} here`,
+    }));
 }

@@ -68,7 +68,7 @@
   {#each donors as donor (donor.id)}
     {@const shell = one(foundOf(bench.shop, donor.seats), 'case')}
     {@const outside = shell && outsideOf(bench.shop, shell.part)}
-    <li>
+    <li class:opened={opened === donor.id}>
       {#if outside}
         <svg width={outside.w * SCALE + 6} height="92" aria-hidden="true"
           ><Front {outside} x={2} floor={90} scale={SCALE} /></svg
@@ -152,6 +152,9 @@
     flex: 1 1 330px;
     border-bottom: 6px solid var(--shelf);
     padding-bottom: 4px;
+  }
+  .donors .opened {
+    flex-basis: 100%;
   }
   .donors svg {
     flex: none;

@@ -2,7 +2,7 @@
   import { linkHorizontal } from 'd3';
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { keepSeat, putPart } from '$core/edits/edits.ts';
+  import { dropChange, putPart } from '$core/edits/edits.ts';
   import { indexOf } from '$core/model/lookup.ts';
   import type { Finding } from '$core/findings/finding.ts';
   import { one } from '$core/model/plan.ts';
@@ -23,6 +23,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import { show } from '$lib/ui/figures.ts';
   import { Judge } from './judge.svelte.ts';
+  import Services from './Services.svelte';
   import { strandsPicture, type Ribbon } from './strandsPicture.ts';
 
   const { view }: { view: JobView } = $props();
@@ -30,7 +31,12 @@
   const [W, LEFT, RIGHT] = [784, 244, 490];
   const SCALE = 0.085;
   const crossing = $derived(strandsOf(bench.shop, view.job?.id));
-  const picture = $derived(strandsPicture(crossing, view.job?.id));
+  const picture = $derived(
+    strandsPicture(crossing, view.job?.id, (id) => {
+      const machine = sources.get(id)?.machine;
+      return machine?.state === 'donor' ? spare(machine.seats).length : 0;
+    }),
+  );
   const goals = $derived(new Map(crossing.goals.map((goal) => [goal.job.id, goal])));
   const sources = $derived(new Map(crossing.sources.map((source) => [source.id, source])));
   const moved = $derived(
@@ -55,11 +61,12 @@
       : undefined,
   );
   /** Parts of a donor nobody has planned. */
-  const spare = (seats: readonly { seat: string; partId: string }[]) =>
-    seats.flatMap(({ seat, partId }) => {
+  function spare(seats: readonly { seat: string; partId: string }[]) {
+    return seats.flatMap(({ seat, partId }) => {
       const part = indexOf(bench.shop).parts.get(partId);
       return part && !wantedBy(bench.shop).has(partId) ? [{ seat, part }] : [];
     });
+  }
   const nameOf = (id: string) =>
     sources.get(id)?.machine?.name ?? (id === SHELF ? 'the shelf' : id === BUY ? 'to buy' : id);
 
@@ -75,7 +82,10 @@
   }
 
   function takeOff(strand: Strand): void {
-    bench.edit(`${strand.part.id} off job ${strand.to}`, keepSeat(strand.to, strand.seat));
+    bench.edit(
+      `${strand.part.id} off job ${strand.to}`,
+      dropChange(strand.to, strand.seat, strand.part.id, strand.stage),
+    );
   }
 
   function putOn({ jobId, seat, part }: Service): void {
@@ -95,11 +105,6 @@
       : '';
   const clip = (text: string, most: number) =>
     text.length > most ? `${text.slice(0, most - 1)}…` : text;
-  const services = $derived(
-    (judge.services ?? []).filter(
-      (each) => !(each.settles.length === 0 && each.against.length > 1),
-    ),
-  );
 </script>
 
 <div class="picture">
@@ -233,37 +238,14 @@
     </p>
   {:else if held}
     <p><b>{held.id}</b> {held.name} could serve:</p>
-    {#if judge.services === undefined}
-      <p class="soft">judged in {judge.done} of {judge.of} jobs</p>
-    {:else}
-      <ul>
-        {#each services.slice(0, 6) as each (each.jobId + each.seat)}
-          <li>
-            <button onclick={() => putOn(each)}>
-              <Mark mark={each.mark} size={16} />
-              <b>{seatName(each.seat)} of {each.jobId}</b>
-              <span
-                >{each.settles.length > 0
-                  ? `settles ${each.settles.map(({ title }) => title).join(', ')}`
-                  : each.instead
-                    ? `instead of ${each.instead.name}`
-                    : 'in an empty seat'}{each.against[0]
-                  ? `; against it: ${each.against[0].title}`
-                  : ''}</span
-              >
-            </button>
-          </li>
-        {:else}<li>In no open job without trouble.</li>{/each}
-      </ul>
-      <Button quiet onclick={() => (held = undefined)}>Put it back</Button>
-    {/if}
+    <Services {judge} onput={putOn} />
+    <Button quiet onclick={() => (held = undefined)}>Put it back</Button>
   {:else}
     <p class="soft">
       {crossing.crossings === 0 ? 'No strands cross.' : `${crossing.crossings} strands cross.`}
       Choose a strand to take it off, or a part of a donor to see where it could serve.
     </p>
   {/if}
-  {#if judge.fault}<p class="fault" role="alert">{judge.fault}</p>{/if}
 </div>
 {#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
 
@@ -338,7 +320,7 @@
   .soft {
     color: var(--ink-soft);
   }
-  button.row {
+  button.row.left {
     pointer-events: auto;
   }
   button.row:hover,
@@ -374,8 +356,8 @@
   }
   .spare {
     position: absolute;
-    left: 46px;
-    width: 140px;
+    left: 40px;
+    width: 150px;
     display: flex;
     flex-wrap: wrap;
     gap: 2px;
@@ -406,31 +388,5 @@
     flex-wrap: wrap;
     gap: 8px;
     margin-top: 6px;
-  }
-  ul {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 4px 12px;
-    margin: 4px 0;
-    padding: 0;
-    list-style: none;
-  }
-  li b {
-    white-space: nowrap;
-  }
-  li button {
-    display: flex;
-    gap: 6px;
-    align-items: center;
-    width: 100%;
-    min-height: 34px;
-    border: 1px solid var(--line);
-    background: var(--tape);
-    color: var(--ink);
-    text-align: left;
-    font-size: 14px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -30,14 +30,20 @@ export interface Picture {
 export const HEAD = 26;
 const ROW = 22;
 const GAP = 12;
-/** A donor is drawn, so its box needs height. */
-const SOURCE_LEAST = 74;
+/** A donor is drawn with its parts nobody has planned, some three in a row. */
+const DRAWN = 74;
+const sourceLeast = (spare: number) =>
+  spare === 0 ? HEAD : Math.max(DRAWN, 30 + 27 * Math.ceil(spare / 2.6));
 
 /**
  * Strands of the job in hand and strands with trouble are drawn one by one; the others of one source and one
- * job together, as wide as they are many.
+ * job together, as wide as they are many. `spareOf` tells how many parts of a source nobody has planned.
  */
-export function strandsPicture(crossing: Crossing, jobId: string | undefined): Picture {
+export function strandsPicture(
+  crossing: Crossing,
+  jobId: string | undefined,
+  spareOf: (sourceId: string) => number = () => 0,
+): Picture {
   const alone = (strand: Strand) => strand.to === jobId || strand.trouble !== undefined;
   const ribbons = new Map<string, Ribbon>();
   for (const source of crossing.sources) {
@@ -62,7 +68,7 @@ export function strandsPicture(crossing: Crossing, jobId: string | undefined): P
   const column = (
     list: readonly { id: string; strands: Strand[] }[],
     end: 'y0' | 'y1',
-    least: number,
+    least: (id: string) => number,
   ): Box[] => {
     let y = 0;
     return list.map(({ id, strands }) => {
@@ -72,17 +78,17 @@ export function strandsPicture(crossing: Crossing, jobId: string | undefined): P
       own.forEach(
         (ribbon, i) => (ribbon[end] = inHead ? y + HEAD / 2 : y + HEAD + ROW * (i + 0.5)),
       );
-      const height = Math.max(least, HEAD + ROW * (inHead ? 0 : own.length));
+      const height = Math.max(least(id), HEAD + ROW * (inHead ? 0 : own.length));
       const box = { id, y, height, inHead, ribbons: own };
       y += height + GAP;
       return box;
     });
   };
-  const sources = column(crossing.sources, 'y0', SOURCE_LEAST);
+  const sources = column(crossing.sources, 'y0', (id) => sourceLeast(spareOf(id)));
   const goals = column(
     crossing.goals.map(({ job, strands }) => ({ id: job.id, strands })),
     'y1',
-    HEAD,
+    () => HEAD,
   );
   const bottom = (boxes: Box[]) =>
     boxes.reduce((most, { y, height }) => Math.max(most, y + height), 0);

@@ -6,9 +6,9 @@
   import { kindName, kindOfSeat, seatName } from '$core/model/seats.ts';
   import { inStages, MOST_STAGES, stageName, stageOf } from '$core/model/stages.ts';
   import type { Job, Part } from '$core/model/types.ts';
-  import { candidatesFor } from '$core/plan/candidatesFor.ts';
   import { planOf } from '$core/plan/planOf.ts';
   import { formatMoney, parseMoney } from '$core/units/money.ts';
+  import { Judge } from '$lib/donors/judge.svelte.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -47,8 +47,13 @@
   let fault = $state('');
 
   /** Each candidate with the tightest of its own sums in this plan. */
+  const judge = new Judge();
+  $effect(() => {
+    void judge.askSeat(bench.shop, job, seat, stage);
+  });
+  $effect(() => () => judge.close());
   const list = $derived(
-    candidatesFor(bench.shop, job, seat, stage).filter(({ part }) =>
+    (judge.candidates ?? []).filter(({ part }) =>
       `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()),
     ),
   );
@@ -200,7 +205,12 @@
           </button>
         </li>
       {:else}
-        <li class="none">No free {kindName(kind)} on the shelf or in a donor. Type one in.</li>
+        <li class="none" aria-live="polite">
+          {judge.fault ??
+            (judge.candidates === undefined
+              ? `judged ${judge.done} of ${judge.of}`
+              : `No ${kindName(kind)} on the shelf, on a list or in a donor. Type one in.`)}
+        </li>
       {/each}
     </ul>
   {/if}

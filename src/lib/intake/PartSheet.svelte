@@ -9,6 +9,7 @@
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
   import FactField from './FactField.svelte';
+  import ServesAt from '$lib/donors/ServesAt.svelte';
 
   interface Props {
     partId: string;
@@ -189,6 +190,7 @@
         ><input type="checkbox" bind:checked={onlyThis} /> What I measure now differs on this piece only</label
       >
     {/if}
+    <ServesAt {part} />
     <label class="note"
       >Note<input
         value={part.note ?? ''}

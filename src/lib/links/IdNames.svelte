@@ -44,7 +44,7 @@
     flex-wrap: wrap;
     gap: 6px 12px;
     align-items: end;
-    margin-top: 12px;
+    margin: 12px 0;
   }
   label {
     display: grid;

@@ -18,6 +18,7 @@
     <label
       >of <select bind:value={which}>
         <option value="shelf">the shelf</option>
+        <option value="places">places on the shelf</option>
         <option value="donors">the donors</option>
         {#each bench.shop.jobs as job (job.id)}<option value="job:{job.id}"
             >{job.id}, {job.name}</option
@@ -43,7 +44,8 @@
 <Tape title="Labels">
   <p class="hint">
     Scanned into the entry line, a tag finds its part, opens its job, or puts the part into the lit
-    seat. One label on the part, one on what it came out of.
+    seat. One label on the part, one on what it came out of. A part, then its place: it lies there
+    from now on; a place first, and every part after it goes there until you scan “done”.
   </p>
 </Tape>
 

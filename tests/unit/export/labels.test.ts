@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { understand } from '../../../src/core/quick/understand.ts';
 import { labelsFor } from '../../../src/core/export/labels.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
@@ -15,6 +16,16 @@ describe('export/labels', () => {
     const at = labels.findIndex((each) => each.tag === 'M6');
     expect(labels[at]?.note).to.contain('donor');
     expect(labels[at + 1]?.note).to.contain('out of M6');
+  });
+  it('of places: each once, with how many parts lie there, as the entry line reads it', () => {
+    const labels = labelsFor(shop, 'places');
+    const lying = shop.parts.filter((part) => part.place === 'shelf' && part.where);
+    expect(labels.length).to.be.greaterThan(2);
+    expect(labels.every((label) => label.tag === `@${label.name}`)).to.equal(true);
+    const sum = labels.reduce((all, label) => all + Number.parseInt(label.note, 10), 0);
+    expect(sum).to.equal(lying.length);
+    const [first] = labels;
+    expect(understand(shop, first?.tag ?? '')).to.include({ kind: 'place', where: first?.name });
   });
   it('of a job: the job and what goes into it; a job there is not falls back to the shelf', () => {
     const labels = labelsFor(shop, 'job:14');

@@ -1,0 +1,195 @@
+import { expect } from 'chai';
+import { readFileSync } from 'node:fs';
+import type { Entry, Job, Machine, Part } from '../../src/core/model/types.ts';
+import { enter, openShop, stored, visit, type Shop } from './helpers/app.ts';
+
+describe('donors', () => {
+  let shop: Shop;
+  const view = async (name: string) =>
+    shop.page.locator('#stage').getByRole('button', { name, exact: true }).click();
+  beforeEach(async () => {
+    shop = await openShop('/job/14/donors');
+  });
+  afterEach(async () => {
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('shows the supply wanted twice as two broken strands; taken off one job, the Stop goes', async () => {
+    const { page } = shop;
+    await page.locator('path.strand.stop').nth(1).waitFor({ state: 'attached' });
+    await page.getByRole('button', { name: /S01/ }).first().click();
+    await page.getByText('is promised to 14 and 5').first().waitFor();
+    await page.getByRole('button', { name: 'Take it off job 5' }).click();
+    await stored<Job>(
+      page,
+      'jobs',
+      '5',
+      (job) => !job?.changes.some((change) => change.partId === 'S01'),
+    );
+    await page.locator('path.strand.stop').first().waitFor({ state: 'detached' });
+    expect(await page.getByText('S01, wanted more than once').count()).to.be.lessThan(2);
+  });
+
+  it('finds by keyboard where a donor’s part could serve, and puts it there', async () => {
+    const { page } = shop;
+    await page.getByRole('button', { name: /^supply: M6-08/ }).focus();
+    await page.keyboard.press('Enter');
+    const place = page.getByRole('button', { name: /supply of 14/ });
+    await place.waitFor();
+    await place.focus();
+    await page.keyboard.press('Enter');
+    await stored<Job>(
+      page,
+      'jobs',
+      '14',
+      (job) => job?.changes.some((change) => change.partId === 'M6-08') ?? false,
+    );
+    await page.getByRole('button', { name: /M6-08/ }).first().waitFor();
+  });
+
+  it('says minutes and what it spoils before a donor is stripped, then lays the parts down', async () => {
+    const { page } = shop;
+    await view('Shelf');
+    await page.getByRole('button', { name: 'strip it' }).first().click();
+    await page.getByRole('checkbox', { name: /^supply/ }).check();
+    await page.getByText(/starts today/).waitFor();
+    await page.getByText(/min of hands/).waitFor();
+    await page.getByLabel('lay them in').fill('drawer 9');
+    await page.getByRole('button', { name: 'Taken out' }).click();
+    await stored<Part>(
+      page,
+      'parts',
+      'M2-08',
+      (part) => part?.place === 'shelf' && part.where === 'drawer 9' && part.from === 'M2',
+    );
+    await stored<Machine>(
+      page,
+      'machines',
+      'M2',
+      (machine) => !machine?.seats.some((seat) => seat.partId === 'M2-08'),
+    );
+  });
+
+  it('lays in a price list, names its bad lines, and offers its parts for a seat', async () => {
+    const { page } = shop;
+    await view('Shelf');
+    await page.getByLabel('Lay in a price list').setInputFiles({
+      name: 'depot.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'kind;name;price;format;watts;amps12\npsu;Tavelin 600, SFX;41,00;SFX;600;49\nfan;bad;-3;;;\n',
+      ),
+    });
+    await page.getByText('line 3: bad: a price below nothing, -3.').waitFor();
+    await page.getByText('depot, 1').waitFor();
+    await visit(page, '/job/14/take-in');
+    await page
+      .getByRole('button', { name: /^supply/ })
+      .first()
+      .click();
+    const offer = page.getByRole('dialog').getByRole('button', { name: /Tavelin 600, SFX/ });
+    await offer.waitFor();
+    expect(await offer.innerText()).to.contain('41.00');
+  });
+
+  it('keeps what is offered, says too dear, and writes the purchase into the book', async () => {
+    const { page } = shop;
+    await view('Worth it?');
+    await page.getByText(/Too dear at the price asked/).waitFor();
+    await page.getByLabel('price asked').fill('90');
+    await page.getByLabel('price asked').blur();
+    await stored<Machine>(page, 'machines', 'M7', (machine) => machine?.offer?.asked === 9000);
+    await page.getByText(/Worth it at the price asked/).waitFor();
+    await page.getByRole('button', { name: 'Bought for 90.00 €' }).click();
+    await stored<Machine>(page, 'machines', 'M7', (machine) => machine?.state === 'donor');
+    await stored<Entry>(
+      page,
+      'ledger',
+      'L0011',
+      (entry) => entry?.machineId === 'M7' && entry.money?.minor === 9000,
+    );
+  });
+
+  it('writes lines into the book of a job, by its field and by the entry line', async () => {
+    const { page } = shop;
+    await view('Book');
+    await page.getByLabel('a line for the book').fill('paid 12.50 feet');
+    await page.getByText('book: paid 12.50 EUR, feet').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('cell', { name: 'feet', exact: true }).waitFor();
+    await enter(page, 'worked 45 min filing');
+    await page.getByRole('cell', { name: '0:45 h' }).waitFor();
+    await stored<Entry>(page, 'ledger', 'L0012', (entry) => entry?.jobId === '14');
+    await page.getByRole('button', { name: 'Strike feet' }).click();
+    await page.getByRole('cell', { name: 'feet', exact: true }).waitFor({ state: 'detached' });
+  });
+});
+
+describe('the book', () => {
+  it('keeps rates, refuses what is none, and gives out table and journal', async () => {
+    const shop = await openShop('/book');
+    const { page } = shop;
+    await page.getByText('10 of 10 lines').waitFor();
+    await page.getByLabel('currency', { exact: true }).fill('CHF');
+    await page.getByLabel('rate in EUR').fill('much');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByText(/How many EUR is one CHF/).waitFor();
+    expect(await page.getByLabel('rate in EUR').inputValue()).to.equal('much');
+    await page.getByLabel('rate in EUR').fill('1,07');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByText('1 CHF =').waitFor();
+    await page.getByPlaceholder(/paint/).last().fill('riser');
+    await page.getByText('1 of 10 lines').waitFor();
+    const [journal] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Journal' }).click(),
+    ]);
+    const text = readFileSync(await journal.path(), 'utf8');
+    expect(text).to.contain('P 2026').and.contain('Expenses:Job 19    12.90 USD');
+    const [table] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Table (CSV)' }).click(),
+    ]);
+    expect(readFileSync(await table.path(), 'utf8').split('\r\n')).to.have.length(11);
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('scans that move a part', () => {
+  it('a part, then its place; a place, then parts until done', async () => {
+    const shop = await openShop('/');
+    const { page } = shop;
+    await enter(page, 'H01');
+    await enter(page, '@drawer 7');
+    await stored<Part>(page, 'parts', 'H01', (part) => part?.where === 'drawer 7');
+    await enter(page, '@drawer 8');
+    await enter(page, 'H02');
+    await enter(page, 'H03');
+    await stored<Part>(page, 'parts', 'H03', (part) => part?.where === 'drawer 8');
+    await enter(page, 'done');
+    await enter(page, 'M6-08 to drawer 8');
+    expect(await page.locator('#entry-say').textContent()).to.contain(
+      'take it out at Donors first',
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('names from numbers', () => {
+  it('are looked up when asked for, and an unknown number says so', async () => {
+    const shop = await openShop('/job/14/links');
+    const { page } = shop;
+    await page.getByLabel('what is this number?').fill('8086:ffff');
+    await page.getByText(/the list has no name for 8086:ffff/).waitFor();
+    await page.getByLabel('what is this number?').fill('0bad:0001');
+    await page.getByText(/The list knows no maker 0bad/).waitFor();
+    await page.getByLabel('what is this number?').fill('8086');
+    await page.getByText(/Two numbers of four figures/).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    expect(shop.foreign).to.deep.equal([]);
+    await shop.context.close();
+  });
+});

@@ -3,7 +3,9 @@ import { asks } from './asks.ts';
 import { drivePlaces, links } from './chain.ts';
 import { firmware } from './firmware.ts';
 import { lost } from './lost.ts';
+import { m2Fits } from './m2.ts';
 import { memory } from './memory.ts';
+import { moduleSort } from './moduleSort.ts';
 import { sataLinks } from './sata.ts';
 import { socket } from './socket.ts';
 
@@ -17,9 +19,11 @@ export const linkChecks: readonly Check[] = [
   socket,
   firmware,
   memory,
+  moduleSort,
   asks,
   links,
   sataLinks,
   drivePlaces,
+  m2Fits,
   lost,
 ];

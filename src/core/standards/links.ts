@@ -31,3 +31,12 @@ export const sataMBs = [150, 300, 600] as const;
 
 /** Gigabytes a second of memory: transfers by eight bytes by channels. */
 export const memoryGBs = (mts: number, channels: number): number => (mts * 8 * channels) / 1000;
+
+export const m2Source: Source = {
+  title: 'PCI Express M.2 specification',
+  clause: 'module sizes and keys',
+  memory: true,
+};
+
+/** Lengths of drives in M.2 sockets as they are printed: 22 mm wide, then the length in mm. */
+export const m2Lengths = ['2230', '2242', '2260', '2280', '22110'] as const;

@@ -1,5 +1,7 @@
 import { expect } from 'chai';
 import { firmware } from '../../../src/core/links/firmware.ts';
+import { m2Fits } from '../../../src/core/links/m2.ts';
+import { moduleSort } from '../../../src/core/links/moduleSort.ts';
 import { lost } from '../../../src/core/links/lost.ts';
 import { sataLinks } from '../../../src/core/links/sata.ts';
 import { idIn, idIndex, compactIds, nameOfId } from '../../../src/core/links/ids.ts';
@@ -201,4 +203,58 @@ describe('links/ids', () => {
   ] as const) {
     it(`reads ${text}`, () => expect(idIn(text)).to.deep.equal(id));
   }
+});
+
+describe('links/m2', () => {
+  const drive = { form: 'M.2', bus: 'NVMe', m2Keys: ['M'], m2Length: '2280' };
+  const socketed = { m2Kinds: ['NVMe', 'SATA'], m2Keys: ['M'], m2Lengths: ['2242', '2280'] };
+  const markOf = (board_: Seats['board'], drive1: Seats['board']) =>
+    m2Fits(planWith({ board: board_ ?? {}, drive1: drive1 ?? {} }).plan)[0]?.mark;
+  for (const [what, board_, drive_, mark] of [
+    ['agree', socketed, drive, 'clear'],
+    [
+      'a SATA drive in an NVMe socket',
+      { ...socketed, m2Kinds: ['NVMe'] },
+      { ...drive, bus: 'SATA' },
+      'stop',
+    ],
+    ['an M key against a B notch', socketed, { ...drive, m2Keys: ['B'] }, 'stop'],
+    ['both notches in an M socket', socketed, { ...drive, m2Keys: ['B', 'M'] }, 'clear'],
+    ['a short drive without its standoff', socketed, { ...drive, m2Length: '2260' }, 'mend'],
+    ['a long drive', socketed, { ...drive, m2Length: '22110' }, 'stop'],
+    [
+      'a long and wrong one',
+      { ...socketed, m2Kinds: ['SATA'] },
+      { ...drive, m2Length: '2260' },
+      'stop',
+    ],
+    ['nothing known', {}, { form: 'M.2' }, undefined],
+    ['a drive on a lead', socketed, { form: '2.5', m2Length: '22110' }, undefined],
+  ] as const) {
+    it(`${what}: ${mark}`, () => expect(markOf(board_, drive_)).to.equal(mark));
+  }
+});
+
+describe('links/moduleSort', () => {
+  const marks = (takes: string | undefined, ...sorts: string[]) =>
+    moduleSort(
+      planWith({
+        board: takes === undefined ? {} : { memorySort: takes },
+        ...Object.fromEntries(sorts.map((sort, i) => [`memory${i + 1}`, { sort }])),
+      }).plan,
+    )[0]?.mark;
+  it('stops a mixture, whatever the board takes', () => {
+    expect(marks(undefined, 'registered', 'plain')).to.equal('stop');
+    expect(marks('either', 'registered', 'ECC')).to.equal('stop');
+  });
+  it('stops what the board does not take, clears what it does', () => {
+    expect(marks('plain', 'registered')).to.equal('stop');
+    expect(marks('registered', 'plain')).to.equal('stop');
+    expect(marks('registered', 'registered')).to.equal('clear');
+    expect(marks('plain', 'ECC', 'plain')).to.equal('clear');
+  });
+  it('has nothing to say of plain modules on a board nobody asked', () => {
+    expect(marks(undefined, 'plain', 'plain')).to.equal(undefined);
+    expect(marks('plain', 'plain')).to.equal(undefined);
+  });
 });

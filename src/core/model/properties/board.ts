@@ -1,6 +1,7 @@
 import { memoryKinds } from '../../standards/memory.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { socketNames } from '../../standards/sockets.ts';
+import { m2Lengths } from '../../standards/links.ts';
 import { boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
 import { list, mm, num, text, type Property } from './property.ts';
 
@@ -13,6 +14,11 @@ export const boardProperties: readonly Property[] = [
   text('socket', 'socket', 'Which processor socket is it?', socketNames),
   text('memoryKind', 'memory kind', 'Which memory does it take?', Object.keys(memoryKinds)),
   text('memoryForm', 'memory form', 'Long modules or short ones?', ['DIMM', 'SO-DIMM']),
+  text('memorySort', 'modules it takes', 'Plain modules or registered ones?', [
+    'plain',
+    'registered',
+    'either',
+  ]),
   num('memorySlots', 'memory slots', 'count', 'How many memory slots has it?', 32, 5),
   num('memoryMax', 'memory limit', 'GB', "What is the board's memory limit?", 4096, 60),
   num('memorySpeed', 'fastest memory', 'MT/s', 'How fast may its memory be?', 12000, 60),
@@ -35,6 +41,20 @@ export const boardProperties: readonly Property[] = [
     5,
     20,
   ),
+  list(
+    'm2Lengths',
+    'lengths its M.2 sockets hold',
+    'Which lengths have a standoff at its M.2 sockets?',
+    m2Lengths,
+  ),
+  list('m2Keys', 'keys of its M.2 sockets', 'Where do the M.2 sockets have their key: B or M?', [
+    'B',
+    'M',
+  ]),
+  list('m2Kinds', 'drives its M.2 sockets take', 'Which M.2 drives do its sockets take?', [
+    'NVMe',
+    'SATA',
+  ]),
   num(
     'm2Takes',
     'ports the M.2 socket takes',

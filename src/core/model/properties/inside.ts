@@ -1,4 +1,5 @@
 import { memoryKinds } from '../../standards/memory.ts';
+import { m2Lengths } from '../../standards/links.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { list, mm, num, text, type Property } from './property.ts';
 import { drivePlugs, fanPlugs } from './words.ts';
@@ -33,6 +34,11 @@ export const memoryProperties: readonly Property[] = [
   num('size', 'size', 'GB', 'How large is the module?', 1024, 5),
   num('speed', 'speed', 'MT/s', 'How fast is the module?', 12000, 5),
   mm('height', 'height', 'How high is the module above its slot?'),
+  text('sort', 'sort of module', 'Plain, with check bits, or registered?', [
+    'plain',
+    'ECC',
+    'registered',
+  ]),
 ];
 
 export const cardProperties: readonly Property[] = [
@@ -66,6 +72,8 @@ export const driveForms = ['3.5', '2.5', 'M.2'] as const;
 export const driveProperties: readonly Property[] = [
   text('form', 'form', 'Which form is the drive?', driveForms),
   num('size', 'size', 'GB', 'How large is the drive?', 100000, 5),
+  text('m2Length', 'length, M.2', 'Which length is printed on the M.2 drive?', m2Lengths),
+  list('m2Keys', 'notches, M.2', 'Where has the M.2 drive its notches: B, M or both?', ['B', 'M']),
   text('bus', 'bus', 'NVMe or SATA?', ['NVMe', 'SATA']),
   num('lanes', 'lanes', 'count', 'How many lanes has the drive?', 4, 20),
   num('gen', 'generation', 'count', 'Which generation is the drive?', 5, 20),

@@ -1,15 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { launch } from './browser.mjs';
 import { serve } from './serve.mjs';
-const steps = JSON.parse(readFileSync('/tmp/steps.json','utf8'));
+const steps = JSON.parse(readFileSync('/tmp/steps.json', 'utf8'));
 const { server, address } = await serve({ port: 0, demo: true });
 const browser = await launch();
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 const page = await context.newPage();
-page.on('console', m => { if (['error','warning'].includes(m.type())) console.log('console', m.text()); });
-page.on('pageerror', e => console.log('pageerror', e.message));
+page.on('console', (m) => {
+  if (['error', 'warning'].includes(m.type())) console.log('console', m.text());
+});
+page.on('pageerror', (e) => console.log('pageerror', e.message));
 for (const s of steps) {
-  if (s.go) { await page.goto(address + s.go); await page.waitForTimeout(900); }
+  if (s.go) {
+    await page.goto(address + s.go);
+    await page.waitForTimeout(900);
+  }
   if (s.size) await page.setViewportSize(s.size);
   if (s.click) await page.locator(s.click).first().click();
   if (s.press) await page.keyboard.press(s.press);
@@ -22,4 +27,6 @@ for (const s of steps) {
   if (s.wait) await page.waitForTimeout(s.wait);
   if (s.shot) await page.screenshot({ path: s.shot });
 }
-await browser.close(); server.close(); process.exit(0);
+await browser.close();
+server.close();
+process.exit(0);

@@ -11,7 +11,11 @@ const { serve } = await import('./serve.mjs');
 
 /** Figures of speed, measured here and now, written to docs/bench.md. */
 const measured = (script) => JSON.parse(capture('node', ['--import', 'tsx/esm', script]).stdout);
-const core = [...measured('scripts/bench-core.ts'), ...measured('scripts/bench-heat.ts')];
+const core = [
+  ...measured('scripts/bench-core.ts'),
+  ...measured('scripts/bench-heat.ts'),
+  ...measured('scripts/bench-donors.ts'),
+];
 const browserFigures = await inBrowser();
 const rows = [...core, ...browserFigures];
 
@@ -38,9 +42,111 @@ async function inBrowser() {
   const edit = await editToTape(browser, address);
   const drag = await dragFrame(browser, address);
   const log = await largeLog(browser, address);
+  const large = await largeShop(browser, address);
   await browser.close();
   server.close();
-  return [...first, edit, drag, ...log];
+  return [...first, edit, drag, ...log, ...large];
+}
+
+/** A shop of 10 000 parts and 300 jobs: opened again from the browser's own store, searched, and what it holds. */
+async function largeShop(browser, address) {
+  const folder = mkdtempSync(join(tmpdir(), 'shop-'));
+  const file = join(folder, 'large.nutshell.json');
+  capture('node', ['--import', 'tsx/esm', 'scripts/large-shop.ts', file]);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  const stands = () =>
+    page.waitForFunction(
+      () => document.querySelectorAll('#stage a[href*="/job/"]').length > 40,
+      null,
+      {
+        timeout: 120_000,
+      },
+    );
+  await page.addInitScript(() => {
+    const look = () => {
+      if (document.querySelectorAll('#stage a[href*="/job/"]').length > 40)
+        window.standsAt = performance.now();
+      else requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  await page.goto(address);
+  await page.waitForFunction(() => document.querySelector('#stage h1')?.textContent === 'Bench');
+  await page.locator('input[type=file]').first().setInputFiles(file);
+  await stands();
+  await page.waitForTimeout(3000);
+  const opens = [];
+  for (let i = 0; i < 3; i += 1) {
+    await page.goto(address);
+    await stands();
+    opens.push(await page.evaluate(() => window.standsAt));
+  }
+  const search = await page.evaluate(async () => {
+    const input = document.querySelector('input[aria-describedby="entry-say"]');
+    const figures = [];
+    for (const text of ['fan 92', 'ddr4 8', 'sfx', 'x99', 'fan 120', 'drawer 7', 'quad']) {
+      await new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
+      const start = performance.now();
+      input.value = text;
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
+      figures.push(performance.now() - start);
+    }
+    return figures;
+  });
+  const session = await context.newCDPSession(page);
+  await session.send('HeapProfiler.collectGarbage');
+  await session.send('Performance.enable');
+  const { metrics } = await session.send('Performance.getMetrics');
+  const heap = metrics.find(({ name }) => name === 'JSHeapUsedSize')?.value ?? NaN;
+  await page.goto(`${address}/job/14/take-in`);
+  await page
+    .getByRole('button', { name: /^supply/ })
+    .first()
+    .waitFor();
+  const judged = [];
+  let offered = 0;
+  for (let i = 0; i < 3; i += 1) {
+    const start = Date.now();
+    await page
+      .getByRole('button', { name: /^supply/ })
+      .first()
+      .click();
+    await page.locator('dialog ul li button .gap').first().waitFor();
+    judged.push(Date.now() - start);
+    offered = await page.locator('dialog ul li button').count();
+    await page.keyboard.press('Escape');
+  }
+  await context.close();
+  rmSync(folder, { recursive: true });
+  const [opened, found] = [median(opens), median(search)];
+  return [
+    {
+      what: 'shop of 10 000 parts and 300 jobs opened again, bench standing',
+      figure: `${opened.toFixed(0)} ms`,
+      wanted: 'under 1000 ms',
+      met: opened < 1000,
+    },
+    {
+      what: 'a search in it, keystroke to drawn list',
+      figure: `${found.toFixed(0)} ms`,
+      wanted: 'under 50 ms',
+      met: found < 50,
+    },
+    {
+      what: `candidates for a seat of it, ${offered} of its kind, click to list`,
+      figure: `${median(judged).toFixed(0)} ms`,
+      wanted: 'under 300 ms for 400',
+      met: median(judged) < (300 * offered) / 400,
+    },
+    {
+      what: 'memory of its page',
+      figure: `${(heap / 1e6).toFixed(0)} MB`,
+      wanted: 'under 200 MB',
+      met: heap < 200e6,
+    },
+  ];
 }
 
 /** Script bytes of the first screen as the server sends them (brotli), and time until the stage stands. */

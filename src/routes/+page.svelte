@@ -22,7 +22,23 @@
   const SCALE = 0.28;
   const HEIGHT = 132;
 
-  const standings = $derived(bench.shop.jobs.map((job) => standing(bench.shop, job, bench.now)));
+  /** Jobs looked at before the bench is shown; on a very full bench the others follow bit by bit. */
+  const FIRST = 48;
+  const STEP = 24;
+  let looked = $state(FIRST);
+  const openFirst = $derived([
+    ...bench.shop.jobs.filter((job) => !job.handedOver),
+    ...bench.shop.jobs.filter((job) => job.handedOver),
+  ]);
+  const waiting = $derived(Math.max(0, openFirst.length - looked));
+  $effect(() => {
+    if (waiting === 0) return;
+    const timer = setTimeout(() => (looked += STEP), 30);
+    return () => clearTimeout(timer);
+  });
+  const standings = $derived(
+    openFirst.slice(0, looked).map((job) => standing(bench.shop, job, bench.now)),
+  );
   const open = $derived(
     standings
       .filter((each) => each.hands.when !== 'done')
@@ -45,7 +61,12 @@
     `${formatMoney(each.spent.total).replace('.00', '')}${each.job.budget ? ` / ${formatMoney(each.job.budget).replace('.00', '')}` : ''} ${currencySign(each.spent.total.currency)}`;
 </script>
 
-<Stage title="Bench" subtitle="a machine stands where hands are next needed · one scale">
+<Stage
+  title="Bench"
+  subtitle={waiting > 0
+    ? `${waiting} more jobs are being looked at`
+    : 'a machine stands where hands are next needed · one scale'}
+>
   {#snippet tools()}
     <svg class="rule" width={100 * SCALE + 60} height="14" aria-hidden="true">
       <path d="M1 3v8M1 7h{100 * SCALE}v-4v8" />

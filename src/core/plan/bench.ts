@@ -19,7 +19,20 @@ export interface Standing {
   spent: MoneySum;
 }
 
+const kept = new WeakMap<Shop, Map<string, { job: Job; now: string; standing: Standing }>>();
+
+/** As `stand`, kept while the shop and the half minute live. */
 export function standing(shop: Shop, job: Job, now: string): Standing {
+  const own = kept.get(shop) ?? new Map<string, { job: Job; now: string; standing: Standing }>();
+  kept.set(shop, own);
+  const before = own.get(job.id);
+  if (before?.job === job && before.now === now) return before.standing;
+  const found = stand(shop, job, now);
+  own.set(job.id, { job, now, standing: found });
+  return found;
+}
+
+function stand(shop: Shop, job: Job, now: string): Standing {
   const plan = planOf(shop, job);
   const found = checksOf(shop, job);
   const steps = workOrderOf(plan, job.schools);

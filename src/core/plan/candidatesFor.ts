@@ -4,8 +4,10 @@ import { freeSeat, kindOfSeat } from '../model/seats.ts';
 import { withChange } from '../model/stages.ts';
 import type { Job, Machine, Part, Shop } from '../model/types.ts';
 import { planOf } from './planOf.ts';
+import { promised } from './promised.ts';
 import { sameSort } from './remedies.ts';
 import { checksOf, runChecks, tightest } from './run.ts';
+import { boughtTwice } from './stageMoney.ts';
 
 /** A part for a seat, run through all checks of all stations. */
 export interface Candidate {
@@ -37,9 +39,22 @@ export function judging(
   const before = checksOf(shop, job).filter(({ mark }) => mark === 'stop' || mark === 'mend');
   const had = new Set(before.map(({ id, mark }) => `${id} ${mark}`));
   const index = indexOf(shop);
+  const planWith = (part: Part) =>
+    planOf(shop, { ...job, changes: withChange(job.changes, { seat, partId: part.id, stage }) });
+  /* Twins are judged once; who else has a say in each of them is asked for each. */
+  const twins = new Map<string, Finding[]>();
   return (part) => {
-    const changes = withChange(job.changes, { seat, partId: part.id, stage });
-    const found = runChecks(planOf(shop, { ...job, changes }));
+    const key = twinKey(part);
+    const plan = planWith(part);
+    const known = twins.get(key);
+    const found = known
+      ? [...known, ...promised(plan), ...boughtTwice(plan)].sort(byMark)
+      : runChecks(plan);
+    if (!known)
+      twins.set(
+        key,
+        found.filter(({ station }) => station !== 'donors'),
+      );
     const marks = new Map(found.map(({ id, mark }) => [id, mark]));
     const own = found.filter((finding) => finding.seats.includes(seat));
     return {
@@ -64,6 +79,10 @@ export const byWorth = (a: Candidate, b: Candidate): number =>
   b.settles.length - a.settles.length ||
   costOf(a.part) - costOf(b.part) ||
   a.part.id.localeCompare(b.part.id);
+
+/** Alike in everything checks look at: model, name, facts and what it costs. */
+const twinKey = ({ kind, name, modelId, facts, place, price, worth }: Part): string =>
+  JSON.stringify([kind, name, modelId, facts, place === 'buy', price, worth]);
 
 /** Only what is still to be bought costs anything; without a price it stands behind those with one. */
 const costOf = ({ place, price }: Part): number => (place === 'buy' ? (price?.minor ?? 1e9) : 0);

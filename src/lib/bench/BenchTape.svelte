@@ -144,7 +144,7 @@
     </div>
   </section>
   <ul class="sums">
-    {#each conflicts as finding (finding.id)}
+    {#each conflicts as finding (finding.title)}
       <Sum
         {finding}
         chosen={look.chosen === finding.id}

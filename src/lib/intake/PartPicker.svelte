@@ -47,6 +47,8 @@
   let fault = $state('');
 
   /** Each candidate with the tightest of its own sums in this plan. */
+  /** More are found by typing: nobody reads past them. */
+  const MOST_SHOWN = 60;
   const judge = new Judge();
   $effect(() => {
     void judge.askSeat(bench.shop, job, seat, stage);
@@ -178,7 +180,7 @@
       {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
     </p>
     <ul>
-      {#each list as { part, tight, against } (part.id)}
+      {#each list.slice(0, MOST_SHOWN) as { part, tight, against } (part.id)}
         {@const standing = standingOf(bench.shop, part)}
         <li>
           <button onclick={() => onpick(part.id, stage)}>
@@ -213,6 +215,9 @@
         </li>
       {/each}
     </ul>
+    {#if list.length > MOST_SHOWN}<p>
+        And {list.length - MOST_SHOWN} more that fit less well: type a tag or a name.
+      </p>{/if}
   {/if}
 </Dialog>
 

@@ -198,6 +198,38 @@ describe('plan/candidatesFor', () => {
       leaving?.part.id,
     );
   });
+  it('judges twins once, and who has a say in each of them for each', () => {
+    const part = indexOf(demo).parts.get('S03');
+    if (!part) throw new Error('no part');
+    const twins: Part[] = [
+      { ...part, id: 'T1' },
+      { ...part, id: 'T2', reserved: '9' },
+      { ...part, id: 'T3', loan: { way: 'borrowed' } },
+    ];
+    const many: Shop = { ...demo, parts: [...demo.parts, ...twins] };
+    const job = jobOf(many, '14');
+    const told = new Map(
+      candidatesFor(many, job, 'supply').map((each) => [each.part.id, each] as const),
+    );
+    for (const { id } of twins) {
+      const alone: Shop = {
+        ...demo,
+        parts: [...demo.parts, ...twins.filter((each) => each.id === id)],
+      };
+      const lone = { ...alone, parts: alone.parts.filter((each) => each.id !== 'S03') };
+      const wanted = candidatesFor(lone, jobOf(lone, '14'), 'supply').find(
+        (each) => each.part.id === id,
+      );
+      const marks = (list: readonly { id: string; mark: string }[] = []) =>
+        list.map((each) => `${each.id} ${each.mark}`).sort();
+      expect(told.get(id)?.mark).to.equal(wanted?.mark);
+      expect(marks(told.get(id)?.against)).to.deep.equal(marks(wanted?.against));
+      expect(marks(told.get(id)?.settles)).to.deep.equal(marks(wanted?.settles));
+    }
+    expect(told.get('T1')?.against.map(({ id }) => id)).to.not.include('reserved:supply');
+    expect(told.get('T2')?.against.map(({ id }) => id)).to.include('reserved:supply');
+    expect(told.get('T3')?.against.map(({ id }) => id)).to.include('loan:supply');
+  });
   it('finds where a part could serve, what settles something first', () => {
     const part = indexOf(demo).parts.get('S03');
     if (!part) throw new Error('no part');

@@ -88,8 +88,16 @@ const views = [
   ],
   ['heat', '/job/9/heat', async (page) => page.getByText(/Open the panel/).waitFor()],
   ['hand-over', '/job/3/hand-over'],
-  ['bench-evening', '/', async (page) => page.getByLabel('Light').selectOption('dark')],
-  ['bench-390', '/', undefined, [390, 844]],
+  ['book', '/book'],
+  [
+    'bench-390',
+    '/',
+    async (page) => {
+      await page.getByLabel('Light').selectOption('dark');
+      await page.locator('#stage').evaluate((stage) => stage.scrollTo(0, 0));
+    },
+    [390, 844],
+  ],
 ];
 
 const { server, address } = await serve({ port: 4181, demo: true });

@@ -1,4 +1,4 @@
-import { indexOf } from '../model/lookup.ts';
+import { indexOf, numberOf, textOf } from '../model/lookup.ts';
 import type { Shop } from '../model/types.ts';
 import type { Money } from '../units/money.ts';
 
@@ -9,6 +9,8 @@ export interface TripLine {
   jobIds: string[];
   /** Jobs that wait for nothing else of the list. */
   unblocks: string[];
+  /** Small parts of that name on the shelf, and how many there are. */
+  onShelf?: { partId: string; count: number | undefined } | undefined;
 }
 
 /**
@@ -40,6 +42,11 @@ export function tripList(shop: Shop): TripLine[] {
     }
   }
   const all = [...lines.values()];
+  const small = smallOnShelf(shop);
+  for (const line of all) {
+    const there = small.get(plainName(line.label));
+    if (there) line.onShelf = there;
+  }
   for (const line of all)
     line.unblocks = line.jobIds.filter((id) =>
       all.every((each) => each === line || !each.jobIds.includes(id)),
@@ -51,4 +58,27 @@ export function tripList(shop: Shop): TripLine[] {
       b.jobIds.length - a.jobIds.length ||
       dear(a) - dear(b),
   );
+}
+
+/** `Screws M3` and `screw M3` are one thing. */
+const plainName = (text: string): string =>
+  text
+    .toLowerCase()
+    .split(/[^a-z0-9.]+/)
+    .map((word) => (word.length > 3 ? word.replace(/s$/, '') : word))
+    .filter(Boolean)
+    .sort()
+    .join(' ');
+
+/** Screws, splitters, plates that lie on the shelf, by their name and by what they are. */
+function smallOnShelf(shop: Shop): Map<string, { partId: string; count: number | undefined }> {
+  const found = new Map<string, { partId: string; count: number | undefined }>();
+  for (const part of shop.parts) {
+    if (part.kind !== 'small' || part.place !== 'shelf' || part.loan) continue;
+    const count = numberOf(shop, part, 'count');
+    const there = { partId: part.id, count: count?.lo };
+    for (const name of [part.name, textOf(shop, part, 'what')?.text])
+      if (name && !found.has(plainName(name))) found.set(plainName(name), there);
+  }
+  return found;
 }

@@ -28,22 +28,24 @@ export interface MoneySum {
   total: Money;
   /** Labels of what has no price yet. */
   unpriced: string[];
-  /** Labels of what is priced in another currency, left out of the total. */
+  /** Labels of what is priced in a currency without a rate, left out of the total. */
   foreign: string[];
 }
 
-/** Adds what has a price in `currency` and names what has not. */
+/** Adds what has a price in `currency`, or in one with a rate, and names what has not. */
 export function sumMoney(
   items: readonly { label: string; price?: Money | undefined }[],
   currency: string,
+  rates: readonly Exchange[] = [],
 ): MoneySum {
   let minor = 0;
   const unpriced: string[] = [];
   const foreign: string[] = [];
   for (const { label, price } of items) {
+    const own = price && exchanged(price, currency, rates);
     if (!price) unpriced.push(label);
-    else if (price.currency !== currency) foreign.push(label);
-    else minor += price.minor;
+    else if (own === undefined) foreign.push(label);
+    else minor += own;
   }
   return { total: { minor, currency }, unpriced, foreign };
 }

@@ -2,6 +2,7 @@
   import { format } from 'date-fns';
   import { buyLine } from '$core/edits/tripEdits.ts';
   import type { Standing } from '$core/plan/bench.ts';
+  import { loansOf } from '$core/plan/loans.ts';
   import { tripList } from '$core/plan/trip.ts';
   import { formatHours } from '$core/units/duration.ts';
   import { currencySign, formatMoney, parseMoney, sumMoney } from '$core/units/money.ts';
@@ -19,8 +20,9 @@
   const { open }: Props = $props();
   const today = $derived(open.filter((each) => each.hands.when === 'now' && each.progress.next));
   const minutes = $derived(today.reduce((sum, each) => sum + each.progress.minutesLeft, 0));
+  const owed = $derived(loansOf(bench.shop, bench.now));
   const trip = $derived(tripList(bench.shop));
-  const tripSum = $derived(sumMoney(trip, bench.shop.settings.currency));
+  const tripSum = $derived(sumMoney(trip, bench.shop.settings.currency, bench.shop.settings.rates));
   /** The line ticked off in the shop, until its price is said. */
   let buying = $state<{ label: string; price: string } | undefined>();
   let fault = $state('');
@@ -97,6 +99,8 @@
               <small
                 >· {line.jobIds.join(', ')}{line.unblocks.length > 0
                   ? `, frees ${line.unblocks.join(', ')}`
+                  : ''}{line.onShelf
+                  ? `, ${line.onShelf.partId} on the shelf${line.onShelf.count === undefined ? '' : `: ${line.onShelf.count}`}`
                   : ''}</small
               ></span
             >
@@ -133,7 +137,9 @@
           <span>
             {tripSum.unpriced.length > 0
               ? `and ${tripSum.unpriced.length} without a price`
-              : 'in all'}
+              : 'in all'}{tripSum.foreign.length > 0
+              ? `, ${tripSum.foreign.length} without a rate`
+              : ''}
           </span>
           <span class="figure">
             {formatMoney(tripSum.total)}
@@ -143,6 +149,17 @@
       {/if}
     </div>
   </section>
+  {#if owed.length > 0}
+    <section>
+      <h3>Lent and borrowed</h3>
+      {#each owed as each (each.part.id)}
+        <p class:late={(each.days ?? 0) < 0}>
+          <b>{each.part.id}</b>
+          {each.part.name}<small>, {each.say}</small>
+        </p>
+      {/each}
+    </section>
+  {/if}
   <ul class="sums">
     {#each conflicts as finding (finding.title)}
       <Sum
@@ -155,6 +172,10 @@
 </Tape>
 
 <style>
+  .late {
+    color: var(--stop);
+    font-weight: 700;
+  }
   section {
     padding: 10px 14px 12px 19px;
     border-bottom: 1px dashed var(--line);

@@ -4,6 +4,8 @@ import { indexOf } from '../../../src/core/model/lookup.ts';
 import type { Job, Part, Shop } from '../../../src/core/model/types.ts';
 import { candidatesFor, pool, servicesOf } from '../../../src/core/plan/candidatesFor.ts';
 import { cutFor } from '../../../src/core/plan/cut.ts';
+import { loansOf } from '../../../src/core/plan/loans.ts';
+import { tripList } from '../../../src/core/plan/trip.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { promised } from '../../../src/core/plan/promised.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
@@ -255,4 +257,50 @@ describe('plan/candidatesFor', () => {
       );
     }
   });
+});
+
+describe('plan/loans', () => {
+  const shop = {
+    ...demo,
+    parts: [
+      ['A', { way: 'lent', who: 'the school', until: '2026-11-24' }],
+      ['B', { way: 'borrowed' }],
+      ['C', { way: 'lent', until: '2026-11-26' }],
+      ['D', { way: 'borrowed', until: '2026-11-25' }],
+    ].map(([id, loan]) => partFor('fan1', {}, { id, loan } as Partial<Part>)),
+  };
+  it('puts the next one owed first, overdue before it, without a day last', () => {
+    expect(
+      loansOf(shop, '2026-11-25T22:00:00.000Z').map(({ part, days }) => [part.id, days]),
+    ).to.deep.equal([
+      ['A', -1],
+      ['D', 0],
+      ['C', 1],
+      ['B', undefined],
+    ]);
+    expect(loansOf(shop, '2026-11-25')[0]?.say).to.equal('lent to the school, 1 day overdue');
+  });
+  it('is done with what is gone', () => {
+    const gone = {
+      ...shop,
+      parts: shop.parts.map((part) => ({ ...part, place: 'gone' as const })),
+    };
+    expect(loansOf(gone, '2026-11-25')).to.deep.equal([]);
+  });
+});
+
+describe('plan/trip, small parts of the shelf', () => {
+  const wanting = (what: string) => {
+    const { shop, job } = jobWith({}, { wants: [{ what, count: 4 }] });
+    const screws = partFor(
+      'small1',
+      { what: 'screw M3', count: 40 },
+      { id: 'N2', name: 'M3 screws' },
+    );
+    return tripList({ ...shop, jobs: [job], parts: [screws] })[0]?.onShelf;
+  };
+  for (const what of ['M3 screws', 'screws M3', 'screw M3'])
+    it(`finds “${what}” there`, () =>
+      expect(wanting(what)).to.deep.equal({ partId: 'N2', count: 40 }));
+  it('does not take one screw for another', () => expect(wanting('screw M2')).to.equal(undefined));
 });

@@ -1,6 +1,7 @@
 import type { Finding, Remedy, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { listAt, one, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { boardFormat, boardSource } from '../standards/boards.ts';
 import type { ListTold } from '../model/lookup.ts';
 import { range } from '../units/range.ts';
@@ -65,7 +66,7 @@ export function boardHoles(plan: Plan): Finding[] {
 }
 
 function remedies(plan: Plan, touching: string[], unsupported: string[], short: boolean): Remedy[] {
-  const free = { minor: 0, currency: plan.shop.settings.currency };
+  const free = { minor: 0, currency: settingsOf(plan).currency };
   if (short) {
     return [
       {

@@ -2,6 +2,7 @@ import { adding, gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { paint } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';
 import { range } from '../units/range.ts';
@@ -55,7 +56,7 @@ export function cardLength(plan: Plan): Finding[] {
                 title: 'Take the drive cage out',
                 term: termOf(shell, 'cageGain', 'cage out', 1, gain),
                 minutes: 20,
-                money: { minor: 0, currency: plan.shop.settings.currency },
+                money: { minor: 0, currency: settingsOf(plan).currency },
                 undoable: true,
               }),
             ]
@@ -68,7 +69,7 @@ export function cardLength(plan: Plan): Finding[] {
                   term: plain('cut', range(CUT_MM), 1),
                   spoils: 'an opening in the front',
                   minutes: 55,
-                  money: { minor: 0, currency: plan.shop.settings.currency },
+                  money: { minor: 0, currency: settingsOf(plan).currency },
                   undoable: false,
                 }),
               ],

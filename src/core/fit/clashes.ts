@@ -3,6 +3,7 @@ import { adding, gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import type { SeatId } from '../model/types.ts';
 import { all, one, textAt, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
 import { range, subtract, width, type Range } from '../units/range.ts';
@@ -125,7 +126,7 @@ function said(a: Box, b: Box, apart: Separation, rest: Range, mark: string): str
 }
 
 function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): Remedy[] {
-  const free = { minor: 0, currency: plan.shop.settings.currency };
+  const free = { minor: 0, currency: settingsOf(plan).currency };
   const ways: Remedy[] = [];
   const add = (
     id: string,
@@ -185,7 +186,7 @@ export function otherMounts(plan: Plan, box: Pick<Box, 'seat' | 'name'>): Remedy
     title: `${box.name} to the ${place} mount`,
     mark: 'watch' as const,
     minutes: 12,
-    money: { minor: 0, currency: plan.shop.settings.currency },
+    money: { minor: 0, currency: settingsOf(plan).currency },
     undoable: true,
     action: { do: 'take' as const },
   }));

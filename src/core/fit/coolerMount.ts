@@ -2,6 +2,7 @@ import type { Finding, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { coolerMountOf, coolerMountSource } from '../standards/sockets.ts';
 
 /** The cooler's mounting parts against the board's socket: holes decide, not names. */
@@ -78,7 +79,7 @@ function filing(plan: Plan, socket: string | undefined, kits: readonly string[])
       title: `File the plate's holes ${near.toFixed(1)} mm to slots`,
       mark: 'watch',
       minutes: 45,
-      money: { minor: 0, currency: plan.shop.settings.currency },
+      money: { minor: 0, currency: settingsOf(plan).currency },
       undoable: false,
       givesUp: 'even pressure: check that the cooler sits level',
       action: { do: 'take' },

@@ -2,6 +2,7 @@ import type { Remedy, Term } from '../findings/finding.ts';
 import { adding } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { numberAt, type Placed, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { range, type Range } from '../units/range.ts';
 
 /** Paint a coat leaves on one face, mm (10 to 25 um a coat; common practice, no source). */
@@ -41,7 +42,7 @@ export function lidRemedies(plan: Plan, rest: Range, margin: number): Remedy[] {
       title: 'Washers under the lid',
       term: plain('washers', range(WASHERS_MM), 1),
       minutes: 10,
-      money: { minor: 0, currency: plan.shop.settings.currency },
+      money: { minor: 0, currency: settingsOf(plan).currency },
       undoable: true,
       spoils: 'the lid stands off',
     }),

@@ -1,6 +1,7 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { listAt, one, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 
@@ -125,7 +126,7 @@ export function rearPorts(plan: Plan): Finding[] {
 }
 
 function waysOut(plan: Plan, count: number): Remedy[] {
-  const free = { minor: 0, currency: plan.shop.settings.currency };
+  const free = { minor: 0, currency: settingsOf(plan).currency };
   return [
     {
       id: 'rear-plate',

@@ -2,7 +2,7 @@ import { gap, restOf } from '../findings/gap.ts';
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, one, type Plan } from '../model/plan.ts';
-import { keptByReads } from '../model/reads.ts';
+import { keptByReads, settingsOf } from '../model/reads.ts';
 import { seatName } from '../model/seats.ts';
 import type { SeatId } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
@@ -145,7 +145,7 @@ const tilt = (plan: Plan, id: string): Remedy => ({
   title: 'Tilt it in: tried, goes',
   mark: 'clear',
   minutes: 3,
-  money: { minor: 0, currency: plan.shop.settings.currency },
+  money: { minor: 0, currency: settingsOf(plan).currency },
   undoable: true,
   action: { do: 'take' },
 });

@@ -2,6 +2,7 @@ import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { indexOf, numberOf, standingOf, textOf } from '../model/lookup.ts';
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import type { Part } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
 
@@ -105,7 +106,7 @@ const WRITTEN = 'firmware-first';
 
 /** An older processor that goes into the socket and is known now; or none needed. */
 function waysToWrite(plan: Plan, board: Placed, now: readonly string[]): Remedy[] {
-  const free = { minor: 0, currency: plan.shop.settings.currency };
+  const free = { minor: 0, currency: settingsOf(plan).currency };
   const remedy = (title: string, minutes: number): Remedy => ({
     id: WRITTEN,
     title,

@@ -2,6 +2,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { listOf, numberOf } from '../model/lookup.ts';
 import { all, one, type Plan } from '../model/plan.ts';
+import { behind } from '../model/reads.ts';
 import type { Part, Shop } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
@@ -25,10 +26,13 @@ export function lost(plan: Plan): Finding[] {
   if (!board || !was || board.state === 'stays') return [];
   const counted = [
     ...offers.flatMap(({ key, label, used }) => {
-      const [had, has] = [numberOf(plan.shop, was, key), numberOf(plan.shop, board.part, key)];
+      const [had, has] = [
+        numberOf(behind(plan), was, key),
+        numberOf(behind(plan), board.part, key),
+      ];
       return had && has ? [{ label, had, has, used: used?.(plan) ?? 0 }] : [];
     }),
-    ...headers(plan.shop, was, board.part),
+    ...headers(behind(plan), was, board.part),
   ];
   const fewer = counted.filter(({ had, has }) => has.hi < had.lo);
   if (counted.length === 0) return [];

@@ -12,15 +12,16 @@ export const asPlug = (own: OwnPlug): Plug => ({
 });
 
 /** A plug by its id: one's own before the shelf's. */
-export function plugIn(shop: Shop, id: string): Plug | undefined {
+export function plugIn(shop: Pick<Shop, 'plugs'>, id: string): Plug | undefined {
   const own = shop.plugs.find((each) => each.id === id);
   return own ? asPlug(own) : plug(id);
 }
 
-export const plugNameIn = (shop: Shop, id: string): string => plugIn(shop, id)?.name ?? id;
+export const plugNameIn = (shop: Pick<Shop, 'plugs'>, id: string): string =>
+  plugIn(shop, id)?.name ?? id;
 
 /** Every plug a shop knows, its own first. */
-export const plugsIn = (shop: Shop, shelf: readonly Plug[]): Plug[] => [
+export const plugsIn = (shop: Pick<Shop, 'plugs'>, shelf: readonly Plug[]): Plug[] => [
   ...shop.plugs.map(asPlug),
   ...shelf,
 ];

@@ -6,7 +6,7 @@ import {
   type NumberTold,
   type TextTold,
 } from './lookup.ts';
-import { seatsFor } from './reads.ts';
+import { behind, seatsFor } from './reads.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop } from './types.ts';
 
 /** A machine as it shall be (or as found): what sits in which seat. */
@@ -36,8 +36,8 @@ export function all(plan: Plan, kind: Kind): Placed[] {
 }
 
 export const numberAt = (plan: Plan, placed: Placed, key: string): NumberTold | undefined =>
-  numberOf(plan.shop, placed.part, key);
+  numberOf(behind(plan), placed.part, key);
 export const textAt = (plan: Plan, placed: Placed, key: string): TextTold | undefined =>
-  textOf(plan.shop, placed.part, key);
+  textOf(behind(plan), placed.part, key);
 export const listAt = (plan: Plan, placed: Placed, key: string): ListTold | undefined =>
-  listOf(plan.shop, placed.part, key);
+  listOf(behind(plan), placed.part, key);

@@ -1,11 +1,12 @@
-import type { Kind, Shop } from './types.ts';
+import { indexOf } from './lookup.ts';
+import type { Kind, Part, Shop } from './types.ts';
 import type { Placed, Plan } from './plan.ts';
 
 /**
  * Work on a plan is kept by what it read of it: a check that never looked at the memory need not run again
  * for another module. Plans are values, so the same readings give the same answer, by the same way.
  */
-type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'taken';
+type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'taken' | 'shop' | 'settings' | 'plugs';
 
 interface Reads {
   kinds: Set<Kind>;
@@ -34,11 +35,31 @@ export function seatsFor(plan: Plan, kind: Kind): Placed[] {
   return log.plan.seats;
 }
 
+/** The shop behind a plan, for the facts of parts that were read of the plan itself: nothing is written down. */
+export const behind = (plan: Plan): Shop => logOf(plan)?.plan.shop ?? plan.shop;
+
+function wholly<T>(plan: Plan, name: 'settings' | 'plugs', of: (shop: Shop) => T): T {
+  const log = logOf(plan);
+  log?.reads.whole.add(name);
+  return of(log?.plan.shop ?? plan.shop);
+}
+
+/** The settings of the shop, and nothing else of it. */
+export const settingsOf = (plan: Plan): Shop['settings'] =>
+  wholly(plan, 'settings', ({ settings }) => settings);
+
+/** The shop's own plugs, and nothing else of it. */
+export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
+  wholly(plan, 'plugs', ({ plugs }) => ({ plugs }));
+
 /** A plan that writes down what is read of it; which remedies it takes is not, where they are its own. */
 function logging(plan: Plan, reads: Reads, ownTaken = false): Plan {
   const log = { plan, reads } as Log;
   const logged: Logged = {
-    shop: plan.shop,
+    get shop() {
+      reads.whole.add('shop');
+      return plan.shop;
+    },
     get seats() {
       reads.whole.add('seats');
       return plan.seats;
@@ -77,19 +98,23 @@ interface Kept<T> {
   value: T;
 }
 
-/** Answers kept for each shop: enough for the stages of a plan beside it as it was found. */
+/** Answers kept for one job: enough for the stages of its plan beside it as it was, and a few tries. */
 const MOST_KEPT = 8;
+/** Jobs whose answers are kept. */
+const MOST_JOBS = 400;
 
 /**
- * The same function of a plan, its latest answers kept and given again to any plan of the same shop
- * that looks alike wherever it was read. `work` must hang on the plan alone and its answer must not be changed.
+ * The same function of a plan, its latest answers kept and given again to any plan that looks alike wherever
+ * it was read, of the same shop or of a later one. `work` must hang on the plan alone, and its answer must
+ * not be changed.
  */
 export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
-  const byShop = new WeakMap<Shop, Kept<T>[]>();
+  const byJob = new Map<string, Kept<T>[]>();
   return (given) => {
     const outer = logOf(given);
     const plan = outer?.plan ?? given;
-    const list = byShop.get(plan.shop) ?? [];
+    const key = plan.job?.id ?? '';
+    const list = byJob.get(key) ?? [];
     const at = list.findIndex((each) => looksAlike(each, plan));
     let found = list[at];
     if (!found) {
@@ -97,7 +122,9 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
       found = { plan, reads, value: work(logging(plan, reads)) };
       list.unshift(found);
       list.length = Math.min(list.length, MOST_KEPT);
-      byShop.set(plan.shop, list);
+      byJob.delete(key);
+      byJob.set(key, list);
+      if (byJob.size > MOST_JOBS) byJob.delete(byJob.keys().next().value ?? '');
     } else if (at > 0) {
       list.splice(at, 1);
       list.unshift(found);
@@ -113,12 +140,28 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
 function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
   if (plan === other) return true;
   const { whole, kinds } = reads;
+  const [a, b] = [plan.shop, other.shop];
+  if (a !== b) {
+    if (whole.has('shop')) return false;
+    if (whole.has('settings') && a.settings !== b.settings) return false;
+    if (whole.has('plugs') && a.plugs !== b.plugs) return false;
+  }
   if (whole.has('job') && plan.job !== other.job) return false;
   if (whole.has('machine') && plan.machine !== other.machine) return false;
   if (whole.has('taken') && !sameTaken(plan.taken, other.taken)) return false;
-  if (whole.has('goes') && !sameSeats(plan.goes, other.goes)) return false;
-  if (whole.has('seats')) return sameSeats(plan.seats, other.seats);
-  return kinds.size === 0 || sameSeats(plan.seats, other.seats, kinds);
+  const sameModel = modelsOf(a, b);
+  if (whole.has('goes') && !sameSeats(plan.goes, other.goes, sameModel)) return false;
+  if (whole.has('seats')) return sameSeats(plan.seats, other.seats, sameModel);
+  return kinds.size === 0 || sameSeats(plan.seats, other.seats, sameModel, kinds);
+}
+
+type SameModel = ((part: Part) => boolean) | undefined;
+
+/** Whether the model of a part is the same in both shops: facts are read through it. */
+function modelsOf(a: Shop, b: Shop): SameModel {
+  if (a === b || a.models === b.models) return undefined;
+  const [before, after] = [indexOf(a).models, indexOf(b).models];
+  return ({ modelId }) => modelId === undefined || before.get(modelId) === after.get(modelId);
 }
 
 function sameTaken(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
@@ -132,9 +175,10 @@ function sameTaken(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
 function sameSeats(
   a: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
   b: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
+  sameModel: SameModel,
   kinds?: ReadonlySet<Kind>,
 ): boolean {
-  if (a === b) return true;
+  if (a === b && !sameModel) return true;
   let j = 0;
   for (const one of a) {
     if (kinds && !kinds.has(one.kind)) continue;
@@ -143,6 +187,7 @@ function sameSeats(
     j += 1;
     if (!two || one.part !== two.part || one.seat !== two.seat || one.state !== two.state)
       return false;
+    if (sameModel && !sameModel(one.part)) return false;
   }
   while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
   return j >= b.length;

@@ -2,6 +2,7 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
 import { plugIn, plugNameIn } from '../model/ownPlugs.ts';
 import { all, listAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { plugsOf } from '../model/reads.ts';
 import type { Plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { touch } from './meet/index.ts';
@@ -149,7 +150,7 @@ export function modularLeads(plan: Plan): Finding[] {
 function verdictIn(plan: Plan, supply: Placed, lead: Placed, belongs: string): LeadVerdict {
   if (belongs === supply.part.id || belongs === supply.part.modelId)
     return { mark: 'clear', rest: 'its own', say: 'The lead belongs to this supply.' };
-  const load = plugIn(plan.shop, textAt(plan, lead, 'plug')?.text ?? '');
+  const load = plugIn(plugsOf(plan), textAt(plan, lead, 'plug')?.text ?? '');
   if (!load)
     return {
       mark: 'stop',
@@ -166,4 +167,4 @@ function verdictIn(plan: Plan, supply: Placed, lead: Placed, belongs: string): L
 }
 
 export const leadName = (plan: Plan, lead: Placed): string =>
-  `${lead.part.name}, ${plugNameIn(plan.shop, textAt(plan, lead, 'plug')?.text ?? '?')}`;
+  `${lead.part.name}, ${plugNameIn(plugsOf(plan), textAt(plan, lead, 'plug')?.text ?? '?')}`;

@@ -3,6 +3,7 @@ import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { plugIn } from '../model/ownPlugs.ts';
 import { one, textAt, type Plan } from '../model/plan.ts';
+import { plugsOf } from '../model/reads.ts';
 import { plug, type Plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { pairFinding } from './pairs.ts';
@@ -23,7 +24,7 @@ export function mainPlug(plan: Plan): Finding[] {
     undoMinutes: 40,
   });
   if (found.restLabel.startsWith('adapter')) return [found];
-  const verdict = mainVerdict(plugIn(plan.shop, give.text), plugIn(plan.shop, take.text));
+  const verdict = mainVerdict(plugIn(plugsOf(plan), give.text), plugIn(plugsOf(plan), take.text));
   if (!verdict) return [found];
   return [
     {
@@ -77,7 +78,7 @@ function notSaid(plan: Plan, give: string | undefined, take: string | undefined)
   const [board, supply] = [one(plan, 'board'), one(plan, 'supply')];
   const side = (placed: typeof board, label: string, id: string | undefined) => ({
     ...(placed ? wordOf(placed, 'mainPlug', label, undefined) : { label }),
-    value: id === undefined ? undefined : plugIn(plan.shop, id)?.name,
+    value: id === undefined ? undefined : plugIn(plugsOf(plan), id)?.name,
   });
   return match({
     id: 'main-plug',

@@ -3,6 +3,7 @@ import { wordOf } from '../findings/terms.ts';
 import type { TextTold } from '../model/lookup.ts';
 import { plugIn, plugNameIn } from '../model/ownPlugs.ts';
 import type { Placed, Plan } from '../model/plan.ts';
+import { plugsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { meet, type Keys, type Meeting, type Verdict } from './meet/index.ts';
@@ -37,8 +38,11 @@ const rests: Record<Verdict, string> = {
 
 /** Fits and right, fits and burns, does not fit: with what meets what. A proved adapter of the plan settles it. */
 export function pairFinding(plan: Plan, pair: Pair): Finding {
-  const [plug, socket] = [plugIn(plan.shop, pair.plug.id), plugIn(plan.shop, pair.socket.id)];
-  const name = (id: string) => plugNameIn(plan.shop, id);
+  const [plug, socket] = [
+    plugIn(plugsOf(plan), pair.plug.id),
+    plugIn(plugsOf(plan), pair.socket.id),
+  ];
+  const name = (id: string) => plugNameIn(plugsOf(plan), id);
   const meeting: Meeting =
     plug && socket
       ? meet(plug, socket, pair.keys)

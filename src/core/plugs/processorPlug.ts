@@ -2,6 +2,7 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { plugsOf } from '../model/reads.ts';
 import { plugNameIn } from '../model/ownPlugs.ts';
 import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
@@ -16,7 +17,7 @@ export function processorPlug(plan: Plan): Finding[] {
   const take = textAt(plan, board, 'processorPlug');
   const gives = listAt(plan, supply, 'plugs');
   const mine = gives?.items.filter((id) => id.startsWith('cpu'));
-  const name = (id: string) => plugNameIn(plan.shop, id);
+  const name = (id: string) => plugNameIn(plugsOf(plan), id);
   const adapter = gives?.items
     .map((id) => adapterFor(plan, id, take?.text ?? ''))
     .find((each) => each !== undefined);

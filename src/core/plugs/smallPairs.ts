@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { plugsOf } from '../model/reads.ts';
 import { meet } from './meet/index.ts';
 import { plugIn } from '../model/ownPlugs.ts';
 import { pairFinding } from './pairs.ts';
@@ -11,7 +12,7 @@ export function lights(plan: Plan): Finding[] {
   if (!board || !headers || headers.items.length === 0) return [];
   return all(plan, 'small').flatMap((placed) => {
     const told = textAt(plan, placed, 'plug');
-    if (!told || plugIn(plan.shop, told.text)?.group !== 'light') return [];
+    if (!told || plugIn(plugsOf(plan), told.text)?.group !== 'light') return [];
     const socket = headers.items.find((id) => id === told.text) ?? headers.items[0] ?? '';
     return pairFinding(plan, {
       id: `light:${placed.seat}`,
@@ -32,9 +33,9 @@ export function fans(plan: Plan): Finding[] {
   return all(plan, 'fan').flatMap((placed) => {
     const told = textAt(plan, placed, 'plug');
     if (!told) return [];
-    const own = plugIn(plan.shop, told.text);
+    const own = plugIn(plugsOf(plan), told.text);
     const takes = (id: string) => {
-      const socket = plugIn(plan.shop, id);
+      const socket = plugIn(plugsOf(plan), id);
       return own && socket && ['right', 'partly'].includes(meet(own, socket).verdict);
     };
     const socket = free.find((id) => id === told.text) ?? free.find(takes) ?? free[0];

@@ -1,6 +1,6 @@
 import type { Remedy } from '../findings/finding.ts';
 import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
-import { withTaken } from '../model/reads.ts';
+import { settingsOf, withTaken } from '../model/reads.ts';
 import { range, type Range } from '../units/range.ts';
 import { wireOhmPerM } from '../units/wire.ts';
 import {
@@ -72,7 +72,7 @@ export function fewerWatts(
         rest,
         mark: rest.hi < 0 ? ('stop' as const) : ('watch' as const),
         minutes: 15,
-        money: { minor: 0, currency: plan.shop.settings.currency },
+        money: { minor: 0, currency: settingsOf(plan).currency },
         undoable: true,
         givesUp: 'speed under full load',
         action: { do: 'take' as const },

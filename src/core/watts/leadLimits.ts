@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { all, one, type Plan } from '../model/plan.ts';
-import { withTaken } from '../model/reads.ts';
+import { settingsOf, withTaken } from '../model/reads.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
 import { practice, type Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
@@ -122,7 +122,7 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
       rest,
       mark: markOf(rest, 0),
       minutes: 5,
-      money: { minor: 0, currency: plan.shop.settings.currency },
+      money: { minor: 0, currency: settingsOf(plan).currency },
       undoable: true,
       action: { do: 'take' as const },
     }));

@@ -2,6 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { range, scale, type Range } from '../units/range.ts';
 import { efficiencyOf, treeOf } from './tree/index.ts';
@@ -33,7 +34,7 @@ export function measuredW(plan: Plan): Range | undefined {
 /** All schools that can say something of this plan; the measured one governs where the parts are as measured, else the sum. */
 export function schoolsOf(plan: Plan): School[] {
   const tree = treeOf(plan, 'full');
-  const headroom = 1 + plan.shop.settings.headroom;
+  const headroom = 1 + settingsOf(plan).headroom;
   const makers = all(plan, 'card').flatMap((placed) => numberAt(plan, placed, 'makerTotal') ?? []);
   const measured = measuredW(plan);
   const latest = plan.job?.readings.filter((each) => each.kind === 'wallW').at(-1);
@@ -80,7 +81,7 @@ export function measuredSchool(plan: Plan): Finding[] {
   if (!supply || !label || !school) return [];
   const tree = treeOf(plan, 'full');
   const typed = tree ? (tree.givenW.lo + tree.givenW.hi) / 2 : undefined;
-  const headroom = 1 + plan.shop.settings.headroom;
+  const headroom = 1 + settingsOf(plan).headroom;
   const real = (school.asks.lo + school.asks.hi) / 2 / headroom;
   const off =
     typed === undefined

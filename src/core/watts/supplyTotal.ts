@@ -2,6 +2,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { figure, gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { all, numberAt, one, type Plan } from '../model/plan.ts';
+import { settingsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { scale, total, type Range } from '../units/range.ts';
 import { isSingleFeed } from './tree/index.ts';
@@ -19,7 +20,7 @@ export function supplyTotal(plan: Plan): Finding[] {
   const terms: Term[] = loads(plan);
   if (terms.length === 0) return [];
   const sum = total(terms.map((term) => term.value as Range));
-  const headroom = plan.shop.settings.headroom;
+  const headroom = settingsOf(plan).headroom;
   return [
     gap({
       id: 'supply-total',

@@ -1,8 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { all, one, type Plan } from '../../../src/core/model/plan.ts';
-import { keptByReads, withTaken } from '../../../src/core/model/reads.ts';
+import { editMachine, editPart, editSettings, setFact } from '../../../src/core/edits/edits.ts';
+import { keepWhole, lend, reserve } from '../../../src/core/edits/ledgerEdits.ts';
+import { properties } from '../../../src/core/model/properties.ts';
+import { all, numberAt, one, type Plan } from '../../../src/core/model/plan.ts';
+import { keptByReads, plugsOf, settingsOf, withTaken } from '../../../src/core/model/reads.ts';
 import { withChange } from '../../../src/core/model/stages.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
@@ -69,11 +72,48 @@ describe('model/reads', () => {
     expect(replaces.count.runs).to.equal(1);
     expect(withTaken(plan, new Set(['x'])).seats).to.equal(plan.seats);
   });
-  it('another shop is another answer', () => {
-    const { kept, count } = counted((each) => each.shop.settings.headroom);
-    kept(plan);
-    kept({ ...plan, shop: { ...plan.shop, settings: { ...plan.shop.settings, headroom: 0.5 } } });
-    expect(count.runs).to.equal(2);
+  it('a later shop counts where it is read, wholly or its settings or plugs alone', () => {
+    const later: Plan = {
+      ...plan,
+      shop: { ...plan.shop, settings: { ...plan.shop.settings, headroom: 0.5 } },
+    };
+    for (const [work, runs] of [
+      [(each: Plan) => each.shop.settings.headroom, 2],
+      [(each: Plan) => settingsOf(each).headroom, 2],
+      [(each: Plan) => plugsOf(each).plugs.length, 1],
+      [(each: Plan) => all(each, 'memory').length, 1],
+    ] as const) {
+      const { kept, count } = counted<unknown>(work);
+      kept(plan);
+      kept(later);
+      expect(count.runs).to.equal(runs);
+    }
+  });
+  it('sees a model that was measured again, and not one of another kind', () => {
+    const model = (value: number): Shop['models'][number] => ({
+      id: 'twin',
+      kind: 'memory',
+      name: 'twin',
+      facts: { size: { lo: value, hi: value, how: 'measured' } },
+    });
+    const of = (value: number): Plan => ({
+      ...plan,
+      shop: { ...plan.shop, models: [model(value)] },
+    });
+    const seats = plan.seats.map((placed) =>
+      placed.kind === 'memory'
+        ? { ...placed, part: { ...placed.part, facts: {}, modelId: 'twin' } }
+        : placed,
+    );
+    const sizes = counted((each) =>
+      all(each, 'memory').map((placed) => numberAt(each, placed, 'size')?.lo),
+    );
+    expect(sizes.kept({ ...of(4), seats })).to.deep.equal([4, 4]);
+    expect(sizes.kept({ ...of(8), seats })).to.deep.equal([8, 8]);
+    const boards = counted((each) => one(each, 'board')?.part.name);
+    boards.kept({ ...of(4), seats });
+    boards.kept({ ...of(8), seats });
+    expect(boards.count.runs).to.equal(1);
   });
   it('gives the same sums as a shop that kept nothing, whatever is put where', () => {
     const demo = demoShop('2026-11-25T09:00:00.000Z');
@@ -112,4 +152,47 @@ describe('model/reads', () => {
       { numRuns: 25 },
     );
   }).timeout(60_000);
+  it('and whatever is measured, said, lent, moved or set', () => {
+    const at = '2026-11-25T09:00:00.000Z';
+    let shop = demoShop(at);
+    const parts = shop.parts.map((part) => part.id);
+    const kinds = new Map(shop.parts.map((part) => [part.id, part.kind]));
+    const pick = {
+      nth: fc.nat(parts.length - 1),
+      key: fc.nat(60),
+      value: fc.integer({ min: 1, max: 400 }),
+    };
+    const change = fc.record({ what: fc.nat(7), onModel: fc.boolean(), ...pick });
+    fc.assert(
+      fc.property(fc.array(change, { minLength: 1, maxLength: 5 }), (changes) => {
+        for (const { what, onModel, nth, key, value } of changes) {
+          const id = parts[nth] ?? '';
+          const kind = kinds.get(id);
+          const numbers = (kind ? properties[kind] : []).filter(
+            ({ measure }) => measure !== 'text' && measure !== 'list',
+          );
+          const property = numbers[key % Math.max(1, numbers.length)];
+          const fact = { lo: value, hi: value, how: 'measured' as const };
+          const edits = [
+            property ? setFact(id, property.key, fact, onModel) : reserve(id, '9'),
+            property ? setFact(id, property.key, undefined, onModel) : reserve(id, undefined),
+            lend(id, value % 2 ? { way: 'borrowed' } : undefined),
+            editPart(id, { condition: value % 2 ? 'dead' : 'good' }),
+            editSettings({ headroom: (value % 5) / 10 }),
+            keepWhole(`M${value % 12}`, value % 2 === 0),
+            editMachine(`M${value % 12}`, { state: value % 2 ? 'in use' : 'donor' }),
+            editPart(id, { price: { minor: value, currency: 'EUR' } }),
+          ];
+          const edit = edits[what];
+          if (edit) shop = edit(shop);
+        }
+        for (const job of shop.jobs) {
+          const fresh = structuredClone(shop);
+          const same = fresh.jobs.find((each) => each.id === job.id) ?? job;
+          expect(runChecks(planOf(shop, job))).to.deep.equal(runChecks(planOf(fresh, same)));
+        }
+      }),
+      { numRuns: 30 },
+    );
+  }).timeout(120_000);
 });

@@ -1,5 +1,5 @@
 import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import type { Shop } from '../../model/types.ts';
+import { keptByReads } from '../../model/reads.ts';
 import { supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, usual, type Coord } from './coord.ts';
@@ -34,22 +34,10 @@ export interface Places {
 
 const NOTHING = range(0);
 
-export function placesOf(plan: Plan): Places | undefined {
+export const placesOf = keptByReads((plan: Plan): Places | undefined => {
   const shell = one(plan, 'case');
-  if (!shell) return undefined;
-  /* Places hang on case, board and supply alone: plans that share them share their places. */
-  const key = [shell, one(plan, 'board'), one(plan, 'supply')];
-  const kept = (known.get(plan.shop) ?? []).find((each) =>
-    each.key.every((placed, i) => placed?.part === key[i]?.part),
-  );
-  if (kept) return kept.places;
-  const places = makePlaces(plan, shell);
-  known.set(plan.shop, [{ key, places }, ...(known.get(plan.shop) ?? [])].slice(0, MOST_KEPT));
-  return places;
-}
-
-const MOST_KEPT = 24;
-const known = new WeakMap<Shop, { key: (Placed | undefined)[]; places: Places }[]>();
+  return shell && makePlaces(plan, shell);
+});
 
 function makePlaces(plan: Plan, shell: Placed): Places {
   const board = one(plan, 'board');

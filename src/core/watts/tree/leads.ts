@@ -1,6 +1,6 @@
 import { plugIn } from '../../model/ownPlugs.ts';
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import { keptByReads } from '../../model/reads.ts';
+import { keptByReads, plugsOf } from '../../model/reads.ts';
 import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
@@ -38,7 +38,7 @@ export const leadsOf = keptByReads((plan: Plan): Lead[] => {
 });
 
 function bringsLeads(plan: Plan, supply: Placed): Lead[] {
-  const main = plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? '');
+  const main = plugIn(plugsOf(plan), textAt(plan, supply, 'mainPlug')?.text ?? '');
   const others = listAt(plan, supply, 'plugs')?.items ?? [];
   const length = (key: string) => numberAt(plan, supply, key) ?? range(280, 650);
   const list: Lead[] = [];

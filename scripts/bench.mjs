@@ -57,7 +57,7 @@ async function largeShop(browser, address) {
   const page = await context.newPage();
   const stands = () =>
     page.waitForFunction(
-      () => document.querySelectorAll('#stage a[href*="/job/"]').length > 40,
+      () => document.querySelectorAll('#stage a[href*="/job/"]').length > 20,
       null,
       {
         timeout: 120_000,
@@ -65,7 +65,7 @@ async function largeShop(browser, address) {
     );
   await page.addInitScript(() => {
     const look = () => {
-      if (document.querySelectorAll('#stage a[href*="/job/"]').length > 40)
+      if (document.querySelectorAll('#stage a[href*="/job/"]').length > 20)
         window.standsAt = performance.now();
       else requestAnimationFrame(look);
     };
@@ -82,6 +82,7 @@ async function largeShop(browser, address) {
     await stands();
     opens.push(await page.evaluate(() => window.standsAt));
   }
+  await page.getByText('a machine stands where hands are next needed').waitFor({ timeout: 60_000 });
   const search = await page.evaluate(async () => {
     const input = document.querySelector('input[aria-describedby="entry-say"]');
     const figures = [];

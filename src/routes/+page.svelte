@@ -23,8 +23,8 @@
   const HEIGHT = 132;
 
   /** Jobs looked at before the bench is shown; on a very full bench the others follow bit by bit. */
-  const FIRST = 48;
-  const STEP = 24;
+  const FIRST = 24;
+  const STEP = 8;
   let looked = $state(FIRST);
   const openFirst = $derived([
     ...bench.shop.jobs.filter((job) => !job.handedOver),

@@ -64,7 +64,16 @@
 
   function where(part: Part): string {
     const home = indexOf(bench.shop).homeOf.get(part.id);
-    if (home) return `donor ${home.id}, ${home.name}`;
+    /* Out of a donor; out of a machine somebody uses, or one whose own job lets it go. */
+    const out = {
+      donor: 'donor',
+      'in use': 'in use in',
+      here: 'leaves',
+      offered: 'offered',
+      gone: '',
+    };
+    if (home) return `${out[home.state]} ${home.id}, ${home.name}`;
+    if (part.place === 'buy' && part.where) return `to buy, ${part.where}`;
     return part.place === 'buy' ? 'to buy' : `shelf ${part.where ?? ''}`.trim();
   }
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
 import type { Entry, Job, Machine, Part } from '../../src/core/model/types.ts';
-import { enter, openShop, stored, visit, type Shop } from './helpers/app.ts';
+import { enter, openShop, origin, stored, visit, type Shop } from './helpers/app.ts';
 
 describe('donors', () => {
   let shop: Shop;
@@ -190,6 +190,93 @@ describe('names from numbers', () => {
     await page.getByText(/Two numbers of four figures/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
     expect(shop.foreign).to.deep.equal([]);
+    await shop.context.close();
+  });
+});
+
+describe('api/v1/ids', () => {
+  const get = async (path: string, encoding = 'br') =>
+    fetch(`${await origin()}/api/v1/ids/${path}`, { headers: { 'accept-encoding': encoding } });
+  it('answers one name, an unknown number, and refuses what is none', async () => {
+    const known = (await (await get('pci?id=8086:100e')).json()) as { name?: string; say: string };
+    expect(known.name).to.be.a('string');
+    const unknown = (await (await get('pci?id=0bad:0001')).json()) as {
+      name?: string;
+      say: string;
+    };
+    expect(unknown.name).to.equal(undefined);
+    expect(unknown.say).to.contain('no maker 0bad');
+    expect((await get('pci?id=8086')).status).to.equal(400);
+    expect((await get('isa')).status).to.equal(404);
+    expect(((await (await get('isa')).json()) as { fault: string }).fault).to.contain('isa');
+  });
+  it('sends the whole list packed as the asker can unpack it, the same each way', async () => {
+    const texts = await Promise.all(
+      ['br', 'gzip', 'identity'].map(async (encoding) => {
+        const answer = await get('usb', encoding);
+        expect(answer.headers.get('content-encoding')).to.equal(
+          encoding === 'identity' ? null : encoding,
+        );
+        return answer.text();
+      }),
+    );
+    expect(texts[0]?.length).to.be.greaterThan(100_000);
+    expect(new Set(texts).size).to.equal(1);
+    expect(texts[0]).to.match(/^[0-9a-f]{4}\S/);
+  });
+});
+
+describe('a part’s own sheet', () => {
+  it('lends and reserves it: the bench says until when, the job that wants it says why not', async () => {
+    const shop = await openShop('/job/14/donors');
+    const { page } = shop;
+    await page.getByRole('button', { name: /H03/ }).first().click();
+    await page.getByRole('button', { name: 'What is known of it' }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByLabel('Lent or borrowed').selectOption('borrowed');
+    await sheet.getByLabel('From whom').fill('the school');
+    await sheet.getByLabel('Owed back by').fill('2026-01-05');
+    await sheet.getByLabel('Kept for').selectOption('5');
+    await sheet.getByLabel('Would fetch').fill('dear');
+    await sheet.getByText('No amount: 12 or 12.50.').waitFor();
+    await sheet.getByLabel('Would fetch').fill('3,50');
+    await stored<Part>(
+      page,
+      'parts',
+      'H03',
+      (part) =>
+        part?.loan?.until === '2026-01-05' && part.reserved === '5' && part.worth?.minor === 350,
+    );
+    await page.keyboard.press('Escape');
+    await page.getByText('H03 is borrowed').first().waitFor();
+    await page.getByText('H03 is reserved').first().waitFor();
+    await visit(page, '/');
+    await page.getByText(/borrowed from the school, \d+ days overdue/).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+  it('finds where it could serve, and puts it there', async () => {
+    const shop = await openShop('/job/14/donors');
+    const { page } = shop;
+    await page.locator('#stage').getByRole('button', { name: 'Shelf', exact: true }).click();
+    await page.getByPlaceholder('fan 92').fill('E04');
+    await page
+      .getByRole('region', { name: 'Free parts' })
+      .getByRole('button', { name: /E04/ })
+      .click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: 'Where could it serve?' }).click();
+    const place = sheet.getByRole('button', { name: /memory \d+ of \d+/ }).first();
+    await place.waitFor();
+    const [, jobId = ''] = /of (\d+)/.exec(await place.innerText()) ?? [];
+    await place.click();
+    await stored<Job>(
+      page,
+      'jobs',
+      jobId,
+      (job) => job?.changes.some((change) => change.partId === 'E04') ?? false,
+    );
+    expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });
 });

@@ -1,4 +1,4 @@
-import type { Crossing, Strand } from '$core/plan/strands.ts';
+import { BUY, SHELF, type Crossing, type Source, type Strand } from '$core/plan/strands.ts';
 
 /** Where everything of the strands' picture stands, in px of its own frame. */
 export interface Ribbon {
@@ -102,3 +102,9 @@ export function strandsPicture(
 
 const firstIn = (strands: readonly Strand[], { strands: own }: Ribbon): number =>
   strands.findIndex((strand) => own.includes(strand));
+
+/** What a source is called: its machine's name, or what it is. */
+export function nameOfSource(source: Source | undefined): string {
+  if (source?.machine) return source.machine.name;
+  return source?.id === SHELF ? 'the shelf' : source?.id === BUY ? 'to buy' : (source?.id ?? '');
+}

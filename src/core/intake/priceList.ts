@@ -60,6 +60,9 @@ export function readPriceList(
       parts: [],
       faults: [{ line: 1, say: 'The first line must name its columns: kind, name, price.' }],
     };
+  /* A column that says kind or price is no fact, though a property may bear the same name. */
+  const said = (Object.keys(headings) as (keyof typeof headings)[]).map(column);
+  const others = titles.map((title, i) => (said.includes(i) ? '' : title));
   const parts: ListedPart[] = [];
   const faults: ListFault[] = [];
   for (const [i, cells] of lines.entries()) {
@@ -87,7 +90,7 @@ export function readPriceList(
       faults.push({ line, say });
       continue;
     }
-    const told = factsOf(kind, titles, cells, cell(column('facts')), source);
+    const told = factsOf(kind, others, cells, cell(column('facts')), source);
     for (const say of told.faults) faults.push({ line, say: `${name}: ${say}` });
     parts.push({
       kind,
@@ -116,7 +119,7 @@ function factsOf(
     ...packed
       .split(/[;\n]/)
       .map((each) => each.split('='))
-      .map(([key = '', ...value]) => [key.trim().toLowerCase(), value.join('=').trim()] as const),
+      .map(([key = '', ...value]) => [key.trim().toLowerCase(), bare(value.join('='))] as const),
   ];
   for (const [title, text] of pairs) {
     const property = properties[kind].find(
@@ -135,11 +138,24 @@ function factsOf(
         .filter(Boolean);
       facts[key] = { items, how: 'said', source };
     } else {
-      const figure = Number(/^-?\d+(?:[.,]\d+)?/.exec(text)?.[0].replace(',', '.') ?? NaN);
-      if (!(figure >= 0) || figure > (most ?? Infinity))
+      const [lo, hi] = span(text);
+      if (!(lo >= 0) || !(hi >= lo) || hi > (most ?? Infinity))
         faults.push(`${property.label} ${text} cannot be meant.`);
-      else facts[key] = { lo: figure, hi: figure, how: 'said', source };
+      else facts[key] = { lo, hi, how: 'said', source };
     }
   }
   return { facts, faults };
+}
+
+/** `450 (measured)` as another shop writes its parts out: how it was known there is said here. */
+const bare = (text: string): string =>
+  text.replace(/\s*\((?:said|read|measured|class)\)\s*$/, '').trim();
+
+/** `450`, `450 W`, `12,5`, `150..168`; NaN where it begins with no figure. */
+function span(text: string): [number, number] {
+  const figure = (word: string | undefined) =>
+    word === undefined ? NaN : Number(word.replace(',', '.'));
+  const match = /^(-?\d+(?:[.,]\d+)?)(?:\.\.(-?\d+(?:[.,]\d+)?))?/.exec(text);
+  const lo = figure(match?.[1]);
+  return [lo, match?.[2] === undefined ? lo : figure(match[2])];
 }

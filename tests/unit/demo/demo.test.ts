@@ -43,6 +43,19 @@ describe('demo', () => {
         expect(property(model.kind, key), `${model.id} ${key}`).to.not.equal(undefined);
     }
   });
+  it('says only words its properties know, or plugs of its own', () => {
+    const own = new Set(shop.plugs.map(({ id }) => id));
+    const strange = [...shop.parts, ...shop.models].flatMap(({ id, kind, facts }) =>
+      Object.entries(facts).flatMap(([key, fact]) => {
+        const options = kind === 'machine' ? undefined : property(kind, key)?.options;
+        const words = 'text' in fact ? [fact.text] : 'items' in fact ? fact.items : [];
+        return words
+          .filter((word) => options && !options.includes(word) && !own.has(word))
+          .map((word) => `${id} ${key} ${word}`);
+      }),
+    );
+    expect(strange).to.deep.equal([]);
+  });
   it('shows honest trouble', () => {
     const ids = shop.jobs.flatMap((job) =>
       standing(shop, job, now)

@@ -2,6 +2,8 @@ import { expect } from 'chai';
 import { addList, dropList } from '../../../src/core/edits/listEdits.ts';
 import { putPart } from '../../../src/core/edits/edits.ts';
 import { readPriceList } from '../../../src/core/intake/priceList.ts';
+import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { partsTable } from '../../../src/core/export/partsTable.ts';
 import { emptyJob, emptyShop } from '../../../src/core/model/empty.ts';
 import { checkShop } from '../../../src/core/model/read.ts';
 
@@ -59,6 +61,39 @@ describe('intake/priceList', () => {
     expect(faults[2]?.say).to.contain('below nothing');
     expect(parts.map(({ name }) => name)).to.deep.equal(['odd facts', 'good fan']);
     expect(parts[0]?.facts).to.deep.equal({});
+  });
+  for (const [text, lo, hi] of [
+    ['92', 92, 92],
+    ['92,5 mm', 92.5, 92.5],
+    ['90..93', 90, 93],
+    ['90..93 (measured)', 90, 93],
+  ] as const)
+    it(`reads a figure written ${text}`, () => {
+      const { parts } = read(['kind', 'name', 'facts'], ['supply', 'x', `depth=${text}`]);
+      expect(parts[0]?.facts['depth']).to.include({ lo, hi });
+    });
+  for (const text of ['93..90', '-3', 'wide', '99999'])
+    it(`refuses ${text} as a depth, and keeps the part`, () => {
+      const { parts, faults } = read(['kind', 'name', 'facts'], ['supply', 'x', `depth=${text}`]);
+      expect(parts[0]?.facts).to.deep.equal({});
+      expect(faults[0]?.say).to.contain('cannot be meant');
+    });
+  it('reads the parts another shop writes out: kinds, names, prices and every figure', () => {
+    const shop = demoShop('2026-11-25T09:00:00.000Z');
+    const { parts, faults } = readPriceList(partsTable(shop, shop.parts), about);
+    expect(parts).to.have.length(shop.parts.length);
+    /* Plugs the other shop measured itself are not known here, and named. */
+    const strange = faults.filter(({ say }) => !/“desk40-main” is none we know/.test(say));
+    expect(strange).to.deep.equal([]);
+    parts.forEach((part, i) => {
+      const own = shop.parts[i];
+      expect(part).to.include({ kind: own?.kind, name: own?.name });
+      expect(part.price).to.deep.equal(own?.price);
+      for (const [key, fact] of Object.entries(own?.facts ?? {})) {
+        if (!('lo' in fact)) continue;
+        expect(part.facts[key], `${own?.id} ${key}`).to.include({ lo: fact.lo, hi: fact.hi });
+      }
+    });
   });
   it('wants a first line that names the columns', () => {
     for (const rows of [[], [['a', 'b']]])

@@ -64,7 +64,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
         remedies: [],
       },
     ];
-  if (plan.taken.has(WRITTEN))
+  if ([...plan.taken].some((id) => id.startsWith(WRITTEN)))
     return [
       {
         ...base,
@@ -101,14 +101,14 @@ function knows(plan: Plan, board: Placed): Finding[] {
   ];
 }
 
-/** The remedy by which new firmware is written first. */
-const WRITTEN = 'firmware-first';
+/** The remedy by which new firmware is written first; behind it the processor it is done with, or `bare`. */
+const WRITTEN = 'firmware-first:';
 
 /** An older processor that goes into the socket and is known now; or none needed. */
 function waysToWrite(plan: Plan, board: Placed, now: readonly string[]): Remedy[] {
   const free = { minor: 0, currency: settingsOf(plan).currency };
-  const remedy = (title: string, minutes: number): Remedy => ({
-    id: WRITTEN,
+  const remedy = (how: string, title: string, minutes: number): Remedy => ({
+    id: `${WRITTEN}${how}`,
     title,
     mark: 'watch',
     minutes,
@@ -117,10 +117,10 @@ function waysToWrite(plan: Plan, board: Placed, now: readonly string[]): Remedy[
     action: { do: 'take' },
   });
   if (textAt(plan, board, 'flashBare')?.text === 'yes')
-    return [remedy('Write the firmware without a processor, from a stick', 15)];
+    return [remedy('bare', 'Write the firmware without a processor, from a stick', 15)];
   const [older] = olderProcessors(plan, board, now);
   return older
-    ? [remedy(`Write the firmware with ${older.name} (${older.id}) in the socket`, 35)]
+    ? [remedy(older.id, `Write the firmware with ${older.name} (${older.id}) in the socket`, 35)]
     : [];
 }
 

@@ -1,6 +1,7 @@
 import type { Placed, Plan } from '../model/plan.ts';
 import { seatName } from '../model/seats.ts';
 import type { Kind, Schools } from '../model/types.ts';
+import { firmwareIds } from './firmwareSteps.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import { hands, onBoard } from './handwork.ts';
@@ -39,7 +40,10 @@ export function inSteps(
         tools: hands[placed.kind].tools,
         fasteners: hands[placed.kind].fasteners,
         cautions: placed.kind === 'supply' ? [cautions.mains, cautions.maker] : [],
-        after: inAfter(placed, ids, boardMoves, schools),
+        after: [
+          ...inAfter(placed, ids, boardMoves, schools),
+          ...(placed.kind === 'processor' ? firmwareIds(plan).map((id) => `remedy:${id}`) : []),
+        ],
         why:
           placed.kind === 'supply' && boardMoves
             ? schools.supply === 'first'

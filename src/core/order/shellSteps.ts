@@ -1,5 +1,6 @@
 import { seatName } from '../model/seats.ts';
 import type { Plan } from '../model/plan.ts';
+import { firmwareIds } from './firmwareSteps.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';
@@ -7,7 +8,9 @@ import type { Step } from './step.ts';
 /** What is done to the shell itself: remedies taken. */
 export function shellSteps(plan: Plan): Step[] {
   const steps: Step[] = [];
+  const firmware = firmwareIds(plan);
   for (const id of plan.taken) {
+    if (firmware.includes(id)) continue;
     const [what, detail = '', place] = id.split(':');
     const cut = ['cut-front', 'drill', 'rear-cut', 'file-slots'].includes(what ?? '');
     const title =

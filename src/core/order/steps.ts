@@ -1,5 +1,6 @@
 import type { Plan } from '../model/plan.ts';
 import type { Schools } from '../model/types.ts';
+import { firmwareSteps } from './firmwareSteps.ts';
 import { gateSteps } from './gateSteps.ts';
 import { inSteps } from './inSteps.ts';
 import { beforeSteps, outSteps } from './outSteps.ts';
@@ -20,6 +21,7 @@ export function stepsOf(plan: Plan, schools: Schools): Step[] {
     ...beforeSteps(plan),
     ...outSteps(plan, moved, boardMoves),
     ...shellSteps(plan),
+    ...firmwareSteps(plan),
     ...inSteps(plan, [...comes, ...moved], boardMoves, schools),
     ...gateSteps(plan, boardMoves, schools),
   ];

@@ -5,6 +5,7 @@ import { moduleSort } from '../../../src/core/links/moduleSort.ts';
 import { lost } from '../../../src/core/links/lost.ts';
 import { sataLinks } from '../../../src/core/links/sata.ts';
 import { idIn, idIndex, compactIds, nameOfId } from '../../../src/core/links/ids.ts';
+import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { takeRemedy } from '../../../src/core/edits/edits.ts';
 import { jobOver, jobWith, partFor, type Seats } from '../../helpers/build.ts';
@@ -50,6 +51,12 @@ describe('links/firmware', () => {
     const again = firmware(planOf(after, after.jobs[0] ?? job)).find(({ id }) => id === 'firmware');
     expect(again?.mark).to.equal('watch');
     expect(again?.say).to.contain('before this processor goes in');
+    const now = after.jobs[0] ?? job;
+    const steps = workOrderOf(planOf(after, now), now.schools);
+    const at = (id: string) => steps.findIndex((each) => each.id.startsWith(id));
+    expect(steps[at('remedy:firmware-first')]?.title).to.contain('older one (C09) in the socket');
+    expect(at('remedy:firmware-first')).to.be.within(0, at('in:processor') - 1);
+    expect(steps.filter((each) => each.title.startsWith('Get and fit'))).to.deep.equal([]);
   });
   it('has no way where nothing on the shelf is old enough, nor lent, dead or in use', () => {
     const none = [

@@ -75,7 +75,7 @@ const views = [
   ],
   ['watts', '/job/9/watts'],
   ['links', '/job/19/links'],
-  ['donors', '/job/14/donors'],
+  ['donors', '/job/15/donors'],
   ['work-order', '/job/14/order'],
   ['power-up', '/job/14/power-up'],
   [

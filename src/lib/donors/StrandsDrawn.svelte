@@ -99,7 +99,7 @@
         <g>
           <path class="side" d="M{LEFT} {box.y}V{box.y + box.height}" />
           {#if outside}
-            <Front {outside} x={2} floor={box.y + 70} scale={SCALE} />
+            <Front {outside} x={2} floor={box.spareY + 46} scale={SCALE} />
           {/if}
           <text class="head" x="0" y={box.y + 17}
             >{machine ? `${machine.id} · ` : ''}{clip(nameOfSource(sources.get(box.id)), 26)}</text
@@ -136,7 +136,7 @@
         {/if}
       {/each}
       {#if machine?.state === 'donor'}
-        <span class="spare" style:top="{box.y + 24}px">
+        <span class="spare" style:top="{box.spareY}px">
           {#each spare(machine.seats) as each (each.seat)}
             <button
               aria-pressed={held?.id === each.part.id}

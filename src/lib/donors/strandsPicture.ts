@@ -17,6 +17,8 @@ export interface Box {
   height: number;
   /** Its one ribbon ends at its name. */
   inHead: boolean;
+  /** Where the parts nobody has planned begin. */
+  spareY: number;
   ribbons: Ribbon[];
 }
 
@@ -78,8 +80,11 @@ export function strandsPicture(
       own.forEach(
         (ribbon, i) => (ribbon[end] = inHead ? y + HEAD / 2 : y + HEAD + ROW * (i + 0.5)),
       );
-      const height = Math.max(least(id), HEAD + ROW * (inHead ? 0 : own.length));
-      const box = { id, y, height, inHead, ribbons: own };
+      const rows = HEAD + ROW * (inHead ? 0 : own.length);
+      /* Labels of single strands need the whole width: what is spare stands under them. */
+      const under = end === 'y0' && own.some(({ single }) => single) ? rows - HEAD : 0;
+      const height = Math.max(least(id) + under, rows);
+      const box = { id, y, height, inHead, spareY: y + under + 24, ribbons: own };
       y += height + GAP;
       return box;
     });

@@ -1,6 +1,4 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
-  import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { foundOf } from '$core/plan/planOf.ts';
   import { one } from '$core/model/plan.ts';
   import { indexOf, standingOf } from '$core/model/lookup.ts';
@@ -13,6 +11,7 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
+  import LongList from '$lib/ui/LongList.svelte';
   import PartSheet from '$lib/intake/PartSheet.svelte';
   import PriceLists from './PriceLists.svelte';
   import Strip from './Strip.svelte';
@@ -22,7 +21,6 @@
   let query = $state('');
   let showing = $state<string | undefined>();
   let opened = $state<string | undefined>();
-  let scroller = $state<HTMLDivElement>();
 
   const donors = $derived(bench.shop.machines.filter((machine) => machine.state === 'donor'));
   const wanted = $derived(wantedBy(bench.shop));
@@ -36,17 +34,6 @@
     if (query.trim() === '') return free;
     const found = new Set(findParts(bench.shop, query));
     return free.filter((part) => found.has(part));
-  });
-
-  const rows = createVirtualizer<HTMLDivElement, HTMLDivElement>({
-    count: 0,
-    getScrollElement: () => scroller ?? null,
-    estimateSize: () => 40,
-    overscan: 8,
-  });
-  $effect(() => {
-    const options = { count: list.length, getScrollElement: () => scroller ?? null };
-    untrack(() => $rows.setOptions(options));
   });
 
   function place(part: Part): string {
@@ -109,30 +96,21 @@
   <input bind:value={query} placeholder="fan 92 · ddr4 8 · a tag" /></label
 >
 <p class="count soft">{list.length} of {free.length} free parts</p>
-<!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
-<div class="list" bind:this={scroller} tabindex="0" role="region" aria-label="Free parts">
-  <svg class="spacer" width="1" height={$rows.getTotalSize()} aria-hidden="true"></svg>
-  {#each $rows.getVirtualItems() as item (item.index)}
-    {@const part = list[item.index]}
-    {#if part}
-      {@const jobs = wanted.get(part.id)}
-      <button
-        class="row"
-        style:transform="translateY({item.start}px)"
-        onclick={() => (showing = part.id)}
+<LongList items={list} label="Free parts" rowPx={40} heightPx={400}>
+  {#snippet row(part, y)}
+    {@const jobs = wanted.get(part.id)}
+    <button class="row" style:transform="translateY({y}px)" onclick={() => (showing = part.id)}>
+      <b class="figure">{part.id}</b>
+      <span>{part.name}</span>
+      <small>{place(part)}</small>
+      <small>{standingOf(bench.shop, part).condition}</small>
+      <small class="figure right">{part.price ? formatMoney(part.price) : ''}</small>
+      <small class:twice={(jobs?.length ?? 0) > 1} class:mine={jobs?.includes(view.job?.id ?? '')}
+        >{jobs ? `wanted by ${jobs.join(', ')}` : bound(part)}</small
       >
-        <b class="figure">{part.id}</b>
-        <span>{part.name}</span>
-        <small>{place(part)}</small>
-        <small>{standingOf(bench.shop, part).condition}</small>
-        <small class="figure right">{part.price ? formatMoney(part.price) : ''}</small>
-        <small class:twice={(jobs?.length ?? 0) > 1} class:mine={jobs?.includes(view.job?.id ?? '')}
-          >{jobs ? `wanted by ${jobs.join(', ')}` : bound(part)}</small
-        >
-      </button>
-    {/if}
-  {/each}
-</div>
+    </button>
+  {/snippet}
+</LongList>
 {#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
 
 <style>
@@ -196,16 +174,6 @@
   .count {
     font-size: 14px;
     margin: 4px 0;
-  }
-  .list {
-    position: relative;
-    height: 400px;
-    overflow-y: auto;
-    border-top: 1px solid var(--line);
-    border-bottom: 1px solid var(--line);
-  }
-  .spacer {
-    display: block;
   }
   .row {
     position: absolute;

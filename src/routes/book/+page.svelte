@@ -1,7 +1,5 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
-  import { createVirtualizer } from '@tanstack/svelte-virtual';
-  import { untrack } from 'svelte';
   import { account, sayOf } from '$core/donors/index.ts';
   import { dropEntry, setHour, setRate } from '$core/edits/ledgerEdits.ts';
   import type { Entry } from '$core/model/types.ts';
@@ -11,11 +9,11 @@
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveBook, saveJournal } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
+  import LongList from '$lib/ui/LongList.svelte';
   import Stage from '$lib/ui/Stage.svelte';
   import Tape from '$lib/ui/Tape.svelte';
 
   let query = $state('');
-  let scroller = $state<HTMLDivElement>();
   let rate = $state({ currency: '', rate: '' });
   let fault = $state('');
   const currency = $derived(bench.shop.settings.currency);
@@ -38,16 +36,6 @@
       bench.shop.settings,
     ),
   );
-  const rows = createVirtualizer<HTMLDivElement, HTMLDivElement>({
-    count: 0,
-    getScrollElement: () => scroller ?? null,
-    estimateSize: () => 36,
-    overscan: 8,
-  });
-  $effect(() => {
-    const options = { count: list.length, getScrollElement: () => scroller ?? null };
-    untrack(() => $rows.setOptions(options));
-  });
 
   function keepRate(event: SubmitEvent): void {
     event.preventDefault();
@@ -94,32 +82,27 @@
     {list.length} of {bench.shop.ledger.length} lines. Prices noted at parts count in their job's own
     book.
   </p>
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
-  <div class="list" bind:this={scroller} tabindex="0" role="region" aria-label="Lines of the book">
-    <svg class="spacer" width="1" height={$rows.getTotalSize()} aria-hidden="true"></svg>
-    {#each $rows.getVirtualItems() as item (item.index)}
-      {@const entry = list[item.index]}
-      {#if entry}
-        <p class="row" style:transform="translateY({item.start}px)">
-          <span class="figure">{entry.at.slice(0, 10)}</span>
-          <span>{words[entry.kind]}</span>
-          <span>{entry.what}</span>
-          <small>{tagOf(entry)}</small>
-          <b class="figure"
-            >{entry.kind === 'hours'
-              ? `${((entry.minutes ?? 0) / 60).toFixed(2)} h`
-              : entry.money
-                ? `${formatMoney(entry.money)} ${currencySign(entry.money.currency)}`
-                : '?'}</b
-          >
-          <button
-            aria-label="Strike {entry.what}"
-            onclick={() => bench.edit('line struck', dropEntry(entry.id))}>strike</button
-          >
-        </p>
-      {/if}
-    {/each}
-  </div>
+  <LongList items={list} label="Lines of the book" rowPx={36} heightPx={340}>
+    {#snippet row(entry, y)}
+      <p class="row" style:transform="translateY({y}px)">
+        <span class="figure">{entry.at.slice(0, 10)}</span>
+        <span>{words[entry.kind]}</span>
+        <span>{entry.what}</span>
+        <small>{tagOf(entry)}</small>
+        <b class="figure"
+          >{entry.kind === 'hours'
+            ? `${((entry.minutes ?? 0) / 60).toFixed(2)} h`
+            : entry.money
+              ? `${formatMoney(entry.money)} ${currencySign(entry.money.currency)}`
+              : '?'}</b
+        >
+        <button
+          aria-label="Strike {entry.what}"
+          onclick={() => bench.edit('line struck', dropEntry(entry.id))}>strike</button
+        >
+      </p>
+    {/snippet}
+  </LongList>
   <p class="no-print"><a href={resolve('/')}>Back to the bench</a></p>
 </Stage>
 <Tape title="The book">
@@ -188,16 +171,6 @@
     font-size: 14px;
     color: var(--ink-soft);
     margin: 4px 0;
-  }
-  .list {
-    position: relative;
-    height: 340px;
-    overflow-y: auto;
-    border-top: 1px solid var(--line);
-    border-bottom: 1px solid var(--line);
-  }
-  .spacer {
-    display: block;
   }
   .row {
     position: absolute;

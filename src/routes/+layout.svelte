@@ -15,6 +15,7 @@
   import HeadTag from '$lib/entry/HeadTag.svelte';
   import Keys from '$lib/entry/Keys.svelte';
   import NewJob from '$lib/entry/NewJob.svelte';
+  import Notices from '$lib/entry/Notices.svelte';
   import Rail from '$lib/ui/Rail.svelte';
   import { isStation, stations } from '$lib/ui/stations.ts';
   import Toasts from '$lib/ui/Toasts.svelte';
@@ -68,13 +69,16 @@
     <HeadTag {view} />
     <EntryLine {view} />
   </header>
+  <div class="notices"><Notices /></div>
   <div class="rail no-print">
     <Rail current={station} jobId={railJob} counts={view.counts} {live} />
   </div>
   {#if bench.ready}
     {@render children()}
   {:else}
-    <main class="opening" id="stage"><p>Opening the shop…</p></main>
+    <main class="opening" id="stage">
+      {#if !bench.trouble}<p>Opening the shop…</p>{/if}
+    </main>
   {/if}
 </div>
 <Toasts />
@@ -84,9 +88,13 @@
 <style>
   .frame {
     display: grid;
-    grid-template: var(--head-h) minmax(0, 1fr) / var(--rail-w) minmax(0, 1fr) var(--tape-w);
+    grid-template: var(--head-h) auto minmax(0, 1fr) / var(--rail-w) minmax(0, 1fr) var(--tape-w);
     height: 100vh;
     height: 100dvh;
+  }
+  .notices {
+    grid-column: 1 / -1;
+    min-width: 0;
   }
   .head {
     grid-column: 1 / -1;
@@ -134,7 +142,7 @@
   }
   @media (max-width: 600px) {
     .frame {
-      grid-template: auto minmax(0, 1fr) 60px / minmax(0, 1fr);
+      grid-template: auto auto minmax(0, 1fr) 60px / minmax(0, 1fr);
     }
     .head {
       flex-wrap: wrap;
@@ -145,7 +153,7 @@
       display: none;
     }
     .rail {
-      grid-row: 3;
+      grid-row: 4;
     }
   }
   @media print {

@@ -88,10 +88,10 @@ describe('heat', () => {
   it('reads the practice logger, shows the air, fan steps of its own curve, and the next undervolt', async () => {
     const shop = await openShop('/job/3/heat');
     const { page } = shop;
+    await page.getByRole('button', { name: 'Practise with a made-up log' }).click();
     await page.getByRole('button', { name: 'Practice logger' }).click();
     await page.getByText(/rows,/).waitFor();
     await page.getByRole('button', { name: 'Hang it on the job' }).click();
-    await stored<Job>(page, 'jobs', '3', (each) => each?.runs.length === 2);
     await page.getByRole('button', { name: 'Fan steps' }).click();
     await page.getByText(/By “practice 2”/).waitFor();
     await page.getByLabel('speeds, %').fill('0 50');
@@ -103,6 +103,15 @@ describe('heat', () => {
     await page.getByText(/Next: 55 mV/).waitFor();
     await page.getByRole('button', { name: 'Failed' }).click();
     await page.getByText(/Next: 45 mV/).waitFor();
+    /* Practice stays practice: the job has neither the made-up run nor the trials. */
+    await page.getByRole('button', { name: 'End practice' }).click();
+    await page.getByText(/Next: 45 mV/).waitFor({ state: 'detached' });
+    await stored<Job>(
+      page,
+      'jobs',
+      '3',
+      (each) => each?.runs.length === 1 && each.trials.length === 0,
+    );
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });

@@ -277,7 +277,7 @@ describe('files', () => {
     ['half a file', (text: string) => text.slice(0, 3000), 'Not a whole JSON file'],
     [
       'a newer version',
-      (text: string) => text.replace('"version": 5', '"version": 99'),
+      (text: string) => text.replace('"version": 6', '"version": 99'),
       'Update the product',
     ],
     [

@@ -48,7 +48,7 @@ describe('an older store', () => {
       page,
       'head',
       'shop',
-      (each) => each?.version === 5,
+      (each) => each?.version === 6,
     );
     expect(head.settings.rates).to.deep.equal([]);
     /* A bare answer of the API has no icon of its own; the browser asks for one all the same. */

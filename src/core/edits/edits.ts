@@ -8,6 +8,7 @@ import { inStages, stageOf, withChange } from '../model/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { mergeFacts, samePiece } from '../intake/merge.ts';
+import { giveTag, type TagEdit, type Untagged } from './items.ts';
 
 /**
  * Every change to a shop: a function from shop to shop, nothing mutated.
@@ -47,6 +48,38 @@ export function nextPartId(shop: Shop, letter = 'P'): string {
 export const addJob = (id: string, name: string, becomes: string): Edit =>
   draft((shop) => {
     if (!shop.jobs.some((each) => each.id === id)) shop.jobs.push(emptyJob(id, name, becomes));
+  });
+
+/** A new job under the next free number. */
+export const newJob = (name: string, becomes: string): TagEdit =>
+  giveTag(nextNumber, (id) => addJob(id, name, becomes));
+
+/** A new part under the next free tag; `then` goes on with that tag in the same step. */
+export const newPart = (part: Untagged, then?: (id: string) => Edit): TagEdit =>
+  giveTag(
+    (shop) => nextPartId(shop),
+    (id) => (shop) => {
+      const added = addPart({ ...part, id })(shop);
+      return then ? then(id)(added) : added;
+    },
+  );
+
+/** A machine somebody offers, under the next free number. */
+export const newOffer = (): TagEdit =>
+  giveTag(
+    (shop) => `M${nextNumber(shop)}`,
+    (id) => (shop) => ({
+      ...shop,
+      machines: [
+        ...shop.machines,
+        { id, name: `Offer ${id}`, state: 'offered', facts: {}, seats: [] },
+      ],
+    }),
+  );
+
+export const editSchools = (id: string, fields: Partial<Job['schools']>): Edit =>
+  job(id, (found) => {
+    Object.assign(found.schools, fields);
   });
 
 export const editJob = (id: string, fields: Partial<Omit<Job, 'id'>>): Edit =>

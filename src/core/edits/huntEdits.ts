@@ -1,6 +1,7 @@
 import { create } from 'mutative';
-import type { HeatRun, Hunt, Job, Mishap, Trial, Tried } from '../model/types.ts';
+import type { HeatRun, Hunt, Job, Shop, Tried } from '../model/types.ts';
 import type { Edit } from './edits.ts';
+import { giveTag, type TagEdit } from './items.ts';
 
 const job =
   (id: string, change: (job: Job) => void): Edit =>
@@ -17,15 +18,23 @@ const hunt = (jobId: string, huntId: string, change: (hunt: Hunt) => void): Edit
   });
 
 /** The next free name of its sort in a job: `h1`, `r2`. */
-export function nextId(letter: string, list: readonly { id: string }[]): string {
+function nextId(letter: string, list: readonly { id: string }[]): string {
   const most = Math.max(0, ...list.map((each) => Number(each.id.slice(letter.length)) || 0));
   return `${letter}${most + 1}`;
 }
 
-export const addHunt = (jobId: string, added: Hunt): Edit =>
-  job(jobId, (found) => {
-    if (!found.hunts.some((each) => each.id === added.id)) found.hunts.push(added);
-  });
+/** A new search for a fault under the job's next free name. */
+export const addHunt = (jobId: string, added: Omit<Hunt, 'id'>): TagEdit =>
+  giveTag(
+    (shop) => nextId('h', listOf(shop, jobId, 'hunts')),
+    (id) =>
+      job(jobId, (found) => {
+        found.hunts.push({ ...added, id });
+      }),
+  );
+
+const listOf = (shop: Shop, jobId: string, list: 'hunts' | 'runs') =>
+  shop.jobs.find((each) => each.id === jobId)?.[list] ?? [];
 
 /** Keeps how a test came out; the same test again replaces what it said before. */
 export const addTried = (jobId: string, huntId: string, tried: Tried): Edit =>
@@ -47,21 +56,15 @@ export const closeHunt = (
     Object.assign(own, end);
   });
 
-export const addMishap = (jobId: string, mishap: Mishap): Edit =>
-  job(jobId, (found) => {
-    found.mishaps.push(mishap);
-  });
-
-export const editMishap = (jobId: string, index: number, fields: Partial<Mishap>): Edit =>
-  job(jobId, (found) => {
-    const own = found.mishaps[index];
-    if (own) Object.assign(own, fields);
-  });
-
-export const addRun = (jobId: string, run: HeatRun): Edit =>
-  job(jobId, (found) => {
-    found.runs = [...found.runs.filter((each) => each.id !== run.id), run];
-  });
+/** A new logged run under the job's next free name. */
+export const addRun = (jobId: string, run: Omit<HeatRun, 'id'>): TagEdit =>
+  giveTag(
+    (shop) => nextId('r', listOf(shop, jobId, 'runs')),
+    (id) =>
+      job(jobId, (found) => {
+        found.runs.push({ ...run, id });
+      }),
+  );
 
 export const editRun = (jobId: string, runId: string, fields: Partial<HeatRun>): Edit =>
   job(jobId, (found) => {
@@ -72,14 +75,4 @@ export const editRun = (jobId: string, runId: string, fields: Partial<HeatRun>):
 export const dropRun = (jobId: string, runId: string): Edit =>
   job(jobId, (found) => {
     found.runs = found.runs.filter((each) => each.id !== runId);
-  });
-
-export const addTrial = (jobId: string, trial: Trial): Edit =>
-  job(jobId, (found) => {
-    found.trials.push(trial);
-  });
-
-export const dropTrial = (jobId: string, index: number): Edit =>
-  job(jobId, (found) => {
-    found.trials.splice(index, 1);
   });

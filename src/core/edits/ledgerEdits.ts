@@ -56,7 +56,17 @@ export const movePart =
   (shop) =>
     indexOf(shop).homeOf.has(id) ? shop : editPart(id, { where, place: 'shelf' })(shop);
 
-export const lend = (id: string, loan: Loan | undefined): Edit => editPart(id, { loan });
+/** What is said of a loan; `way` undefined: it is none any more. */
+export type LoanFields = { [K in keyof Loan]?: Loan[K] | undefined };
+
+/** Another way of loan, or none, or something more about it. */
+export const lend =
+  (id: string, fields: LoanFields): Edit =>
+  (shop) => {
+    const before = shop.parts.find((each) => each.id === id)?.loan;
+    const way = 'way' in fields ? fields.way : before?.way;
+    return editPart(id, { loan: way ? { ...before, ...fields, way } : undefined })(shop);
+  };
 
 export const reserve = (id: string, jobId: string | undefined): Edit =>
   editPart(id, { reserved: jobId });

@@ -15,6 +15,7 @@ export function writeShop(shop: Shop): string {
     parts: byTag(shop.parts),
     jobs: byTag(shop.jobs),
     plugs: byTag(shop.plugs),
+    ledger: byTag(shop.ledger),
   }) as object;
   return `${JSON.stringify({ format, version, ...sorted }, null, 2)}\n`;
 }

@@ -8,8 +8,11 @@ const steps: Record<number, (document: Document) => Document> = {
   1: (document) => ({
     ...document,
     settings: { theme: 'auto', ...(document['settings'] as object) },
-    jobs: asList(document['jobs']).map(({ done, ...job }) => ({
-      ticks: asList<unknown>(done).map((stepId) => ({ stepId, at: '1970-01-01' })),
+    jobs: eachJob(document, ({ done, ...job }) => ({
+      ticks: (Array.isArray(done) ? (done as unknown[]) : []).map((stepId) => ({
+        stepId,
+        at: '1970-01-01',
+      })),
       ...job,
     })),
   }),
@@ -18,7 +21,7 @@ const steps: Record<number, (document: Document) => Document> = {
   /* Version 3 had no stages (every change is made now, which is what no stage says), no runs and no searches. */
   3: (document) => ({
     ...document,
-    jobs: asList(document['jobs']).map((job) => ({
+    jobs: eachJob(document, (job) => ({
       runs: [],
       hunts: [],
       mishaps: [],
@@ -33,10 +36,17 @@ const steps: Record<number, (document: Document) => Document> = {
     ...document,
     settings: { rates: [], ...(document['settings'] as object) },
   }),
+  /* Version 5 kept no record at hand-over: what was handed over then stays without one. */
+  5: (document) => document,
 };
 
-function asList<T = Document>(value: unknown): T[] {
-  return Array.isArray(value) ? (value as T[]) : [];
+/** Every job lifted; what is no job is left as it stands, for the validator to name its place. */
+function eachJob(document: Document, lift: (job: Document) => Document): unknown {
+  const jobs = document['jobs'];
+  if (!Array.isArray(jobs)) return jobs;
+  return jobs.map((job: unknown) =>
+    typeof job === 'object' && job !== null && !Array.isArray(job) ? lift(job as Document) : job,
+  );
 }
 
 /** Lifts a document of `version` to the current one; shapes are not checked here. */

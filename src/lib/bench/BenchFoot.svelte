@@ -30,6 +30,13 @@
   <a href={resolve('/labels')}>Labels</a>
   <a href={resolve('/book')}>The book</a>
   <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
+  {#if !bench.practice}
+    <Button
+      quiet
+      title="On a copy of the shop: nothing of it is kept"
+      onclick={() => bench.startPractice()}>Practise</Button
+    >
+  {/if}
   <label>
     Lengths
     <select

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { staying, worth, WorthError, type Amount, type Worth } from '$core/donors/index.ts';
-  import { editMachine, nextNumber } from '$core/edits/edits.ts';
+  import { editMachine, newOffer } from '$core/edits/edits.ts';
   import { setOffer, writeEntry } from '$core/edits/ledgerEdits.ts';
   import { seatName } from '$core/model/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
@@ -77,16 +77,10 @@
     recall('loose');
   }
 
-  function writeDown(): void {
-    const id = `M${nextNumber(bench.shop)}`;
-    bench.edit(`${id} offered`, (shop) => ({
-      ...shop,
-      machines: [
-        ...shop.machines,
-        { id, name: `Offer ${id}`, state: 'offered' as const, facts: {}, seats: [] },
-      ],
-    }));
-    which = id;
+  async function writeDown(): Promise<void> {
+    const made = newOffer();
+    await bench.edit('an offer', made.edit);
+    which = made.tag();
     keep();
   }
   const currency = $derived(bench.shop.settings.currency);

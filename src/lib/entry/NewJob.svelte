@@ -15,7 +15,7 @@
       return;
     }
     look.dialog = undefined;
-    startJob(name.trim(), becomes.trim());
+    void startJob(name.trim(), becomes.trim());
   }
 </script>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { quickSum } from '$core/quick/sums.ts';
-  import type { Job } from '$core/model/types.ts';
-  import { editJob } from '$core/edits/edits.ts';
+  import type { Job, KeptSum } from '$core/model/types.ts';
+  import { dropItem } from '$core/edits/items.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
@@ -14,18 +14,15 @@
   const { job }: Props = $props();
   const kept = $derived(
     (job?.sums ?? []).map((sum) => ({
+      kept: sum,
       text: sum.text,
       sum: quickSum(sum.text, bench.shop.settings.unit),
     })),
   );
   const jobs = $derived(bench.shop.jobs.filter((each) => !each.handedOver));
 
-  function drop(at: number): void {
-    if (job)
-      bench.edit(
-        'kept sum dropped',
-        editJob(job.id, { sums: job.sums.filter((_, i) => i !== at) }),
-      );
+  function drop(sum: KeptSum): void {
+    if (job) void bench.edit('kept sum dropped', dropItem(job.id, 'sums', sum));
   }
 </script>
 
@@ -60,7 +57,7 @@
           {one.text}
         </p>
         <p class="answer figure">= {one.sum?.say ?? 'not understood'}</p>
-        <button onclick={() => drop(i)} aria-label="Drop {one.text}">Drop</button>
+        <button onclick={() => drop(one.kept)} aria-label="Drop {one.text}">Drop</button>
       </li>
     {/each}
   </ul>

@@ -2,7 +2,8 @@ import { goto } from '$app/navigation';
 import { resolve } from '$app/paths';
 import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
 import type { Draft } from '$core/quick/book.ts';
-import { addJob, editJob, nextNumber, putPart, setFact, tickStep } from '$core/edits/edits.ts';
+import { newJob, putPart, setFact, tickStep } from '$core/edits/edits.ts';
+import { addItems } from '$core/edits/items.ts';
 import { indexOf } from '$core/model/lookup.ts';
 import { freeSeat, kindOfSeat, seatName } from '$core/model/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
@@ -26,7 +27,7 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
       void goto(resolve('/job/[id]/[station]', { id: understood.jobId, station: 'take-in' }));
       return true;
     case 'newJob':
-      startJob(understood.name, understood.becomes);
+      void startJob(understood.name, understood.becomes);
       return true;
     case 'part':
       return putScanned(understood.partId, view);
@@ -48,10 +49,10 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
 }
 
 /** A new job needs a name; what it should become may follow. */
-export function startJob(name: string, becomes: string): void {
-  const id = nextNumber(bench.shop);
-  bench.edit(`new job ${id}`, addJob(id, name, becomes));
-  void goto(resolve('/job/[id]/[station]', { id, station: 'take-in' }));
+export async function startJob(name: string, becomes: string): Promise<void> {
+  const made = newJob(name, becomes);
+  await bench.edit(`new job: ${name}`, made.edit);
+  await goto(resolve('/job/[id]/[station]', { id: made.tag(), station: 'take-in' }));
 }
 
 /** Where a scanned part would go in this job: the lit seat if it takes its kind, else the next free one. */
@@ -203,11 +204,7 @@ function tickNext(view: JobView | undefined): boolean {
 }
 
 export function keepSum(jobId: string, text: string): void {
-  const job = bench.shop.jobs.find((each) => each.id === jobId);
-  if (!job) return;
-  bench.edit(
-    `sum kept with ${jobId}`,
-    editJob(jobId, { sums: [...job.sums, { text, at: bench.now }] }),
-  );
+  if (!bench.shop.jobs.some((each) => each.id === jobId)) return;
+  void bench.edit(`sum kept with ${jobId}`, addItems(jobId, 'sums', [{ text, at: bench.now }]));
   look.quick = look.quick.filter((sum) => sum.text !== text);
 }

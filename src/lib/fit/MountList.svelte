@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { setFact } from '$core/edits/edits.ts';
+  import { changeItems } from '$core/edits/items.ts';
   import { listAt, type Placed, type Plan } from '$core/model/plan.ts';
   import { drivePlaces } from '$core/model/properties.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -21,23 +21,28 @@
   const items = (key: string) => [...(listAt(plan, shell, key)?.items ?? [])];
   const count = (key: string, item: string) => items(key).filter((each) => each === item).length;
 
-  function set(key: string, label: string, next: string[]): void {
-    bench.edit(
+  function set(
+    key: string,
+    label: string,
+    change: (items: readonly string[]) => readonly string[],
+  ): void {
+    void bench.edit(
       `${label.toLowerCase()} of ${shell.part.name}`,
-      setFact(
+      changeItems(
         shell.part.id,
         key,
-        { items: next, how: 'measured', at: bench.now },
+        change,
+        { how: 'measured', at: bench.now },
         shell.part.modelId !== undefined,
       ),
     );
   }
 
-  function less(key: string, label: string, item: string): void {
-    const next = items(key);
-    next.splice(next.lastIndexOf(item), 1);
-    set(key, label, next);
-  }
+  const less = (key: string, label: string, item: string) =>
+    set(key, label, (now) => {
+      const at = now.lastIndexOf(item);
+      return at < 0 ? now : now.toSpliced(at, 1);
+    });
 </script>
 
 {#each lists as list (list.key)}
@@ -60,7 +65,7 @@
               <button
                 class:some={n > 0}
                 aria-label="{size}{n > 0 ? ` × ${n}` : ''}, {place}: one more"
-                onclick={() => set(list.key, list.label, [...items(list.key), item])}
+                onclick={() => set(list.key, list.label, (now) => [...now, item])}
                 >{size}{n > 0 ? ` × ${n}` : ''}</button
               >
               {#if n > 0}<button

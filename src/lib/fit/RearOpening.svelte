@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { setFact, takeRemedy } from '$core/edits/edits.ts';
+  import { takeRemedy } from '$core/edits/edits.ts';
+  import { changeItems } from '$core/edits/items.ts';
   import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
   import { listAt, one, type Placed, type Plan } from '$core/model/plan.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -30,8 +31,7 @@
     if (!placed || typed[key].trim() === '') return;
     try {
       const area = readArea(typed[key]);
-      const have = key === 'ports' ? ports : openings;
-      store(key, placed, [...have.map(writeArea), writeArea(area)]);
+      store(key, placed, (items) => [...items, writeArea(area)]);
       typed[key] = '';
       fault[key] = '';
     } catch (error) {
@@ -39,13 +39,18 @@
     }
   }
 
-  function store(key: 'ports' | 'openings', placed: Placed, items: string[]): void {
-    bench.edit(
+  function store(
+    key: 'ports' | 'openings',
+    placed: Placed,
+    change: (items: readonly string[]) => readonly string[],
+  ): void {
+    void bench.edit(
       `${key} of ${placed.part.name}`,
-      setFact(
+      changeItems(
         placed.part.id,
         key,
-        items.length > 0 ? { items, how: 'measured', at: bench.now } : undefined,
+        change,
+        { how: 'measured', at: bench.now },
         placed.part.modelId !== undefined,
       ),
     );
@@ -113,11 +118,10 @@
                 aria-label="Drop {area.name}"
                 onclick={() =>
                   list.placed &&
-                  store(
-                    list.key,
-                    list.placed,
-                    list.have.filter((_, at) => at !== i).map(writeArea),
-                  )}>Drop</button
+                  store(list.key, list.placed, (items) => {
+                    const at = items.findIndex((each) => each === writeArea(area));
+                    return at < 0 ? items : items.toSpliced(at, 1);
+                  })}>Drop</button
               >
             </li>
           {/each}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { editJob } from '$core/edits/edits.ts';
+  import { addWants } from '$core/edits/items.ts';
   import { fastenersFor, missingFasteners, screwLength, whichThread } from '$core/fit/fasteners.ts';
   import { range } from '$core/units/range.ts';
   import type { Plan } from '$core/model/plan.ts';
@@ -46,8 +46,7 @@
   function list(): void {
     const job = view.job;
     if (!job) return;
-    const fresh = missing.filter((each) => !job.wants.some((want) => want.what === each.what));
-    bench.edit('screws onto the list', editJob(job.id, { wants: [...job.wants, ...fresh] }));
+    void bench.edit('screws onto the list', addWants(job.id, missing));
   }
 </script>
 

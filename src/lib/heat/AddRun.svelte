@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { addRun, nextId } from '$core/edits/huntEdits.ts';
+  import { addRun } from '$core/edits/huntEdits.ts';
   import { typedPairs, LogError, type ColumnKind } from '$core/heat/index.ts';
   import { loadSchools, type Course, type HeatRun, type Job } from '$core/model/types.ts';
+  import Practise from '$lib/instruments/Practise.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -130,8 +131,7 @@
       .split(',')
       .map((each) => each.trim())
       .filter((each) => each !== '');
-    const run: HeatRun = {
-      id: nextId('r', job.runs),
+    const run: Omit<HeatRun, 'id'> = {
       name: name.trim() || `run ${job.runs.length + 1}`,
       at: new Date().toISOString(),
       load,
@@ -141,7 +141,7 @@
       changed: [...new Set([...changed, ...extra])],
       courses: all,
     };
-    bench.edit(`run ${run.name}`, addRun(job.id, run));
+    void bench.edit(`run ${run.name}`, addRun(job.id, run).edit);
     logs.close();
     typed = name = more = from = to = '';
   }
@@ -169,7 +169,9 @@
         onchange={(event) => void take(event.currentTarget.files?.[0])}
       /></label
     >
-    <Button quiet onclick={() => void practice()}>Practice logger</Button>
+    <Practise what="with a made-up log"
+      ><Button quiet onclick={() => void practice()}>Practice logger</Button></Practise
+    >
     {#if logs.share !== undefined}
       <progress max="1" value={logs.share} aria-label="reading"></progress>
       <Button quiet onclick={() => logs.close()}>Leave it</Button>

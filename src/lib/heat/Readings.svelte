@@ -1,7 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3';
   import { format } from 'date-fns';
-  import { editJob } from '$core/edits/edits.ts';
+  import { addItems, dropItem } from '$core/edits/items.ts';
   import type { Reading, ReadingKind } from '$core/model/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -49,7 +49,7 @@
       fault = '';
       if (view.job) {
         const reading: Reading = { kind, when, load, value: number, at: new Date().toISOString() };
-        bench.edit('a reading', editJob(view.job.id, { readings: [...readings, reading] }));
+        void bench.edit('a reading', addItems(view.job.id, 'readings', [reading]));
       }
       value = '';
     }
@@ -155,11 +155,8 @@
         {kindWords[reading.kind].unit}, {reading.when}, {reading.load}
         <button
           onclick={() =>
-            view.job &&
-            bench.edit(
-              'reading dropped',
-              editJob(view.job.id, { readings: readings.filter((_, at) => at !== i) }),
-            )}>Drop</button
+            view.job && bench.edit('reading dropped', dropItem(view.job.id, 'readings', reading))}
+          >Drop</button
         >
       </li>
     {/each}

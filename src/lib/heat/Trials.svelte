@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { addTrial, dropTrial } from '$core/edits/huntEdits.ts';
+  import { addItems, dropItem } from '$core/edits/items.ts';
   import { follows, nextTrial } from '$core/heat/index.ts';
   import { all, numberAt } from '$core/model/plan.ts';
   import type { Trial } from '$core/model/types.ts';
@@ -45,7 +45,7 @@
     };
     bench.edit(
       `${what} ${number} ${unit}: ${stable ? 'held' : 'failed'}`,
-      addTrial(view.job.id, trial),
+      addItems(view.job.id, 'trials', [trial]),
     );
     value = note = fault = '';
   }
@@ -99,7 +99,8 @@
         {trial.stable ? 'held' : 'failed'}{trial.note ? `, ${trial.note}` : ''}
         <button
           class="no-print"
-          onclick={() => view.job && bench.edit('trial dropped', dropTrial(view.job.id, i))}
+          onclick={() =>
+            view.job && bench.edit('trial dropped', dropItem(view.job.id, 'trials', trial))}
           >Drop</button
         >
       </li>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { addPart, nextPartId } from '$core/edits/edits.ts';
+  import { newPart } from '$core/edits/edits.ts';
   import type { Fact, Facts } from '$core/model/fact.ts';
   import { indexOf, standingOf } from '$core/model/lookup.ts';
   import { properties } from '$core/model/properties.ts';
@@ -84,25 +84,21 @@
     facts = next;
   }
 
-  function addTyped(): void {
+  async function addTyped(): Promise<void> {
     const money = price.trim() === '' ? undefined : parseMoney(price, bench.shop.settings.currency);
     if (price.trim() !== '' && !money) {
       fault = 'The price is no amount: 12 or 12.50.';
       return;
     }
-    const id = nextPartId(bench.shop, 'P');
-    bench.edit(
-      `${name || kindName(kind)} added`,
-      addPart({
-        id,
-        kind,
-        name: name.trim() || kindName(kind),
-        facts,
-        place,
-        ...(money ? { price: money } : {}),
-      }),
-    );
-    onpick(id, stage);
+    const made = newPart({
+      kind,
+      name: name.trim() || kindName(kind),
+      facts,
+      place,
+      ...(money ? { price: money } : {}),
+    });
+    await bench.edit(`${name || kindName(kind)} added`, made.edit);
+    onpick(made.tag(), stage);
   }
 </script>
 
@@ -133,7 +129,7 @@
     <form
       onsubmit={(event) => {
         event.preventDefault();
-        addTyped();
+        void addTyped();
       }}
     >
       <p class="soft">

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { editPart, setFact } from '$core/edits/edits.ts';
-  import { lend, reserve } from '$core/edits/ledgerEdits.ts';
+  import { lend, reserve, type LoanFields } from '$core/edits/ledgerEdits.ts';
   import { factOf, indexOf, numberOf, standingOf } from '$core/model/lookup.ts';
   import { properties } from '$core/model/properties.ts';
   import { kindName } from '$core/model/seats.ts';
@@ -44,10 +44,8 @@
   }
 
   /** Another way of loan, or none, or something more about it. */
-  function setLoan(fields: Partial<Loan>): void {
-    const way = 'way' in fields ? fields.way : part?.loan?.way;
-    const loan = way ? { ...part?.loan, ...fields, way } : undefined;
-    bench.edit('loan', lend(partId, loan), `loan ${partId}`);
+  function setLoan(fields: LoanFields): void {
+    void bench.edit('loan', lend(partId, fields), `loan ${partId}`);
   }
 
   function setPrice(text: string): void {
@@ -130,7 +128,8 @@
         Lent or borrowed
         <select
           value={part.loan?.way ?? ''}
-          onchange={(event) => setLoan({ way: event.currentTarget.value as Loan['way'] })}
+          onchange={(event) =>
+            setLoan({ way: (event.currentTarget.value || undefined) as Loan['way'] | undefined })}
         >
           <option value="">no</option><option value="lent">lent</option><option value="borrowed"
             >borrowed</option

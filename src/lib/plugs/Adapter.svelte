@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import Papa from 'papaparse';
   import { addAdapter } from '$core/edits/plugEdits.ts';
-  import { editJob } from '$core/edits/edits.ts';
+  import { addWants } from '$core/edits/items.ts';
   import { adapterJson, adapterSvg, wiringTable } from '$core/export/adapter.ts';
   import { plugIn } from '$core/model/ownPlugs.ts';
   import { listAt, one, textAt } from '$core/model/plan.ts';
@@ -96,10 +96,9 @@
   function list(): void {
     const job = view.job;
     if (!recipe || !job) return;
-    const fresh = shopping(recipe).filter(
-      (line) => !job.wants.some((want) => want.what === line.what),
-    );
-    bench.edit('adapter parts onto the list', editJob(job.id, { wants: [...job.wants, ...fresh] }));
+    const lines = shopping(recipe);
+    const fresh = lines.filter((line) => !job.wants.some((want) => want.what === line.what));
+    void bench.edit('adapter parts onto the list', addWants(job.id, lines));
     toast(`${fresh.length} lines onto the trip list.`);
   }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { setFact } from '$core/edits/edits.ts';
+  import { changeItems } from '$core/edits/items.ts';
   import { plugIn } from '$core/model/ownPlugs.ts';
   import { all, listAt, one, textAt, type Placed } from '$core/model/plan.ts';
   import {
@@ -66,9 +67,13 @@
       return;
     }
     fault = '';
-    bench.edit(
+    const heard = { from: probe, to };
+    void bench.edit(
       `pin ${probe} of ${lead.part.name}`,
-      setFact(lead.part.id, 'buzzed', { items: next, how: 'measured', at: bench.now }),
+      changeItems(lead.part.id, 'buzzed', (items) => writeBuzz(buzzed(readBuzz(items), heard)), {
+        how: 'measured',
+        at: bench.now,
+      }),
     );
   }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/plugs/identify/index.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {
@@ -45,15 +46,17 @@
       /></label
     >
     <Button onclick={typed}>Write it down</Button>
-    <Button onclick={onohms}>Practice ohms</Button>
+    {#if bench.practice}<Button onclick={onohms}>Practice ohms</Button>{/if}
   </p>
   <p class="row">
     <label>with pin <input type="number" min="1" max={ways} bind:value={other} /></label>
     <Button disabled={other === undefined} onclick={() => between(true)}>Beeps with it</Button>
     <Button disabled={other === undefined} onclick={() => between(false)}>Silent to it</Button>
-    <Button disabled={other === undefined} onclick={() => other !== undefined && onprobe(other)}
-      >Practice probes</Button
-    >
+    {#if bench.practice}
+      <Button disabled={other === undefined} onclick={() => other !== undefined && onprobe(other)}
+        >Practice probes</Button
+      >
+    {/if}
   </p>
 </details>
 

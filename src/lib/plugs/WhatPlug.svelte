@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { setFact } from '$core/edits/edits.ts';
+  import { changeItems } from '$core/edits/items.ts';
   import { keepPlugOf } from '$core/edits/plugEdits.ts';
   import { plugIn } from '$core/model/ownPlugs.ts';
   import { listAt, one, textAt, type Placed } from '$core/model/plan.ts';
@@ -17,6 +17,7 @@
   } from '$core/plugs/identify/index.ts';
   import { views, type View } from '$core/standards/plugs/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
+  import Practise from '$lib/instruments/Practise.svelte';
   import { practiceBench } from '$lib/instruments/practice.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -99,14 +100,14 @@
     ).find((each) => !done.has(each));
   }
 
-  function store(next: PlugNotes, label: string): void {
-    const items = writeNotes(next);
-    bench.edit(
+  function store(change: (notes: PlugNotes) => PlugNotes, label: string): void {
+    void bench.edit(
       label,
-      setFact(
+      changeItems(
         supply.part.id,
         'pinReadings',
-        items.length > 0 ? { items, how: 'measured', at: bench.now } : undefined,
+        (items) => writeNotes(change(readNotes(items))),
+        { how: 'measured', at: bench.now },
         supply.part.modelId !== undefined,
       ),
     );
@@ -115,7 +116,7 @@
   function add(reading: Reading): void {
     try {
       if (notes.grid) identify(notes.grid, [reading], {});
-      store(noted(notes, reading), `${reading.kind} of pin ${reading.pin}`);
+      store((now) => noted(now, reading), `${reading.kind} of pin ${reading.pin}`);
       typed = '';
       fault = '';
       chosen = undefined;
@@ -129,7 +130,7 @@
     try {
       const grid = { rows, ways: rows * columns };
       identify(grid, []);
-      store({ grid, readings: [] }, 'housing of the plug');
+      store(() => ({ grid, readings: [] }), 'housing of the plug');
       fault = '';
     } catch (error) {
       fault = `${(error as Error).message}.`;
@@ -150,7 +151,7 @@
     const ways = notes.grid?.ways ?? 0;
     const pin =
       Array.from({ length: ways }, (_, i) => i + 1).find((each) => !colours.has(each)) ?? lit;
-    store(noted(notes, { kind: 'colour', pin, colour }), `colour of pin ${pin}`);
+    store((now) => noted(now, { kind: 'colour', pin, colour }), `colour of pin ${pin}`);
   }
 
   function practise(): void {
@@ -164,12 +165,12 @@
 
   /** The practice plug's wires, all at once. */
   function look(): void {
-    let next = notes;
+    const seen: Reading[] = [];
     for (let pin = 1; pin <= (notes.grid?.ways ?? 0); pin += 1) {
       const reading = meter.read(pin, 'colour');
-      if (reading !== 'fuse blown') next = noted(next, reading);
+      if (reading !== 'fuse blown') seen.push(reading);
     }
-    store(next, 'colours of the practice plug');
+    store((now) => seen.reduce(noted, now), 'colours of the practice plug');
   }
 
   /** What is sure, kept as a plug of one's own, and said of this supply and its kind. */
@@ -218,7 +219,9 @@
       <p class="palette" role="group" aria-label="Colours along the row">
         {#each palette as colour (colour)}<button onclick={() => tap(colour)}>{colour}</button
           >{/each}
-        <Button onclick={look}>Practice wires</Button>
+        <Practise what="with a made-up plug"
+          ><Button onclick={look}>Practice wires</Button></Practise
+        >
       </p>
       <div class="ask" aria-live="polite">
         {#if wrong}
@@ -245,7 +248,7 @@
               >
               <Button next onclick={volts}>Write it down</Button>
             {/if}
-            <Button onclick={practise}>Practice meter</Button>
+            {#if bench.practice}<Button onclick={practise}>Practice meter</Button>{/if}
           </p>
         {:else}
           <h2>Nothing more to read</h2>
@@ -287,7 +290,8 @@
       <p class="row">
         <label class="name">name <input bind:value={name} maxlength="60" /></label>
         <Button next={answer.next === undefined} onclick={keep}>Keep this plug</Button>
-        <Button onclick={() => store({ grid: undefined, readings: [] }, 'plug readings dropped')}
+        <Button
+          onclick={() => store(() => ({ grid: undefined, readings: [] }), 'plug readings dropped')}
           >Another housing</Button
         >
         <Button onclick={onclose}>Back to the sums</Button>

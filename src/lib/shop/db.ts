@@ -8,7 +8,7 @@ import {
 } from '$core/edits/changes.ts';
 import { emptyShop } from '$core/model/empty.ts';
 import { migrate } from '$core/model/migrate.ts';
-import type { Shop } from '$core/model/types.ts';
+import { VERSION, type Shop } from '$core/model/types.ts';
 
 /** One undo step as it is stored. */
 export interface UndoEntry {
@@ -26,6 +26,13 @@ export interface StoredHead extends Head {
   undoAt: number;
 }
 
+/** A whole store as it stood before a newer version of the product lifted it. */
+export interface Backup {
+  version: number;
+  at: number;
+  shop: unknown;
+}
+
 interface Schema extends DBSchema {
   head: { key: string; value: StoredHead };
   models: { key: string; value: Shop['models'][number] };
@@ -35,6 +42,7 @@ interface Schema extends DBSchema {
   plugs: { key: string; value: Shop['plugs'][number] };
   ledger: { key: string; value: Shop['ledger'][number] };
   undo: { key: number; value: UndoEntry };
+  backups: { key: number; value: Backup };
 }
 
 export type StoreName = 'head' | Collection | 'undo';
@@ -43,15 +51,62 @@ export type WriteTx = IDBPTransaction<Schema, StoreName[], 'readwrite'>;
 
 const stores: StoreName[] = ['head', ...collections, 'undo'];
 
-export function openShopDb(): Promise<Db> {
-  return openDB<Schema>('nutshell-swap', 3, {
-    upgrade(db) {
-      const has = (name: StoreName) => db.objectStoreNames.contains(name);
-      if (!has('head')) db.createObjectStore('head');
+export const DB_NAME = 'nutshell-swap';
+/** The store's number is the document's: an older product cannot open what a newer one wrote. */
+export const DB_VERSION = VERSION;
+
+export interface OpenSigns {
+  /** Another tab with an older product holds the store open. */
+  onblocked: () => void;
+  /** A newer product wants the store; it is closed here at once. */
+  onnewer: () => void;
+  /** The browser closed the store under us. */
+  onclosed: () => void;
+}
+
+/**
+ * Opens the store; one of an older version is copied into `backups` and lifted in the same
+ * transaction, so that it is either whole as it was or whole as it shall be.
+ * Rejects with a `VersionError` where a newer product has been.
+ */
+export function openShopDb(signs: OpenSigns): Promise<Db> {
+  return openDB<Schema>(DB_NAME, DB_VERSION, {
+    async upgrade(db, _older, _newer, tx) {
+      const has = (name: string) => (db.objectStoreNames as DOMStringList).contains(name);
+      const fresh = !has('head');
+      if (fresh) db.createObjectStore('head');
       for (const name of collections) if (!has(name)) db.createObjectStore(name, { keyPath: 'id' });
       if (!has('undo')) db.createObjectStore('undo', { keyPath: 'n' });
+      if (!has('backups')) db.createObjectStore('backups', { keyPath: 'version' });
+      if (!fresh) await lift(tx as unknown as LiftTx);
     },
+    blocked: signs.onblocked,
+    blocking(_from, _to, event) {
+      (event.target as IDBDatabase).close();
+      signs.onnewer();
+    },
+    terminated: signs.onclosed,
   });
+}
+
+type LiftTx = IDBPTransaction<Schema, (StoreName | 'backups')[], 'versionchange'>;
+
+/** Lifts every record of the store as a file of its version would be. The undo steps of the older version go. */
+async function lift(tx: LiftTx): Promise<void> {
+  const head = (await tx.objectStore('head').get('shop')) as StoredHead | undefined;
+  if (!head || head.version >= VERSION) return;
+  const { rev, undoAt: _, ...kept } = head;
+  const lists: Record<string, unknown[]> = {};
+  for (const name of collections) lists[name] = await tx.objectStore(name).getAll();
+  const shop = { ...kept, ...lists };
+  await tx.objectStore('backups').put({ version: head.version, at: Date.now(), shop });
+  const lifted = migrate(shop, head.version) as unknown as Shop;
+  for (const name of collections) {
+    await tx.objectStore(name).clear();
+    for (const record of lifted[name]) await tx.objectStore(name).put(record as never);
+  }
+  await tx.objectStore('undo').clear();
+  await tx.objectStore('head').put({ ...headOf(lifted), rev: rev + 1, undoAt: 0 }, 'shop');
 }
 
 export const writeTx = (db: Db): WriteTx => db.transaction(stores, 'readwrite');
@@ -77,10 +132,8 @@ export async function loadAll(tx: WriteTx | ReturnType<Db['transaction']>): Prom
   ]);
   const empty = emptyShop();
   const { rev, undoAt, ...rest } = head ?? { ...headOf(empty), rev: 0, undoAt: 0 };
-  /* What an older version stored is lifted as an older file would be. */
-  const kept = { ...empty, ...rest, models, machines, parts, jobs, plugs, ledger };
-  const shop = migrate({ ...kept }, rest.version) as unknown as Shop;
-  return { shop, head: { ...headOf(shop), rev, undoAt } as StoredHead, stored: head !== undefined };
+  const shop: Shop = { ...empty, ...rest, models, machines, parts, jobs, plugs, ledger };
+  return { shop, head: { ...headOf(shop), rev, undoAt }, stored: head !== undefined };
 }
 
 export const readTx = (db: Db) => db.transaction(stores, 'readonly');

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { addHunt, addTried, closeHunt, dropTried, nextId } from '$core/edits/huntEdits.ts';
+  import { addHunt, addTried, closeHunt, dropTried } from '$core/edits/huntEdits.ts';
   import type { Plan } from '$core/model/plan.ts';
   import { seatName } from '$core/model/seats.ts';
-  import { huntVerdicts, type Hunt } from '$core/model/types.ts';
+  import { huntVerdicts } from '$core/model/types.ts';
   import { huntOf } from '$core/plan/startupOf.ts';
   import { nextTests, oddsOf, signIds, signs, standOf, testOf } from '$core/startup/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -49,15 +49,14 @@
 
   function begin(sign: string): void {
     if (!view.job) return;
-    const added: Hunt = {
-      id: nextId('h', hunts),
+    const added = addHunt(view.job.id, {
       sign,
       at: new Date().toISOString(),
       after: changed.slice(0, 20),
       tried: [],
-    };
-    bench.edit(`it does not start: ${sign}`, addHunt(view.job.id, added));
-    openId = added.id;
+    });
+    void bench.edit(`it does not start: ${sign}`, added.edit).then(() => (openId = added.tag()));
+    openId = added.tag();
     skipped = [];
     started = Date.now();
   }

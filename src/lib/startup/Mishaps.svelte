@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { addMishap, editMishap } from '$core/edits/huntEdits.ts';
+  import { addItems, editItem } from '$core/edits/items.ts';
   import type { Job } from '$core/model/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -14,12 +14,9 @@
     if (what.trim() === '') return;
     bench.edit(
       'something damaged',
-      addMishap(job.id, {
-        at: new Date().toISOString(),
-        what: what.trim(),
-        mended: false,
-        retested: false,
-      }),
+      addItems(job.id, 'mishaps', [
+        { at: new Date().toISOString(), what: what.trim(), mended: false, retested: false },
+      ]),
     );
     what = '';
   }
@@ -39,7 +36,7 @@
               onchange={(event) =>
                 bench.edit(
                   `${key}: ${mishap.what}`,
-                  editMishap(job.id, i, { [key]: event.currentTarget.checked }),
+                  editItem(job.id, 'mishaps', mishap, { [key]: event.currentTarget.checked }),
                 )}
             />
             {key}</label

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { format } from 'date-fns';
   import { editJob, handOver } from '$core/edits/edits.ts';
+  import { setClearing } from '$core/edits/items.ts';
   import { sheetOf } from '$core/export/sheet.ts';
   import type { Clearing } from '$core/model/types.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
@@ -26,12 +27,7 @@
       how: how as Clearing['how'],
       at: new Date().toISOString(),
     };
-    bench.edit(
-      'data cleared',
-      editJob(job.id, {
-        clearings: [...job.clearings.filter((each) => each.partId !== partId), clearing],
-      }),
-    );
+    bench.edit('data cleared', setClearing(job.id, clearing));
   }
 </script>
 

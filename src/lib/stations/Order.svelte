@@ -1,7 +1,7 @@
 <script lang="ts">
   import Check from '@lucide/svelte/icons/check';
   import { format } from 'date-fns';
-  import { editJob, tickStep, untickStep } from '$core/edits/edits.ts';
+  import { editSchools, tickStep, untickStep } from '$core/edits/edits.ts';
   import { lastChance } from '$core/plan/lastChance.ts';
   import { progress, type Step } from '$core/order/index.ts';
   import { formatHours } from '$core/units/duration.ts';
@@ -45,11 +45,7 @@
   }
 
   function school(which: 'start' | 'supply', value: string): void {
-    if (job)
-      bench.edit(
-        'school of work',
-        editJob(job.id, { schools: { ...job.schools, [which]: value } as typeof job.schools }),
-      );
+    if (job) bench.edit('school of work', editSchools(job.id, { [which]: value }));
   }
 </script>
 

@@ -7,6 +7,7 @@
   import FaultHunt from '$lib/startup/FaultHunt.svelte';
   import LeaveIt from '$lib/startup/LeaveIt.svelte';
   import Mishaps from '$lib/startup/Mishaps.svelte';
+  import Practise from '$lib/instruments/Practise.svelte';
   import Practice from '$lib/startup/Practice.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/ui/Stage.svelte';
@@ -51,7 +52,7 @@
   {tools}
 >
   {#if open === 'Practice'}
-    <Practice />
+    <Practise what="on a machine with a hidden fault"><Practice /></Practise>
   {:else if open === 'Find the fault' && view.plan}
     <FaultHunt {view} plan={view.plan} />
   {:else}

@@ -4,6 +4,7 @@
   import { numberAt, one, type Plan } from '$core/model/plan.ts';
   import { loadResult, type LoadStep } from '$core/watts/electronicLoad.ts';
   import { isSingleFeed } from '$core/watts/tree/index.ts';
+  import Practise from '$lib/instruments/Practise.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -87,7 +88,9 @@
     </p>
     <p class="row">
       {#if source}<Button onclick={stop}>Stop</Button>
-      {:else}<Button onclick={run}>Practice load</Button>{/if}
+      {:else}<Practise what="with a made-up load"
+          ><Button onclick={run}>Practice load</Button></Practise
+        >{/if}
       {#if result && done}<Button next onclick={keep}>Keep what it gave</Button>{/if}
     </p>
     {#if steps.length > 0}

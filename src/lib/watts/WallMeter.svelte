@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { editJob } from '$core/edits/edits.ts';
+  import { addItems } from '$core/edits/items.ts';
   import type { Plan } from '$core/model/plan.ts';
   import type { Reading } from '$core/model/types.ts';
   import { settledW, type MeterReading } from '$core/watts/meter.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
+  import Practise from '$lib/instruments/Practise.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
@@ -67,9 +68,9 @@
       value: Math.round(value * 10) / 10,
       when,
       load,
-      at: bench.now,
+      at: new Date().toISOString(),
     };
-    bench.edit('reading at the wall', editJob(job.id, { readings: [...job.readings, reading] }));
+    void bench.edit('reading at the wall', addItems(job.id, 'readings', [reading]));
     toast(`${reading.value} W at the wall, ${load}, kept with the job.`);
     fault = '';
     typed = '';
@@ -106,7 +107,9 @@
     >
     <Button onclick={write}>Keep it</Button>
     {#if source}<Button onclick={unplug}>Unplug the practice meter</Button>
-    {:else}<Button onclick={plugIn}>Practice meter</Button>{/if}
+    {:else}<Practise what="with a made-up meter"
+        ><Button onclick={plugIn}>Practice meter</Button></Practise
+      >{/if}
   </p>
   {#if shown && source}
     <p aria-live="off">

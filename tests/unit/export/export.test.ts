@@ -16,7 +16,7 @@ const job = (id: string) => shop.jobs.find((each) => each.id === id) as Job;
 describe('export/json', () => {
   it('puts format and version first, then names in order, a newline last', () => {
     const text = writeShop(shop);
-    expect(text.startsWith('{\n  "format": "nutshell-swap",\n  "version": 5,\n  "jobs"')).to.equal(
+    expect(text.startsWith('{\n  "format": "nutshell-swap",\n  "version": 6,\n  "jobs"')).to.equal(
       true,
     );
     expect(text.endsWith('}\n')).to.equal(true);

@@ -176,7 +176,7 @@ describe('model/reads', () => {
           const edits = [
             property ? setFact(id, property.key, fact, onModel) : reserve(id, '9'),
             property ? setFact(id, property.key, undefined, onModel) : reserve(id, undefined),
-            lend(id, value % 2 ? { way: 'borrowed' } : undefined),
+            lend(id, { way: value % 2 ? 'borrowed' : undefined }),
             editPart(id, { condition: value % 2 ? 'dead' : 'good' }),
             editSettings({ headroom: (value % 5) / 10 }),
             keepWhole(`M${value % 12}`, value % 2 === 0),

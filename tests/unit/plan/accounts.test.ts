@@ -182,7 +182,7 @@ describe('edits/ledgerEdits', () => {
     expect(indexOf(read).parts.get('T-supply')?.loan?.until).to.equal('2026-12-01');
     expect(read.machines[0]?.keepWhole).to.equal(true);
     expect(read.settings.anHour).to.deep.equal(eur(1800));
-    const back = run(read, lend('T-supply', undefined), keepWhole('M1', false));
+    const back = run(read, lend('T-supply', { way: undefined }), keepWhole('M1', false));
     expect(checkShop(JSON.parse(JSON.stringify(back))).machines[0]).not.to.have.property(
       'keepWhole',
     );

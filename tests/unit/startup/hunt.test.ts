@@ -227,9 +227,9 @@ describe('plan/startupOf', () => {
   });
   it('learns from searches that found something, twice from the same model, never from the one in hand', () => {
     const { shop: own } = jobOver({ memory1: {} });
-    const hunt = { id: 'h1', sign: 'picture', at: '2026-11-25', after: ['memory1'], tried: [] };
+    const hunt = { sign: 'picture', at: '2026-11-25', after: ['memory1'], tried: [] };
     const done = [
-      addHunt('1', hunt),
+      addHunt('1', hunt).edit,
       addTried('1', 'h1', { testId: 'ports', result: 'yes', minutes: 4, at: '2026-11-25' }),
       closeHunt('1', 'h1', { verdict: 'found', causeId: 'screen' }),
     ].reduce((now, edit) => edit(now), own);

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
 import type { Entry, Job, Machine, Part } from '../../src/core/model/types.ts';
-import { enter, openShop, origin, stored, visit, type Shop } from './helpers/app.ts';
+import { enter, openShop, origin, retype, type Shop, stored, visit } from './helpers/app.ts';
 
 describe('donors', () => {
   let shop: Shop;
@@ -55,7 +55,7 @@ describe('donors', () => {
     await page.getByRole('checkbox', { name: /^supply/ }).check();
     await page.getByText(/starts today/).waitFor();
     await page.getByText(/min of hands/).waitFor();
-    await page.getByLabel('lay them in').fill('drawer 9');
+    await retype(page.getByLabel('lay them in'), 'drawer 9');
     await page.getByRole('button', { name: 'Taken out' }).click();
     await stored<Part>(
       page,
@@ -97,7 +97,7 @@ describe('donors', () => {
     const { page } = shop;
     await view('Worth it?');
     await page.getByText(/Too dear at the price asked/).waitFor();
-    await page.getByLabel('price asked').fill('90');
+    await retype(page.getByLabel('price asked'), '90');
     await page.getByLabel('price asked').blur();
     await stored<Machine>(page, 'machines', 'M7', (machine) => machine?.offer?.asked === 9000);
     await page.getByText(/Worth it at the price asked/).waitFor();
@@ -114,7 +114,7 @@ describe('donors', () => {
   it('writes lines into the book of a job, by its field and by the entry line', async () => {
     const { page } = shop;
     await view('Book');
-    await page.getByLabel('a line for the book').fill('paid 12.50 feet');
+    await retype(page.getByLabel('a line for the book'), 'paid 12.50 feet');
     await page.getByText('book: paid 12.50 EUR, feet').waitFor();
     await page.keyboard.press('Enter');
     await page.getByRole('cell', { name: 'feet', exact: true }).waitFor();
@@ -131,15 +131,15 @@ describe('the book', () => {
     const shop = await openShop('/book');
     const { page } = shop;
     await page.getByText('10 of 10 lines').waitFor();
-    await page.getByLabel('currency', { exact: true }).fill('CHF');
-    await page.getByLabel('rate in EUR').fill('much');
+    await retype(page.getByLabel('currency', { exact: true }), 'CHF');
+    await retype(page.getByLabel('rate in EUR'), 'much');
     await page.getByRole('button', { name: 'Keep' }).click();
     await page.getByText(/How many EUR is one CHF/).waitFor();
     expect(await page.getByLabel('rate in EUR').inputValue()).to.equal('much');
-    await page.getByLabel('rate in EUR').fill('1,07');
+    await retype(page.getByLabel('rate in EUR'), '1,07');
     await page.getByRole('button', { name: 'Keep' }).click();
     await page.getByText('1 CHF =').waitFor();
-    await page.getByPlaceholder(/paint/).last().fill('riser');
+    await retype(page.getByPlaceholder(/paint/).last(), 'riser');
     await page.getByText('1 of 10 lines').waitFor();
     const [journal] = await Promise.all([
       page.waitForEvent('download'),
@@ -182,11 +182,11 @@ describe('names from numbers', () => {
   it('are looked up when asked for, and an unknown number says so', async () => {
     const shop = await openShop('/job/14/links');
     const { page } = shop;
-    await page.getByLabel('what is this number?').fill('8086:ffff');
+    await retype(page.getByLabel('what is this number?'), '8086:ffff');
     await page.getByText(/the list has no name for 8086:ffff/).waitFor();
-    await page.getByLabel('what is this number?').fill('0bad:0001');
+    await retype(page.getByLabel('what is this number?'), '0bad:0001');
     await page.getByText(/The list knows no maker 0bad/).waitFor();
-    await page.getByLabel('what is this number?').fill('8086');
+    await retype(page.getByLabel('what is this number?'), '8086');
     await page.getByText(/Two numbers of four figures/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
     expect(shop.foreign).to.deep.equal([]);
@@ -234,12 +234,14 @@ describe('a part’s own sheet', () => {
     await page.getByRole('button', { name: 'What is known of it' }).click();
     const sheet = page.getByRole('dialog');
     await sheet.getByLabel('Lent or borrowed').selectOption('borrowed');
-    await sheet.getByLabel('From whom').fill('the school');
-    await sheet.getByLabel('Owed back by').fill('2026-01-05');
+    await retype(sheet.getByLabel('From whom'), 'the school');
+    await retype(sheet.getByLabel('Owed back by'), '2026-01-05');
     await sheet.getByLabel('Kept for').selectOption('5');
-    await sheet.getByLabel('Would fetch').fill('dear');
+    await retype(sheet.getByLabel('Would fetch'), 'dear');
+    await page.keyboard.press('Enter');
     await sheet.getByText('No amount: 12 or 12.50.').waitFor();
-    await sheet.getByLabel('Would fetch').fill('3,50');
+    await retype(sheet.getByLabel('Would fetch'), '3,50');
+    await page.keyboard.press('Enter');
     await stored<Part>(
       page,
       'parts',
@@ -259,7 +261,7 @@ describe('a part’s own sheet', () => {
     const shop = await openShop('/job/14/donors');
     const { page } = shop;
     await page.locator('#stage').getByRole('button', { name: 'Shelf', exact: true }).click();
-    await page.getByPlaceholder('fan 92').fill('E04');
+    await retype(page.getByPlaceholder('fan 92'), 'E04');
     await page
       .getByRole('region', { name: 'Free parts' })
       .getByRole('button', { name: /E04/ })

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Job } from '../../src/core/model/types.ts';
-import { enter, openShop, stored, visit, type Shop } from './helpers/app.ts';
+import { enter, openShop, retype, type Shop, stored, visit } from './helpers/app.ts';
 
 describe('entry line', () => {
   let shop: Shop;
@@ -33,7 +33,7 @@ describe('entry line', () => {
     ['nonsense here', 'Not understood'],
   ] as const) {
     it(`understands "${text}"`, async () => {
-      await shop.page.getByRole('textbox', { name: /Entry line/ }).fill(text);
+      await retype(shop.page.getByRole('textbox', { name: /Entry line/ }), text);
       expect(await say()).to.contain(answer);
     });
   }
@@ -63,7 +63,7 @@ describe('entry line', () => {
   it('puts a scanned part into the plan and takes it out again', async () => {
     const { page } = shop;
     await visit(page, '/job/12/take-in');
-    await page.getByRole('textbox', { name: /Entry line/ }).fill('H03');
+    await retype(page.getByRole('textbox', { name: /Entry line/ }), 'H03');
     expect(await say()).to.contain('Enter puts it in as fan 1');
     await page.keyboard.press('Enter');
     await stored<Job>(
@@ -110,7 +110,7 @@ describe('entry line', () => {
     };
     await lightHeight();
     await page.keyboard.type('155.4');
-    expect(await say()).to.contain('measured 155.4 mm');
+    expect(await say()).to.contain('155.4 mm');
     await page.keyboard.press('Enter');
     await page.locator('#sum-cooler-height').getByText('6.6').waitFor();
     await enter(page, 'undo');

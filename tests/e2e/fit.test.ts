@@ -4,7 +4,7 @@ import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
 import type { Job, Part } from '../../src/core/model/types.ts';
 import { give } from '../../src/core/plan/give/give.ts';
-import { openShop, origin, stored } from './helpers/app.ts';
+import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (id: string) => demo.jobs.find((job) => job.id === id) as Job;
@@ -82,7 +82,7 @@ describe('fit, measuring', () => {
       const field = ask.locator('input.figure').first();
       const no = ask.getByRole('button', { name: 'Not measured' });
       if ((await field.count()) > 0 && /high/.test(head) && /cooler/.test(head)) {
-        await field.fill('140');
+        await retype(field, '140');
         await field.press('Enter');
       } else await no.press('Enter');
       await page
@@ -141,7 +141,7 @@ describe('fit, measuring', () => {
       const [p, q] = [holes[a - 1], holes[b - 1]];
       if (!p || !q) throw new Error('hole');
       const outside = Math.hypot(p[0] - q[0], p[1] - q[1]) + 3.96;
-      await page.getByLabel(`outside, ${a} to ${b}`).fill(outside.toFixed(2));
+      await retype(page.getByLabel(`outside, ${a} to ${b}`), outside.toFixed(2));
     }
     await page.getByRole('button', { name: 'Lay the holes out' }).click();
     await page
@@ -160,11 +160,11 @@ describe('fit, rear wall, limits, screws, trade-offs', () => {
     await page.getByRole('button', { name: 'Rear', exact: true }).click();
     await page.getByText('LAN: from 83.0 to 101.0 across, 0.0 to 31.0 up').waitFor();
     const field = page.getByRole('textbox', { name: /Ports of the board/ });
-    await field.fill('HDMI 30-20 2-8');
+    await retype(field, 'HDMI 30-20 2-8');
     await field.press('Enter');
     await page.getByText(/to is not more than from\. Kept as typed/).waitFor();
     expect(await field.inputValue()).to.equal('HDMI 30-20 2-8');
-    await field.fill('VGA 24-40 20-30');
+    await retype(field, 'VGA 24-40 20-30');
     await field.press('Enter');
     await page.getByText('VGA 24-40 20-30').waitFor();
     const [download] = await Promise.all([
@@ -194,7 +194,8 @@ describe('fit, rear wall, limits, screws, trade-offs', () => {
     await page.getByRole('button', { name: 'Limits', exact: true }).click();
     await page.getByText('with drive on the bracket').waitFor();
     await page.getByRole('button', { name: 'Screws' }).click();
-    await page.getByLabel('diameter over the crests').fill('3.45');
+    await page.getByLabel('diameter over the crests').pressSequentially('3.45');
+    await page.keyboard.press('Enter');
     await page.getByText(/It looks like M3/).waitFor();
     await page.getByRole('button', { name: 'Onto the list' }).click();
     await stored<Job>(

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Job } from '../../src/core/model/types.ts';
-import { openShop, origin, stored } from './helpers/app.ts';
+import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 const log = (end: number, minutes: number) =>
   [
@@ -22,7 +22,7 @@ describe('heat', () => {
       buffer: Buffer.from(log(71, 15), 'latin1'),
     });
     await page.getByText('450 rows').waitFor();
-    await page.getByLabel('name').fill('before');
+    await retype(page.getByLabel('name'), 'before');
     await page.getByRole('button', { name: 'Hang it on the job' }).click();
     await page.getByText(/settles at 7[01]\.\d °C/).waitFor();
     const job = await stored<Job>(page, 'jobs', '12', (each) => each?.runs.length === 1);
@@ -39,15 +39,15 @@ describe('heat', () => {
     const shop = await openShop('/job/12/heat');
     const { page } = shop;
     const typed = page.getByLabel(/^or typed/);
-    await typed.fill('0 31\nfive 60');
+    await retype(typed, '0 31\nfive 60');
     await page.getByRole('button', { name: 'Hang it on the job' }).press('Enter');
     await page.getByText(/Pair 2, “five 60”/).waitFor();
     expect(await typed.inputValue()).to.equal('0 31\nfive 60');
-    await typed.fill('0 31\n1 300');
+    await retype(typed, '0 31\n1 300');
     await page.getByRole('button', { name: 'Hang it on the job' }).press('Enter');
     await page.getByText(/300 °C cannot be meant/).waitFor();
-    await typed.fill('0 31\n1 45\n2 54\n3 59\n4 62.5\n5 64.5\n6 65.7\n8 66.9');
-    await page.getByLabel('room, °C').fill('22');
+    await retype(typed, '0 31\n1 45\n2 54\n3 59\n4 62.5\n5 64.5\n6 65.7\n8 66.9');
+    await retype(page.getByLabel('room, °C'), '22');
     await page.getByRole('button', { name: 'Hang it on the job' }).press('Enter');
     await page.getByText(/settles at 6\d\.\d °C/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
@@ -94,7 +94,7 @@ describe('heat', () => {
     await page.getByRole('button', { name: 'Hang it on the job' }).click();
     await page.getByRole('button', { name: 'Fan steps' }).click();
     await page.getByText(/By “practice 2”/).waitFor();
-    await page.getByLabel('speeds, %').fill('0 50');
+    await retype(page.getByLabel('speeds, %'), '0 50');
     await page.getByText(/each above 0/).waitFor();
     await page.getByRole('button', { name: 'Air', exact: true }).click();
     await page.getByRole('img', { name: /^Air through the case/ }).waitFor();

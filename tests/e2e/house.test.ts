@@ -3,7 +3,17 @@ import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import type { Job, Part } from '../../src/core/model/types.ts';
-import { enter, openShop, origin, ready, stored, visit, watch, type Shop } from './helpers/app.ts';
+import {
+  enter,
+  openShop,
+  origin,
+  ready,
+  retype,
+  type Shop,
+  stored,
+  visit,
+  watch,
+} from './helpers/app.ts';
 
 const stations = [
   'take-in',
@@ -152,7 +162,7 @@ describe('state', () => {
     watch(second, shop.complaints);
     await visit(first, '/job/14/take-in');
     await visit(second, '/job/14/hand-over');
-    await first.getByLabel('From', { exact: false }).last().fill('a hut in the valley');
+    await retype(first.getByLabel('From', { exact: false }).last(), 'a hut in the valley');
     await second.getByText('a hut in the valley').waitFor();
     await Promise.all([
       first.getByLabel('Note').last().fill('smells of damp'),
@@ -217,7 +227,7 @@ describe('state', () => {
     const { page } = shop;
     await visit(page, '/job/14/fit');
     await page.locator('#sum-cooler-height').getByRole('button').click();
-    await page.getByLabel(/room over the processor/).fill('150');
+    await retype(page.getByLabel(/room over the processor/), '150');
     await page.keyboard.press('Enter');
     await page.locator('#sum-cooler-height').getByText('92').first().waitFor();
     await visit(page, '/job/5/fit');
@@ -233,7 +243,10 @@ describe('state', () => {
       const { page } = shop;
       await visit(page, '/job/14/fit');
       await page.locator('#sum-cooler-height').getByRole('button').click();
-      await page.getByLabel(/room over the processor/).fill(typed);
+      const field = page.getByLabel(/room over the processor/);
+      await retype(field, '');
+      await field.pressSequentially(typed);
+      await field.press('Enter');
       await page.getByRole('alert').getByText(message).waitFor();
       await page.keyboard.press('Escape');
       expect(await page.getByLabel(/room over the processor/).inputValue()).to.equal('162');
@@ -327,7 +340,7 @@ describe('shelf', () => {
     const shop = await openShop('/job/14/donors');
     const { page } = shop;
     await page.getByRole('button', { name: 'Shelf', exact: true }).click();
-    await page.getByPlaceholder('fan 92').fill('ddr4 8');
+    await retype(page.getByPlaceholder('fan 92'), 'ddr4 8');
     await page.getByRole('region', { name: 'Free parts' }).getByText('E01').waitFor();
     expect(
       await page.getByRole('region', { name: 'Free parts' }).getByText('H01').count(),
@@ -336,9 +349,11 @@ describe('shelf', () => {
       .getByRole('region', { name: 'Free parts' })
       .getByRole('button', { name: /E01/ })
       .click();
-    await page.getByRole('dialog').getByLabel('Price').fill('7,50');
+    await retype(page.getByRole('dialog').getByLabel('Price'), '7,50');
+    await page.keyboard.press('Enter');
     await stored<Part>(page, 'parts', 'E01', (part) => part?.price?.minor === 750);
-    await page.getByRole('dialog').getByLabel('Price').fill('cheap');
+    await retype(page.getByRole('dialog').getByLabel('Price'), 'cheap');
+    await page.keyboard.press('Enter');
     await page.getByText('No amount: 12 or 12.50.').waitFor();
     await stored<Part>(page, 'parts', 'E01', (part) => part?.price?.minor === 750);
     expect(shop.complaints).to.deep.equal([]);
@@ -360,15 +375,15 @@ describe('power-up and heat', () => {
     const form = page.locator('form');
     await page.getByLabel('When').selectOption('after');
     await form.getByLabel('Load').selectOption('idle');
-    await page.getByLabel('Figure').fill('41');
+    await retype(page.getByLabel('Figure'), '41');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await page.getByText('not the same load').waitFor();
     await form.getByLabel('Load').selectOption('flat out');
-    await page.getByLabel('Figure').fill('64,5');
+    await retype(page.getByLabel('Figure'), '64,5');
     await page.keyboard.press('Enter');
     await page.getByText('13.5 K less, at the same load.').waitFor();
     await page.getByText('belongs to none of them alone').last().waitFor();
-    await page.getByLabel('Figure').fill('hot');
+    await retype(page.getByLabel('Figure'), 'hot');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await page.getByText('A number, please.').waitFor();
     expect(shop.complaints).to.deep.equal([]);

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Job } from '../../src/core/model/types.ts';
-import { openShop, origin, stored } from './helpers/app.ts';
+import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 const dump = [
   '00:01.0 PCI bridge: Pelvar Root Port',
@@ -44,9 +44,9 @@ describe('links', () => {
     const shop = await openShop('/job/14/links');
     const { page } = shop;
     const box = page.locator('textarea');
-    await box.fill('hello');
+    await retype(box, 'hello');
     await page.getByText(/No device in this text/).waitFor();
-    await box.fill(dump);
+    await retype(box, dump);
     await page.getByText(/read it again under load/).waitFor();
     await page.getByLabel('read under load').check();
     await page.getByText(/Try: reseat it/).waitFor();
@@ -64,12 +64,12 @@ describe('donors, is it worth it', () => {
     const shop = await openShop('/job/14/donors');
     const { page } = shop;
     await page.getByRole('button', { name: 'Worth it?' }).click();
-    await page.getByLabel('worth when done').fill('150 to 180');
-    await page.getByLabel('price asked').fill('160');
-    await page.getByLabel(/^to fix/).fill('supply 30 to 50\nplate');
+    await retype(page.getByLabel('worth when done'), '150 to 180');
+    await retype(page.getByLabel('price asked'), '160');
+    await retype(page.getByLabel(/^to fix/), 'supply 30 to 50\nplate');
     await page.getByText(/Too dear at the price asked.*without a price: plate/).waitFor();
     await page.getByText('100.00 €', { exact: false }).first().waitFor();
-    await page.getByLabel('price asked').fill('much');
+    await retype(page.getByLabel('price asked'), 'much');
     await page.getByText(/is no amount/).waitFor();
     expect(await page.getByLabel('price asked').inputValue()).to.equal('much');
     await page.getByText(/processor stays/).waitFor();

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Model } from '../../src/core/model/types.ts';
-import { openShop, origin, stored } from './helpers/app.ts';
+import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 describe('plugs, what is this plug', () => {
   it('follows the practice meter until the roles are sure, and only then lets it be switched on', async () => {
@@ -33,10 +33,10 @@ describe('plugs, what is this plug', () => {
     const shop = await openShop('/job/14/plugs');
     const { page } = shop;
     await page.getByRole('button', { name: 'What is this plug?' }).press('Enter');
-    await page.getByLabel('across').fill('200');
+    await retype(page.getByLabel('across'), '200');
     await page.getByRole('button', { name: 'Begin' }).press('Enter');
     await page.getByText('no power plug has 400 ways.').waitFor();
-    await page.getByLabel('across').fill('5');
+    await retype(page.getByLabel('across'), '5');
     await page.getByRole('button', { name: 'Begin' }).press('Enter');
     await page.getByText('plug wire side').first().waitFor();
     await page.locator('h1').click();
@@ -47,11 +47,11 @@ describe('plugs, what is this plug', () => {
     await page.getByRole('button', { name: 'Beeps' }).press('Enter');
     await page.getByRole('button', { name: /^pin 3:/ }).press('Enter');
     await page.getByRole('heading', { name: /Pin 3: Plugged in, off/ }).waitFor();
-    await page.getByLabel('volts').fill('230');
+    await retype(page.getByLabel('volts'), '230');
     await page.getByLabel('volts').press('Enter');
     await page.getByText(/230 V is not a figure of a supply's plug\. Kept as typed/).waitFor();
     expect(await page.getByLabel('volts').inputValue()).to.equal('230');
-    await page.getByLabel('volts').fill('5.0');
+    await retype(page.getByLabel('volts'), '5.0');
     await page.getByLabel('volts').press('Enter');
     await page.getByText(/chassis and standby cannot both be right/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
@@ -100,11 +100,11 @@ describe('plugs, the adapter', () => {
     await page.getByText(/28 wires, 15 splices, 3 converters/).waitFor();
     await page.getByText('No wiring costs less.').waitFor();
     /* More amps than standby has are refused by name, and the figure stays where it was typed. */
-    await page.getByLabel('+5VSB, A').fill('4');
+    await retype(page.getByLabel('+5VSB, A'), '4');
     await page.getByLabel('+5VSB, A').press('Tab');
     await page.getByText(/\+12VSB: .* A wanted, the supply gives/).waitFor();
     expect(await page.getByRole('button', { name: 'Onto the shelf' }).count()).to.equal(0);
-    await page.getByLabel('+5VSB, A').fill('');
+    await retype(page.getByLabel('+5VSB, A'), '');
     await page.getByLabel('+5VSB, A').press('Tab');
     await page.getByRole('button', { name: 'Onto the shelf' }).click();
     await stored<{ facts: Record<string, { text?: string; items?: string[] }> }>(
@@ -124,12 +124,12 @@ describe('plugs, the adapter', () => {
     await page.getByRole('button', { name: 'What is this plug?' }).press('Enter');
     await page.getByText(/3 of 10 pins sure/).waitFor();
     await page.getByText(/More about pin/).click();
-    await page.getByLabel(/to return, ohms/).fill('nonsense');
+    await retype(page.getByLabel(/to return, ohms/), 'nonsense');
     await page.getByLabel(/to return, ohms/).press('Enter');
     await page.getByText(/NaN ohms is no reading|is no reading/).waitFor();
-    await page.getByLabel('with pin').fill('8');
+    await retype(page.getByLabel('with pin'), '8');
     await page.getByRole('button', { name: 'Silent to it' }).click();
-    await page.getByLabel('name', { exact: true }).fill('counter main');
+    await retype(page.getByLabel('name', { exact: true }), 'counter main');
     await page.getByRole('button', { name: 'Keep this plug' }).click();
     await stored<{ pins: string[] }>(
       page,

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Job } from '../../src/core/model/types.ts';
-import { openShop, origin, stored, visit } from './helpers/app.ts';
+import { openShop, origin, retype, stored, visit } from './helpers/app.ts';
 
 describe('power-up', () => {
   it('finds ten hidden faults on the practice bench, by what tells most', async function () {
@@ -13,7 +13,7 @@ describe('power-up', () => {
     const signs = ['memory', 'case', 'alarm', 'beeps', 'drive', 'load'];
     while (right < 10 && machines < 18) {
       await page.getByLabel('A machine that').selectOption(signs[machines % signs.length]!);
-      await page.getByLabel('number').fill(String(machines + 1));
+      await retype(page.getByLabel('number'), String(machines + 1));
       await page.getByRole('button', { name: 'On the bench' }).click();
       machines += 1;
       for (let step = 0; step < 14; step += 1) {
@@ -47,7 +47,7 @@ describe('power-up', () => {
     await page.getByRole('button', { name: /^starts outside, not in the case/ }).waitFor();
     await page.getByRole('button', { name: /^Undo the last change/ }).waitFor();
     const before = await page.locator('.hand .ask').textContent();
-    await page.getByLabel('who').fill('Ane');
+    await retype(page.getByLabel('who'), 'Ane');
     await page.getByRole('button', { name: /^No: / }).press('Enter');
     await page.waitForFunction(
       (ask) => document.querySelector('.hand .ask')?.textContent !== ask,
@@ -57,7 +57,7 @@ describe('power-up', () => {
     expect(job?.hunts[0]?.tried[1]).to.include({ result: 'no', who: 'Ane' });
     await page.getByRole('button', { name: 'Take back' }).last().click();
     await stored<Job>(page, 'jobs', '17', (each) => each?.hunts[0]?.tried.length === 1);
-    await page.getByLabel('note').fill('a standoff too many');
+    await retype(page.getByLabel('note'), 'a standoff too many');
     await page.getByRole('button', { name: /^Found: short under the board/ }).click();
     await stored<Job>(page, 'jobs', '17', (each) => each?.hunts[0]?.causeId === 'short');
     await visit(page, '/job/17/hand-over');
@@ -85,10 +85,10 @@ describe('power-up', () => {
     const { page } = shop;
     await page.getByRole('button', { name: /^Power is on/ }).click();
     await page.getByText(/^\s*0:\d\d\s+Leave it\./).waitFor();
-    await page.getByLabel('Lost on the way').fill('module B2 out');
+    await retype(page.getByLabel('Lost on the way'), 'module B2 out');
     await page.locator('li.next').getByRole('button', { name: 'Passed' }).click();
     await page.getByText('Lost on the way: module B2 out').waitFor();
-    await page.getByLabel('What was damaged').fill('lifted leg at the fan header');
+    await retype(page.getByLabel('What was damaged'), 'lifted leg at the fan header');
     await page.getByLabel('What was damaged').press('Enter');
     await page.getByLabel('mended').check();
     await stored<Job>(page, 'jobs', '14', (each) => each?.mishaps[0]?.mended === true);

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Part } from '../../src/core/model/types.ts';
-import { openShop, stored } from './helpers/app.ts';
+import { openShop, retype, stored } from './helpers/app.ts';
 
 describe('the trip list', () => {
   it('is ticked off in the shop on a phone, with the price paid', async () => {
@@ -8,10 +8,10 @@ describe('the trip list', () => {
     const { page } = shop;
     await page.getByRole('button', { name: 'Tape' }).click();
     await page.getByLabel('bought: 1 TB M.2 drive').click();
-    await page.getByLabel('price apiece').fill('cheap');
+    await retype(page.getByLabel('price apiece'), 'cheap');
     await page.getByRole('button', { name: 'Bought' }).click();
     await page.getByText(/No amount/).waitFor();
-    await page.getByLabel('price apiece').fill('42,50');
+    await retype(page.getByLabel('price apiece'), '42,50');
     await page.getByLabel('price apiece').press('Enter');
     await page.getByLabel('bought: 1 TB M.2 drive').waitFor({ state: 'detached' });
     const parts = await page.evaluate(() => document.querySelectorAll('.trip .line').length);

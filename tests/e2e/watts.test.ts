@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Job, Part } from '../../src/core/model/types.ts';
-import { openShop, origin, stored } from './helpers/app.ts';
+import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 describe('watts, the supply tree', () => {
   it('draws from the wall to the parts, in every state, and opens a branch', async () => {
@@ -57,7 +57,7 @@ describe('watts, the supply tree', () => {
     await page.getByLabel('watts', { exact: true }).press('Enter');
     await stored<Job>(page, 'jobs', '5', (job) => job?.readings.at(-1)?.value === 61.5);
     await page.getByText(/measured at the wall/).waitFor();
-    await page.getByLabel('watts', { exact: true }).fill('many');
+    await retype(page.getByLabel('watts', { exact: true }), 'many');
     await page.getByLabel('watts', { exact: true }).press('Enter');
     await page.getByText(/Watts between 0 and 4000/).waitFor();
     expect(await page.getByLabel('watts', { exact: true }).inputValue()).to.equal('many');
@@ -137,11 +137,11 @@ describe('watts, the finer things', () => {
       'M19-03',
       (part) => part?.facts['watts']?.source === 'wall meter, idle and flat out',
     );
-    await page.getByLabel('W out').fill('60');
-    await page.getByLabel('W in').fill('50');
+    await retype(page.getByLabel('W out'), '60');
+    await retype(page.getByLabel('W in'), '50');
     await page.getByRole('button', { name: 'Measured point' }).click();
     await page.getByText(/more watts in than out/).waitFor();
-    await page.getByLabel('W in').fill('68');
+    await retype(page.getByLabel('W in'), '68');
     await page.getByLabel('W in').press('Enter');
     await page.getByText('Efficiency against load, 1 measured').waitFor();
     await page.getByRole('button', { name: 'Practise with a made-up load' }).click();

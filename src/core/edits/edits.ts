@@ -8,6 +8,9 @@ import { inStages, stageOf, withChange } from '../model/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { mergeFacts, samePiece } from '../intake/merge.ts';
+import { recordOf } from '../export/sheet.ts';
+import type { Incomplete } from '../model/recordTypes.ts';
+import { withoutUndefined } from '../model/plainData.ts';
 import { giveTag, type TagEdit, type Untagged } from './items.ts';
 
 /**
@@ -312,14 +315,19 @@ function stamped(facts: Record<string, Fact>, at: string): Record<string, Fact> 
   return Object.fromEntries(Object.entries(facts).map(([key, fact]) => [key, { at, ...fact }]));
 }
 
-/** Hand-over: the machine becomes what was planned; what leaves it keeps the condition and origin it had. */
+/**
+ * Hand-over: the sheet is frozen as it stands, then the machine becomes what was planned; what leaves it
+ * keeps the condition and origin it had.
+ */
 export const handOver =
-  (jobId: string, at: string): Edit =>
+  (jobId: string, at: string, incomplete?: Incomplete): Edit =>
   (shop) =>
     create(shop, (next) => {
+      const before = shop.jobs.find((each) => each.id === jobId);
       const found = next.jobs.find((each) => each.id === jobId);
-      if (!found || found.handedOver) return;
+      if (!before || !found || found.handedOver) return;
       found.handedOver = at;
+      found.record = withoutUndefined(recordOf(shop, before, at, incomplete));
       for (const change of inStages(found.changes))
         applyChange(shop, next, found, change.seat, change.partId);
     });

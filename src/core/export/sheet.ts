@@ -2,47 +2,28 @@ import type { Finding } from '../findings/finding.ts';
 import { indexOf, standingOf } from '../model/lookup.ts';
 import type { Plan } from '../model/plan.ts';
 import { seatName } from '../model/seats.ts';
-import type { Clearing, Job, Part, Reading, Shop } from '../model/types.ts';
+import type {
+  Incomplete,
+  JobRecord,
+  Sheet,
+  SheetCosts,
+  SheetFinding,
+  SheetLine,
+} from '../model/recordTypes.ts';
+import type { Job, Part, Shop } from '../model/types.ts';
 import { workOrderOf } from '../plan/workOrderOf.ts';
 import { jobAccount } from '../plan/accounts.ts';
 import { costs } from '../plan/bench.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
 import { heatLines, huntLine, mishapLines } from './record.ts';
-import type { MoneySum } from '../units/money.ts';
 
-/** Everything that goes on the swap sheet, in its order on paper. */
-export interface Sheet {
-  title: string;
-  becomes: string;
-  machine?: string | undefined;
-  origin?: string | undefined;
-  found: SheetLine[];
-  built: SheetLine[];
-  open: Finding[];
-  remedies: string[];
-  readings: Reading[];
-  /** Searches for faults, what was damaged, what the logged runs came to: a line each. */
-  hunts: string[];
-  mishaps: string[];
-  heat: string[];
-  clearings: (Clearing & { name: string })[];
-  /** Drives that came in with the machine and have no clearing on record. */
-  uncleared: Part[];
-  done: { title: string; at: string; note?: string | undefined; failed: boolean }[];
-  left: string[];
-  costs: MoneySum & { lines: { label: string; minor?: number | undefined }[] };
-}
-
-export interface SheetLine {
-  seat: string;
-  name: string;
-  tag: string;
-  mark: 'stays' | 'goes' | 'comes';
-  condition: string;
-}
-
+/** The sheet of a job: as it was frozen at hand-over, else as it stands now. */
 export function sheetOf(shop: Shop, job: Job): Sheet {
+  return job.record?.sheet ?? sheetNow(shop, job);
+}
+
+function sheetNow(shop: Shop, job: Job): Sheet {
   const plan = planOf(shop, job);
   const found = runChecks(plan);
   const steps = workOrderOf(plan, job.schools);
@@ -71,7 +52,7 @@ export function sheetOf(shop: Shop, job: Job): Sheet {
     origin: plan.machine?.origin,
     found: foundSeats,
     built: plan.seats.map((placed) => line(placed.seat, placed.part, placed.state)),
-    open: found.filter((finding) => finding.mark !== 'clear'),
+    open: found.filter((finding) => finding.mark !== 'clear').map(openLine),
     remedies: job.taken,
     readings: job.readings,
     hunts: job.hunts.map(huntLine),
@@ -81,7 +62,10 @@ export function sheetOf(shop: Shop, job: Job): Sheet {
       ...clearing,
       name: index.parts.get(clearing.partId)?.name ?? clearing.partId,
     })),
-    uncleared: drives.filter((drive) => !job.clearings.some((each) => each.partId === drive.id)),
+    uncleared: drives
+      .filter((drive) => !job.clearings.some((each) => each.partId === drive.id))
+      .map(({ id, name }) => ({ id, name })),
+    loans: plan.seats.flatMap(({ part }) => loanLine(part)),
     done: steps.flatMap((step) => {
       const tick = ticks.get(step.id);
       return tick
@@ -89,12 +73,56 @@ export function sheetOf(shop: Shop, job: Job): Sheet {
         : [];
     }),
     left: steps.filter((step) => !ticks.has(step.id)).map((step) => step.title),
-    costs: { ...costs(shop, job, plan), lines: costLines(shop, job, plan) },
+    costs: costsOf(shop, job, plan),
+    note: job.note,
   };
 }
 
-function costLines(shop: Shop, job: Job, plan: Plan) {
-  return jobAccount(shop, job, plan)
-    .lines.filter((line) => line.kind === 'cost')
-    .map(({ what, own }) => ({ label: what, minor: own }));
+const openLine = ({ id, mark, title, unit, rest, say }: Finding): SheetFinding => ({
+  id,
+  mark,
+  title,
+  unit,
+  margin: rest && Number.isFinite(rest.lo) && Number.isFinite(rest.hi) ? rest : undefined,
+  say,
+});
+
+function loanLine({ id, name, loan }: Part): string[] {
+  if (!loan) return [];
+  const who = loan.who ? `${loan.way === 'lent' ? ' to' : ' from'} ${loan.who}` : '';
+  return [
+    `${name} (${id}): ${loan.way}${who}${loan.until ? `, owed back by ${loan.until.slice(0, 10)}` : ''}`,
+  ];
+}
+
+/** What is open at hand-over, a line each: Stops, steps, drives without a clearing, parts that are not ours. */
+export function openPoints(sheet: Sheet): string[] {
+  return [
+    ...sheet.open
+      .filter(({ mark }) => mark === 'stop')
+      .map(({ title, say }) => `Stop: ${title}. ${say}`),
+    ...sheet.left.map((title) => `Not done: ${title}`),
+    ...sheet.uncleared.map(({ name, id }) => `Data not dealt with: ${name} (${id})`),
+    ...sheet.loans,
+  ];
+}
+
+/** The record a job keeps: what is on its sheet at this moment. */
+export const recordOf = (shop: Shop, job: Job, at: string, incomplete?: Incomplete): JobRecord => ({
+  at,
+  shop: shop.name,
+  sheet: sheetNow(shop, job),
+  ...(incomplete ? { incomplete } : {}),
+});
+
+function costsOf(shop: Shop, job: Job, plan: Plan): SheetCosts {
+  const { total, unpriced } = costs(shop, job, plan);
+  return {
+    currency: total.currency,
+    total: total.minor,
+    lines: jobAccount(shop, job, plan)
+      .lines.filter((line) => line.kind === 'cost')
+      .map(({ what, own }) => ({ label: what, minor: own })),
+    unpriced,
+  };
 }

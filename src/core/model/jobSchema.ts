@@ -1,5 +1,7 @@
 import { array, boolean, number, string } from 'yup';
 import { count, figures, id, money, optionalWords, seat, shape, time, words } from './fields.ts';
+import { clearing, reading } from './jobFields.ts';
+import { recordSchema } from './recordSchema.ts';
 import { MOST_STAGES } from './stages.ts';
 import { huntVerdicts, loadSchools } from './types.ts';
 
@@ -38,24 +40,8 @@ export const jobSchema = shape({
     }).required(),
   ).required(),
   waits: array(shape({ why: words(), until: time().optional() }).required()).required(),
-  readings: array(
-    shape({
-      kind: string().oneOf(['temperatureC', 'wallW', 'clockMhz']).required(),
-      value: number().required(),
-      when: string().oneOf(['before', 'after']).required(),
-      at: time().required(),
-      load: string().oneOf(['flat out', 'until settled', 'real use', 'idle']).required(),
-      note: optionalWords(),
-    }).required(),
-  ).required(),
-  clearings: array(
-    shape({
-      partId: id(),
-      how: string().oneOf(['clear', 'purge', 'destroy', 'none found']).required(),
-      at: time().required(),
-      note: optionalWords(),
-    }).required(),
-  ).required(),
+  readings: array(reading().required()).required(),
+  clearings: array(clearing().required()).required(),
   wants: array(
     shape({
       what: words(),
@@ -65,7 +51,13 @@ export const jobSchema = shape({
       remedyId: words().optional(),
     }).required(),
   ).required(),
-  sums: array(shape({ text: words(), at: time().required() }).required()).required(),
+  sums: array(
+    shape({
+      text: words(),
+      at: time().required(),
+      unit: string().oneOf(['mm', 'in']).required(),
+    }).required(),
+  ).required(),
   runs: array(
     shape({
       id: id(),
@@ -152,4 +144,5 @@ export const jobSchema = shape({
   ).required(),
   note: optionalWords(),
   handedOver: time().optional(),
+  record: recordSchema(),
 });

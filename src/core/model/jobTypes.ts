@@ -1,4 +1,5 @@
 import type { Money } from '../units/money.ts';
+import type { JobRecord } from './recordTypes.ts';
 import type { SeatId } from './types.ts';
 
 /** A job: what changes, and everything noted on the way. */
@@ -150,6 +151,8 @@ export interface Want {
 export interface KeptSum {
   text: string;
   at: string;
+  /** Unit of the lengths typed bare in it. */
+  unit: 'mm' | 'in';
 }
 
 export interface Schools {
@@ -184,4 +187,6 @@ export interface Job {
   note?: string | undefined;
   /** ISO time of hand-over. */
   handedOver?: string | undefined;
+  /** What was handed over, frozen; jobs handed over before version 6 have none. */
+  record?: JobRecord | undefined;
 }

@@ -36,18 +36,30 @@ const steps: Record<number, (document: Document) => Document> = {
     ...document,
     settings: { rates: [], ...(document['settings'] as object) },
   }),
-  /* Version 5 kept no record at hand-over: what was handed over then stays without one. */
-  5: (document) => document,
+  /* Version 5 kept no record at hand-over (what went out then stays without one), and no unit with a kept sum. */
+  5: (document) => {
+    const unit = (document['settings'] as Document | null | undefined)?.['unit'];
+    return {
+      ...document,
+      jobs: eachJob(document, ({ sums, ...job }) => ({
+        ...job,
+        sums: Array.isArray(sums)
+          ? sums.map((sum: unknown) => (isObject(sum) ? { unit, ...sum } : sum))
+          : sums,
+      })),
+    };
+  },
 };
 
 /** Every job lifted; what is no job is left as it stands, for the validator to name its place. */
 function eachJob(document: Document, lift: (job: Document) => Document): unknown {
   const jobs = document['jobs'];
   if (!Array.isArray(jobs)) return jobs;
-  return jobs.map((job: unknown) =>
-    typeof job === 'object' && job !== null && !Array.isArray(job) ? lift(job as Document) : job,
-  );
+  return jobs.map((job: unknown) => (isObject(job) ? lift(job) : job));
 }
+
+const isObject = (value: unknown): value is Document =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Lifts a document of `version` to the current one; shapes are not checked here. */
 export function migrate(document: Document, version: number): Document {

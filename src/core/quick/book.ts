@@ -1,9 +1,9 @@
 import { indexOf } from '../model/lookup.ts';
 import type { Entry, Shop } from '../model/types.ts';
-import { parseMoney, type Money } from '../units/money.ts';
+import { currencyOf } from '../units/currency.ts';
+import { readAmount, readMoney, type Money } from '../units/money.ts';
 import type { Understood } from './quick.ts';
 
-const signs: Record<string, string> = { '€': 'EUR', $: 'USD', '£': 'GBP' };
 const verbs = { paid: 'cost', sold: 'sale', gift: 'gift' } as const;
 
 /**
@@ -19,25 +19,54 @@ function moneyLine(shop: Shop, text: string): Understood | undefined {
   if (!match?.[1] || !match[2]) return undefined;
   const verb = match[1].toLowerCase() as keyof typeof verbs;
   const words = match[2].split(' ');
-  let money: Money | undefined;
-  let currency = shop.settings.currency;
-  const rest: string[] = [];
-  for (const word of words) {
-    const [, before = '', figure = '', after = ''] =
-      /^([€$£]?)(\d+(?:[.,]\d{1,2})?)([€$£]?)$/.exec(word) ?? [];
-    if (figure && !money && !isTag(shop, word)) {
-      currency = signs[before || after] ?? currency;
-      money = parseMoney(figure, currency);
-    } else if (/^[A-Z]{3}$/.test(word) && money && !isTag(shop, word)) currency = word;
-    else if (word in signs) currency = signs[word] ?? currency;
-    else if (word.toLowerCase() !== 'for') rest.push(word);
-  }
-  if (!money) return undefined;
+  const found = amountIn(shop, words);
+  if (!found) return undefined;
+  if ('fault' in found) return { kind: 'nothing', text, say: found.fault };
+  const { money, rest } = found;
   const { what, tags } = told(shop, rest);
   const name = what || nameOf(shop, tags);
   if (!name) return undefined;
-  const entry: Draft = { kind: verbs[verb], what: name, money: { ...money, currency }, ...tags };
+  const entry: Draft = { kind: verbs[verb], what: name, money, ...tags };
   return { kind: 'entry', text, say: sayOf(verb, entry), entry };
+}
+
+/** The amount among the words: one with a currency beside or at it before a bare one, the first of its sort. */
+function amountIn(shop: Shop, words: readonly string[]) {
+  const own = shop.settings.currency;
+  let bare: { at: number; money: Money } | undefined;
+  let fault: string | undefined;
+  for (const [at, word] of words.entries()) {
+    if (!/\d/.test(word) || isTag(shop, word)) continue;
+    const minor = readAmount(word);
+    if (minor === undefined) {
+      /* `$9.99`, `12eur`; `12V` and `120mm` are words of the thing. */
+      const read = readMoney(word, own);
+      if ('money' in read) return { money: read.money, rest: without(words, at, at) };
+      continue;
+    }
+    const [after, before] = [words[at + 1], words[at - 1]];
+    for (const [beside, from, to] of [
+      [after, at, at + 1],
+      [before, at - 1, at],
+    ] as const) {
+      const named = beside === undefined ? undefined : currencyOf(beside, own);
+      if (named && 'code' in named)
+        return { money: { minor, currency: named.code }, rest: without(words, from, to) };
+      /* A thing of its own, `paid 30 XYZ`, or a currency nobody knows, `paid 30 XYZ paint`. */
+      if (named && words.length > 2) fault ??= named.fault;
+    }
+    bare ??= { at, money: { minor, currency: own } };
+  }
+  if (fault !== undefined) return { fault };
+  return bare && { money: bare.money, rest: without(words, bare.at, bare.at) };
+}
+
+/** The words but those of the amount, and the `for` beside it. */
+function without(words: readonly string[], from: number, to: number): string[] {
+  const isFor = (word: string | undefined) => word?.toLowerCase() === 'for';
+  const start = isFor(words[from - 1]) ? from - 1 : from;
+  const end = isFor(words[to + 1]) ? to + 1 : to;
+  return [...words.slice(0, start), ...words.slice(end + 1)];
 }
 
 /** An entry before it has its number and day. */

@@ -3,16 +3,19 @@ import { kindName } from '../model/seats.ts';
 import { kinds, type Part, type Shop } from '../model/types.ts';
 import { isNumber, isText } from '../model/fact.ts';
 import { factOf } from '../model/lookup.ts';
-import { formatLength, parseLength } from '../units/length.ts';
+import { plugNameIn } from '../model/ownPlugs.ts';
+import type { Property } from '../model/properties.ts';
+import { readFigure } from '../units/figure.ts';
+import { formatLength, parseLength, parseNumber, trim } from '../units/length.ts';
 import { asEntry, asMove } from './book.ts';
 import { quickSum } from './sums.ts';
 import { scanWords, type Understood, type Word } from './quick.ts';
 
 /**
  * What the entry line makes of a text: a word of the scan sheet, a tag that was scanned,
- * a sum, a search on the shelf, a new job, or (while something waits to be measured) a length.
+ * a sum, a search on the shelf, a new job, or (while a question is lit) an answer that fits it.
  */
-export function understand(shop: Shop, typed: string, measuring = false): Understood {
+export function understand(shop: Shop, typed: string, asked?: { property: Property }): Understood {
   const text = typed.trim().replace(/\s+/g, ' ');
   if (text === '') return { kind: 'nothing', text, say: '' };
   const lower = text.toLowerCase();
@@ -20,7 +23,7 @@ export function understand(shop: Shop, typed: string, measuring = false): Unders
     return { kind: 'word', text, say: lower, word: lower as Word };
   }
   return (
-    (measuring ? asMeasure(text, shop) : undefined) ??
+    (asked ? asAnswer(shop, text, asked.property) : undefined) ??
     asTag(shop, text) ??
     asMove(shop, text) ??
     asEntry(shop, text) ??
@@ -34,10 +37,50 @@ export function understand(shop: Shop, typed: string, measuring = false): Unders
   );
 }
 
-function asMeasure(text: string, shop: Shop): Understood | undefined {
-  const parsed = parseLength(text, shop.settings.unit);
-  if (!parsed) return undefined;
-  return { kind: 'measure', text, say: `measured ${formatLength(parsed.mm)} mm`, mm: parsed.mm };
+/** An answer of the sort that is asked for; a bare figure that cannot be one is refused, anything else is no answer. */
+function asAnswer(shop: Shop, text: string, property: Property): Understood | undefined {
+  const { measure, most, label } = property;
+  if (measure === 'text' || measure === 'list') return asOption(shop, text, property);
+  const lengths = shop.settings.unit;
+  const read = readFigure(text, { unit: measure, lengths, most });
+  if ('value' in read) {
+    const { value } = read;
+    const figure = measure === 'mm' ? `${formatLength(value, lengths)} ${lengths}` : trim(value, 2);
+    const unit = measure === 'mm' || measure === 'count' ? '' : ` ${measure}`;
+    const say = `${label} ${figure}${unit}`;
+    return { kind: 'answer', text, say, value: { lo: value, hi: value } };
+  }
+  return isFigure(text) ? { kind: 'nothing', text, say: `${label}: ${read.fault}` } : undefined;
+}
+
+const isFigure = (text: string) =>
+  parseNumber(text) !== undefined || parseLength(text) !== undefined;
+
+/** One of the options by its name, or by words only one of them has. */
+function asOption(shop: Shop, text: string, { label, measure, options, key }: Property) {
+  const plain = (words: string) => words.toLowerCase().replace(/\s+/g, ' ');
+  const isPlug = /plug/i.test(key);
+  const named = (measure === 'text' ? (options ?? []) : []).map((option) => ({
+    option,
+    name: plain(isPlug ? plugNameIn(shop, option) : option),
+  }));
+  const said = plain(text);
+  const same = named.find(({ option, name }) => name === said || plain(option) === said);
+  const like = named.filter(({ name }) => said.split(' ').every((word) => name.includes(word)));
+  const found = isFigure(text) ? same : (same ?? (like.length === 1 ? like[0] : undefined));
+  if (found)
+    return {
+      kind: 'answer' as const,
+      text,
+      say: `${label}: ${found.name}`,
+      value: { text: found.option },
+    };
+  if (!isFigure(text)) return undefined;
+  return {
+    kind: 'nothing' as const,
+    text,
+    say: `${label}: a figure does not answer that. Choose it on the tape.`,
+  };
 }
 
 function asTag(shop: Shop, text: string): Understood | undefined {

@@ -1,14 +1,51 @@
+import { currencyOf } from './currency.ts';
+
 /** Money in whole minor units (cents) of one currency: sums are exact. */
 export interface Money {
   minor: number;
   currency: string;
 }
 
-/** Reads `12`, `12.5`, `12,50`; undefined when it is no amount or finer than a cent. */
-export function parseMoney(text: string, currency: string): Money | undefined {
-  const match = /^(\d{1,9})(?:[.,](\d{1,2}))?$/.exec(text.trim());
-  if (!match) return undefined;
-  return { minor: Number(match[1]) * 100 + Number((match[2] ?? '').padEnd(2, '0')), currency };
+const plain = /^(\d{1,9})(?:[.,](?:(\d{1,2})|-{1,2}))?$/;
+/** Thousands parted by one sign, decimals by the other: `1.250,50`, `1,250.50`, `1'250.50`, `1.250.000`. */
+const grouped = /^(\d{1,3}(?:([.,'’ ])\d{3})(?:\2\d{3})*)(?:([.,])(\d{1,2}))?$/;
+
+/**
+ * Whole minor units of a bare amount; undefined when it is none, is finer than a cent, or when `1.234`
+ * could be either.
+ */
+export function readAmount(text: string): number | undefined {
+  const match = plain.exec(text);
+  if (match) return Number(match[1]) * 100 + Number((match[2] ?? '').padEnd(2, '0'));
+  const parted = grouped.exec(text);
+  if (!parted) return undefined;
+  const [, whole = '', mark = '', point, cents = ''] = parted;
+  const once = whole.split(mark).length === 2;
+  if (point === mark || (once && point === undefined && /[.,]/.test(mark))) return undefined;
+  const units = Number(whole.replace(/\D/g, ''));
+  return units < 1e9 ? units * 100 + Number(cents.padEnd(2, '0')) : undefined;
+}
+
+/**
+ * Reads `12`, `12.5`, `12,50`, `1.250,50`, with a currency before or after it in any spelling (`12 eur`,
+ * `$9.99`, `3 euro`); bare amounts are in `own`. A sentence says why it is none.
+ */
+export function readMoney(text: string, own: string): { money: Money } | { fault: string } {
+  const clean = text.trim();
+  const match = /^([^\d\s-]*)\s*(\d(?:[\d.,'’ ]*[\d-])?)\s*([^\d\s]*)$/.exec(clean);
+  const minor = match ? readAmount(match[2] ?? '') : undefined;
+  if (!match || minor === undefined) return { fault: 'No amount: 12 or 12.50.' };
+  const words = [match[1], match[3]].filter((word) => word);
+  if (words.length > 1) return { fault: 'One currency, please.' };
+  const named = words[0] ? currencyOf(words[0], own) : { code: own };
+  if (!named) return { fault: `${words[0]} is no currency known here.` };
+  return 'fault' in named ? named : { money: { minor, currency: named.code } };
+}
+
+/** As `readMoney`; undefined when it is no amount. */
+export function parseMoney(text: string, own: string): Money | undefined {
+  const read = readMoney(text, own);
+  return 'money' in read ? read.money : undefined;
 }
 
 /** `12.50`; whole amounts keep their two decimals so that columns align. */

@@ -1,13 +1,16 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { understand } from '$core/quick/understand.ts';
   import { seatName } from '$core/model/seats.ts';
   import { standingOf } from '$core/model/lookup.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { act, litQuestion, seatFor } from './act.ts';
+  import { listenForScans } from './scanner.ts';
 
   interface Props {
     view: JobView | undefined;
@@ -16,7 +19,7 @@
   let text = $state('');
   let input = $state<HTMLInputElement>();
   const lit = $derived(litQuestion(view));
-  const understood = $derived(understand(bench.shop, text, lit !== undefined));
+  const understood = $derived(understand(bench.shop, text, lit));
   const say = $derived.by(() => {
     if (understood.kind === 'nothing') return understood.say;
     if (understood.kind === 'sum') return `${understood.say} · Enter prints it`;
@@ -39,9 +42,38 @@
   );
 
   export function focus(): void {
-    input?.focus();
-    input?.select();
+    void tick().then(() => {
+      input?.focus();
+      input?.select();
+    });
   }
+
+  /** A scan does at once what it means; what it does not is shown here to be mended. */
+  function scanned(scan: string): void {
+    const meant = understand(bench.shop, scan, lit);
+    if (meant.kind !== 'nothing' && meant.kind !== 'find') {
+      act(meant, view);
+      return;
+    }
+    if (document.querySelector('dialog[open]')) toast(`${scan}: ${meant.say}`);
+    text = scan;
+    focus();
+  }
+  function into(typed: string): void {
+    text = typed;
+    void tick().then(() => {
+      input?.focus();
+      input?.setSelectionRange(typed.length, typed.length);
+    });
+  }
+  const codes: readonly string[] = ['word', 'part', 'move', 'place'];
+  $effect(() =>
+    listenForScans({
+      onscan: scanned,
+      onloose: into,
+      isCode: (scan) => codes.includes(understand(bench.shop, scan).kind),
+    }),
+  );
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();

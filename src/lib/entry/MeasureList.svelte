@@ -1,12 +1,12 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { property } from '$core/model/properties.ts';
-  import { setFact } from '$core/edits/edits.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Question } from '$core/plan/questions.ts';
-  import { answerYesNo, measureInto, nextQuestion, questionKey } from './act.ts';
+  import { answerThen, answerYesNo, measureInto, questionKey } from './act.ts';
 
   interface Props {
     view: JobView;
@@ -25,18 +25,19 @@
   );
   const time = (s: number) => (s < 90 ? `${s} s` : `${Math.round(s / 60)} min`);
 
+  let items = $state<HTMLElement>();
+
+  /** Kept; the light and the hands go to the next question. */
+  function keep(question: Question, value: number): void {
+    answerThen(question, view, () => measureInto(question, { lo: value, hi: value }));
+  }
+  async function comeTo(): Promise<void> {
+    await tick();
+    items?.querySelector<HTMLElement>('li.lit :is(input, select)')?.focus();
+  }
+
   function choose(question: Question, text: string): void {
-    const { input, part } = question;
-    if (text === '') return;
-    bench.edit(
-      question.property.label,
-      setFact(
-        input.partId,
-        input.key,
-        { text, how: 'said', at: bench.now },
-        part.modelId !== undefined,
-      ),
-    );
+    if (text !== '') answerThen(question, view, () => measureInto(question, { text }));
   }
 </script>
 
@@ -48,7 +49,7 @@
         : ''}
     </button>
     {#if showing}
-      <ol>
+      <ol bind:this={items}>
         {#each list as question (questionKey(question))}
           {@const listed = property(question.part.kind, question.input.key)}
           <li class:lit={look.measuring === questionKey(question)}>
@@ -60,8 +61,14 @@
             >
             {#if question.yesNo}
               <span class="answers">
-                <button onclick={() => answerYesNo(question, true)}>Yes</button>
-                <button onclick={() => answerYesNo(question, false)}>No</button>
+                <button
+                  onclick={() => answerThen(question, view, () => answerYesNo(question, true))}
+                  >Yes</button
+                >
+                <button
+                  onclick={() => answerThen(question, view, () => answerYesNo(question, false))}
+                  >No</button
+                >
                 <MeasureField
                   compact
                   open
@@ -70,8 +77,8 @@
                   lengths={bench.shop.settings.unit}
                   value={question.known}
                   most={question.property.most}
-                  onmeasure={(value) => measureInto(question, { lo: value, hi: value })}
-                  onnext={() => nextQuestion(view)}
+                  onmeasure={(value) => keep(question, value)}
+                  onnext={() => void comeTo()}
                 />
               </span>
             {:else if listed?.options && listed.measure === 'text'}
@@ -87,12 +94,12 @@
                 compact
                 open
                 label={question.property.label}
-                unit={question.property.measure === 'count' ? '' : question.property.measure}
+                unit={question.property.measure}
                 lengths={bench.shop.settings.unit}
                 value={question.known}
                 most={question.property.most}
-                onmeasure={(value) => measureInto(question, { lo: value, hi: value })}
-                onnext={() => nextQuestion(view)}
+                onmeasure={(value) => keep(question, value)}
+                onnext={() => void comeTo()}
               />
             {/if}
           </li>

@@ -16,7 +16,7 @@
     (job?.sums ?? []).map((sum) => ({
       kept: sum,
       text: sum.text,
-      sum: quickSum(sum.text, bench.shop.settings.unit),
+      sum: quickSum(sum.text, sum.unit),
     })),
   );
   const jobs = $derived(bench.shop.jobs.filter((each) => !each.handedOver));
@@ -37,11 +37,11 @@
             : sum.finding.restLabel}
         </p>
         {#if job}
-          <button onclick={() => keepSum(job.id, sum.text)}>Keep with {job.id}</button>
+          <button onclick={() => keepSum(job.id, sum)}>Keep with {job.id}</button>
         {:else}
           <label>
             <span class="visually-hidden">Keep {sum.text} with a job</span>
-            <select onchange={(event) => keepSum(event.currentTarget.value, sum.text)}>
+            <select onchange={(event) => keepSum(event.currentTarget.value, sum)}>
               <option value="">Keep with …</option>
               {#each jobs as each (each.id)}<option value={each.id}>{each.id} · {each.name}</option
                 >{/each}

@@ -4,24 +4,29 @@ import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
 import type { Draft } from '$core/quick/book.ts';
 import { newJob, putPart, setFact, tickStep } from '$core/edits/edits.ts';
 import { addItems } from '$core/edits/items.ts';
+import type { Fact } from '$core/model/fact.ts';
 import { indexOf } from '$core/model/lookup.ts';
 import { freeSeat, kindOfSeat, seatName } from '$core/model/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
-import type { Understood, Word } from '$core/quick/quick.ts';
+import type { AnswerValue, Understood, Word } from '$core/quick/quick.ts';
 import { progress } from '$core/order/index.ts';
 import { bench } from '$lib/shop/bench.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
-import { look } from '$lib/shop/look.svelte.ts';
+import { look, type QuickPrinted } from '$lib/shop/look.svelte.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';
 
 /** Does what the entry line understood. Returns false when there was nothing to do. */
 export function act(understood: Understood, view: JobView | undefined): boolean {
   switch (understood.kind) {
     case 'sum':
-      look.quick = [{ text: understood.text, finding: understood.finding }, ...look.quick].slice(
-        0,
-        20,
-      );
+      look.quick = [
+        {
+          text: understood.text,
+          finding: understood.finding,
+          unit: bench.shop.settings.unit,
+        },
+        ...look.quick,
+      ].slice(0, 20);
       return true;
     case 'job':
       void goto(resolve('/job/[id]/[station]', { id: understood.jobId, station: 'take-in' }));
@@ -31,8 +36,8 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
       return true;
     case 'part':
       return putScanned(understood.partId, view);
-    case 'measure':
-      return measureLit({ lo: understood.mm, hi: understood.mm }, view);
+    case 'answer':
+      return answerLit(understood.value, view);
     case 'word':
       return sayWord(understood.word, view);
     case 'entry':
@@ -118,33 +123,62 @@ export function litQuestion(view: JobView | undefined): Question | undefined {
   return view?.questions.find((question) => questionKey(question) === look.measuring);
 }
 
-/** Writes the figure as measured and moves the light to the next question. */
-export function measureLit(value: { lo: number; hi: number }, view: JobView | undefined): boolean {
+/** Writes the answer down and moves the light to the next question. */
+function answerLit(value: AnswerValue, view: JobView | undefined): boolean {
   const question = litQuestion(view);
   if (!question) return false;
-  measureInto(question, value);
-  nextQuestion(view);
+  answerThen(question, view, () => measureInto(question, value));
   return true;
 }
 
-export function measureInto(question: Question, value: { lo: number; hi: number }): void {
+/** A figure is measured, an option is said. */
+export function measureInto(question: Question, value: AnswerValue): void {
   const { input, property, part } = question;
-  bench.edit(
+  void bench.edit(
     `${property.label} of ${part.name}`,
     setFact(
       input.partId,
       input.key,
-      { ...value, how: 'measured', at: bench.now },
+      factOf(value, property.measure === 'mm' ? look.accuracyMm : undefined),
       part.modelId !== undefined,
     ),
   );
 }
 
+/** `goodTo`: ± mm of what it was measured with. */
+function factOf(value: AnswerValue, goodTo: number | undefined): Fact {
+  if ('text' in value) return { ...value, how: 'said', at: bench.now };
+  if (!goodTo || value.lo !== value.hi) return { ...value, how: 'measured', at: bench.now };
+  return {
+    lo: Math.max(0, value.lo - goodTo),
+    hi: value.hi + goodTo,
+    how: 'measured',
+    at: bench.now,
+    source: `good to ${goodTo} mm`,
+  };
+}
+
+/** Answers a question and lights the one after it, where that is still asked. */
+export function answerThen(
+  question: Question,
+  view: JobView | undefined,
+  answer: () => void,
+): void {
+  const after = keyAfter(questionKey(question), view);
+  answer();
+  const asked = (view?.questions ?? []).map(questionKey);
+  look.measuring = after !== undefined && asked.includes(after) ? after : keyAfter(undefined, view);
+}
+
 export function nextQuestion(view: JobView | undefined): void {
-  const list = view?.questions ?? [];
-  const at = list.findIndex((question) => questionKey(question) === look.measuring);
-  const next = list[at + 1] ?? list[0];
-  look.measuring = next ? questionKey(next) : undefined;
+  look.measuring = keyAfter(look.measuring, view);
+}
+
+/** The question after one, round about, in the order in which they are asked on screen. */
+function keyAfter(key: string | undefined, view: JobView | undefined): string | undefined {
+  const asked = (view?.questions ?? []).map(questionKey);
+  const order = look.order?.filter((each) => asked.includes(each)) ?? asked;
+  return order[order.indexOf(key ?? '') + 1] ?? order[0];
 }
 
 export function answerYesNo(question: Question, yes: boolean): void {
@@ -171,8 +205,7 @@ function sayWord(word: Word, view: JobView | undefined): boolean {
         toast('No question is lit that yes or no answers.');
         return false;
       }
-      answerYesNo(question, word === 'yes');
-      nextQuestion(view);
+      answerThen(question, view, () => answerYesNo(question, word === 'yes'));
       return true;
     case 'done':
       if (look.laying !== undefined) {
@@ -195,16 +228,21 @@ export async function undo(): Promise<void> {
 }
 
 function tickNext(view: JobView | undefined): boolean {
-  if (!view?.job) return false;
-  const next = progress(view.steps, view.job.ticks).next;
-  if (!next) return false;
+  const next = view?.job && progress(view.steps, view.job.ticks).next;
+  if (!view?.job || !next) {
+    toast(view?.job ? 'No step is left to tick.' : 'Open a job first: done ticks its next step.');
+    return false;
+  }
   bench.edit(`done: ${next.title}`, tickStep(view.job.id, { stepId: next.id, at: bench.now }));
   toast(`Done: ${next.title}`);
   return true;
 }
 
-export function keepSum(jobId: string, text: string): void {
+export function keepSum(jobId: string, { text, unit }: QuickPrinted): void {
   if (!bench.shop.jobs.some((each) => each.id === jobId)) return;
-  void bench.edit(`sum kept with ${jobId}`, addItems(jobId, 'sums', [{ text, at: bench.now }]));
+  void bench.edit(
+    `sum kept with ${jobId}`,
+    addItems(jobId, 'sums', [{ text, at: bench.now, unit }]),
+  );
   look.quick = look.quick.filter((sum) => sum.text !== text);
 }

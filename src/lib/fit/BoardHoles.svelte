@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { setFact } from '$core/edits/edits.ts';
+  import { changeItems } from '$core/edits/items.ts';
   import {
     HolesError,
     trayMatch,
@@ -18,7 +20,7 @@
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import EdgeDistances from './EdgeDistances.svelte';
   import HoleMatch from './HoleMatch.svelte';
-  import { measuredPlaces, readPlaces, writePlaces, type Place } from './places.ts';
+  import { measuredPlaces, readPlaces, withPlace, writePlaces, type Place } from './places.ts';
 
   interface Props {
     plan: Plan;
@@ -83,26 +85,27 @@
 
   function set(i: number, axis: 'x' | 'y', value: number): void {
     if (!board) return;
-    const next = rows.map((row, at) => (at === i ? { ...row, [axis]: value } : row));
-    const places = next.filter((row) => row.x !== undefined || row.y !== undefined);
-    store(places, `hole ${board.part.id} ${i} ${axis}`);
+    store((places) => withPlace(places, i, axis, value), `hole ${board.part.id} ${i} ${axis}`);
   }
 
-  function store(places: Place[], key?: string): void {
+  function store(change: (places: Place[]) => Place[], key?: string): void {
     if (!board) return;
-    const fact =
-      places.length > 0
-        ? { items: writePlaces(places), how: 'measured' as const, at: bench.now }
-        : undefined;
-    bench.edit(
+    void bench.edit(
       'hole places',
-      setFact(board.part.id, 'holePlaces', fact, board.part.modelId !== undefined),
+      changeItems(
+        board.part.id,
+        'holePlaces',
+        (items) => writePlaces(change(readPlaces(items))),
+        { how: 'measured', at: bench.now },
+        board.part.modelId !== undefined,
+      ),
       key,
     );
   }
 
   /** Caliper entry: x, Enter, y, Enter, the next hole. */
-  function next(i: number, axis: 'x' | 'y'): void {
+  async function next(i: number, axis: 'x' | 'y'): Promise<void> {
+    await tick();
     const fields = list?.querySelectorAll<HTMLInputElement>('input.figure');
     fields?.[i * 2 + (axis === 'x' ? 1 : 2)]?.focus();
   }
@@ -203,7 +206,7 @@
             most={1000}
             zero
             onmeasure={(value) => set(i, 'x', value)}
-            onnext={() => next(i, 'x')}
+            onnext={() => void next(i, 'x')}
           />
           <MeasureField
             compact
@@ -215,11 +218,11 @@
             most={1000}
             zero
             onmeasure={(value) => set(i, 'y', value)}
-            onnext={() => next(i, 'y')}
+            onnext={() => void next(i, 'y')}
           />
           {#if i < kept.length}<button
               class="drop"
-              onclick={() => store(kept.filter((_, at) => at !== i))}
+              onclick={() => store((places) => places.filter((_, at) => at !== i))}
               aria-label="Drop hole {i + 1}">Drop</button
             >{/if}
         </li>
@@ -249,7 +252,7 @@
           .join('; ') || 'none beyond 40 mm'}.
       </p>
     {/if}
-    <EdgeDistances onplaces={(places) => store(places)} />
+    <EdgeDistances onplaces={(places) => store(() => places)} />
     <p class="row">
       {#if candidate}<Button next onclick={() => writeDown(candidate)}>Write it on the board</Button
         >{/if}

@@ -150,7 +150,7 @@
         {#each inputs as { term, placed, asked, told } (`${term.input?.partId} ${term.input?.key}`)}
           <MeasureField
             label="{term.label}, {placed.part.name}"
-            unit={asked.measure === 'count' ? '' : asked.measure}
+            unit={asked.measure}
             lengths={bench.shop.settings.unit}
             value={told}
             open={told?.how === 'class'}

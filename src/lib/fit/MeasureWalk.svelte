@@ -1,17 +1,19 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { setFact } from '$core/edits/edits.ts';
   import { walk } from '$core/plan/walk.ts';
   import type { Fact } from '$core/model/fact.ts';
   import { factOf } from '$core/model/lookup.ts';
   import { one, type Plan } from '$core/model/plan.ts';
   import { property } from '$core/model/properties.ts';
-  import { answerYesNo, questionKey } from '$lib/entry/act.ts';
+  import { answerThen, answerYesNo, measureInto, questionKey } from '$lib/entry/act.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { dimensionOf } from '$lib/draw/dimension.ts';
   import FactField from '$lib/intake/FactField.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import MountList from './MountList.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
@@ -23,10 +25,24 @@
   }
   const { plan, view, onclose }: Props = $props();
   const all = $derived(walk(bench.shop, view.found, 'fit'));
+  let accuracyMm = $state(0.1);
   /** Put aside for now: not measured, asked again next time. */
   let aside = $state.raw<ReadonlySet<string>>(new Set());
   const list = $derived(all.filter((question) => !aside.has(questionKey(question))));
-  const next = $derived(list[0]);
+  const next = $derived(
+    list.find((question) => questionKey(question) === look.measuring) ?? list[0],
+  );
+  /* A caliper, a scan or the entry line answers what is asked here, in this order. */
+  $effect(() => {
+    look.order = list.map(questionKey);
+    look.measuring = next && questionKey(next);
+  });
+  $effect(() => {
+    look.accuracyMm = accuracyMm;
+  });
+  $effect(() => () => {
+    look.order = look.accuracyMm = look.measuring = undefined;
+  });
   const asked = $derived(next && property(next.part.kind, next.input.key));
   const cut = $derived(caseCut(plan));
   const shell = $derived(one(plan, 'case'));
@@ -40,28 +56,11 @@
       (id) => view.found.find((finding) => finding.id === id)?.title ?? [],
     ),
   );
-  let accuracyMm = $state(0.1);
   let width = $state(560);
   const seconds = $derived(list.reduce((sum, question) => sum + question.seconds, 0));
 
   function keep(value: number): void {
-    if (!next || !asked) return;
-    const off = asked.measure === 'mm' ? accuracyMm : 0;
-    bench.edit(
-      `${asked.label} of ${next.part.name}`,
-      setFact(
-        next.input.partId,
-        next.input.key,
-        {
-          lo: Math.max(0, value - off),
-          hi: value + off,
-          how: 'measured',
-          at: bench.now,
-          source: off > 0 ? `good to ${off} mm` : undefined,
-        },
-        next.part.modelId !== undefined,
-      ),
-    );
+    if (next) answerThen(next, view, () => measureInto(next, { lo: value, hi: value }));
   }
   function say(fact: Fact | undefined): void {
     if (!next || !asked || !fact) return;
@@ -74,6 +73,12 @@
         next.part.modelId !== undefined,
       ),
     );
+  }
+  /** The next question comes to the field the hands are in. */
+  let ask = $state<HTMLElement>();
+  async function comeTo(): Promise<void> {
+    await tick();
+    ask?.querySelector<HTMLElement>('input, select')?.focus();
   }
   const later = () => next && (aside = new Set([...aside, questionKey(next)]));
 </script>
@@ -102,7 +107,7 @@
       </CaseCut>
     {/if}
   </div>
-  <div class="ask" aria-live="polite">
+  <div class="ask" aria-live="polite" bind:this={ask}>
     {#if next && asked}
       <p class="count">
         {list.length === 1 ? 'the last one' : `${list.length} left`}, {seconds < 90
@@ -111,31 +116,34 @@
       </p>
       <h2>{asked.ask}</h2>
       {#if line}<p><span class="dot"></span> from {line.datum}</p>{/if}
-      {#key questionKey(next)}
-        {#if asked.measure === 'text' || asked.measure === 'list'}
-          <FactField
-            property={asked}
-            fact={factOf(bench.shop, next.part, next.input.key)?.fact}
-            lengths={bench.shop.settings.unit}
-            onfact={say}
-          />
-        {:else}
-          <MeasureField
-            label={asked.label}
-            unit={asked.measure === 'count' ? '' : asked.measure}
-            lengths={bench.shop.settings.unit}
-            value={next.known}
-            open
-            most={asked.most}
-            onmeasure={keep}
-          />
-        {/if}
-      {/key}
+      {#if asked.measure === 'text' || asked.measure === 'list'}
+        <FactField
+          property={asked}
+          fact={factOf(bench.shop, next.part, next.input.key)?.fact}
+          lengths={bench.shop.settings.unit}
+          onfact={say}
+        />
+      {:else}
+        <MeasureField
+          label={asked.label}
+          unit={asked.measure}
+          lengths={bench.shop.settings.unit}
+          value={next.known}
+          open
+          most={asked.most}
+          onmeasure={keep}
+          onnext={() => void comeTo()}
+        />
+      {/if}
       {#if next.yesNo}
         <p class="row">
           <span>{next.ask}</span>
-          <Button onclick={() => next && answerYesNo(next, true)}>Yes</Button>
-          <Button onclick={() => next && answerYesNo(next, false)}>No</Button>
+          <Button onclick={() => next && answerThen(next, view, () => answerYesNo(next, true))}
+            >Yes</Button
+          >
+          <Button onclick={() => next && answerThen(next, view, () => answerYesNo(next, false))}
+            >No</Button
+          >
         </p>
       {/if}
       <p class="soft">

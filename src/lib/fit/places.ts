@@ -19,6 +19,18 @@ const finite = (value: number | undefined) =>
 export const writePlaces = (places: readonly Place[]): string[] =>
   places.map(({ x, y }) => `${x ?? '?'} ${y ?? '?'}`);
 
+/** Hole `i` with one figure more or another; a hole without any is left out. */
+export function withPlace(
+  places: readonly Place[],
+  i: number,
+  axis: 'x' | 'y',
+  value: number,
+): Place[] {
+  const rows = [...places];
+  rows[Math.min(i, rows.length)] = { x: undefined, y: undefined, ...rows[i], [axis]: value };
+  return rows.filter((row) => row.x !== undefined || row.y !== undefined);
+}
+
 /** The holes with both figures, with their numbers as shown. */
 export function measuredPlaces(places: readonly Place[]): { points: Point[]; numbers: number[] } {
   const whole = places.flatMap(({ x, y }, i) =>

@@ -4,6 +4,7 @@
   import type { Range } from '$core/units/range.ts';
   import { plugNameIn } from '$core/model/ownPlugs.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
+  import ListField from './ListField.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
 
   interface Props {
@@ -16,10 +17,6 @@
   }
   const { property, fact, usual, lengths, onfact }: Props = $props();
   const id = $props.id();
-  /** Items that hold spaces themselves are parted by commas. */
-  const spaced = $derived(
-    ['mounts', 'fanMounts', 'ports', 'openings', 'pinReadings', 'wiring'].includes(property.key),
-  );
   const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
   const isPlug = $derived(/plug/i.test(property.key));
   const name = (option: string) => (isPlug ? plugNameIn(bench.shop, option) : option);
@@ -29,14 +26,6 @@
       ? [...property.options, ...bench.shop.plugs.map((own) => own.id)]
       : property.options,
   );
-
-  function words(text: string): void {
-    const items = text
-      .split(spaced ? ',' : /[,\s]+/)
-      .map((item) => item.trim())
-      .filter(Boolean);
-    onfact(items.length > 0 ? { items, how: 'said' } : undefined);
-  }
 </script>
 
 {#if property.measure === 'text'}
@@ -71,20 +60,15 @@
     {/if}
   </label>
 {:else if property.measure === 'list'}
-  <label for={id}>
-    {property.label}
-    <input
-      {id}
-      value={isList(fact) ? fact.items.join(spaced ? ', ' : ' ') : ''}
-      maxlength="400"
-      placeholder={property.options?.slice(0, 3).join(spaced ? ', ' : ' ') ?? ''}
-      oninput={(event) => words(event.currentTarget.value)}
-    />
-  </label>
+  <ListField
+    {property}
+    items={isList(fact) ? fact.items : []}
+    onitems={(items) => onfact(items.length > 0 ? { items, how: 'said' } : undefined)}
+  />
 {:else}
   <MeasureField
     label={property.label}
-    unit={property.measure === 'count' ? '' : property.measure}
+    unit={property.measure}
     {lengths}
     value={isNumber(fact) ? fact : usual}
     open={!isNumber(fact)}

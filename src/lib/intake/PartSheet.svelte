@@ -5,9 +5,9 @@
   import { properties } from '$core/model/properties.ts';
   import { kindName } from '$core/model/seats.ts';
   import { conditions, type Condition, type Loan } from '$core/model/types.ts';
-  import { formatMoney, parseMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import MoneyField from '$lib/ui/MoneyField.svelte';
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/donors/ServesAt.svelte';
 
@@ -23,7 +23,7 @@
     model ? bench.shop.parts.filter((each) => each.modelId === model.id).length : 0,
   );
   let onlyThis = $state(false);
-  let priceFault = $state('');
+  const currency = $derived(bench.shop.settings.currency);
 
   function source(key: string): string {
     const found = part && factOf(bench.shop, part, key);
@@ -34,24 +34,9 @@
       .join(', ');
   }
 
-  let worthFault = $state('');
-
-  function setWorth(text: string): void {
-    const money = text.trim() === '' ? undefined : parseMoney(text, bench.shop.settings.currency);
-    worthFault = text.trim() !== '' && !money ? 'No amount: 12 or 12.50.' : '';
-    if (!worthFault)
-      bench.edit('what it would fetch', editPart(partId, { worth: money }), `worth ${partId}`);
-  }
-
   /** Another way of loan, or none, or something more about it. */
   function setLoan(fields: LoanFields): void {
     void bench.edit('loan', lend(partId, fields), `loan ${partId}`);
-  }
-
-  function setPrice(text: string): void {
-    const money = text.trim() === '' ? undefined : parseMoney(text, bench.shop.settings.currency);
-    priceFault = text.trim() !== '' && !money ? 'No amount: 12 or 12.50.' : '';
-    if (!priceFault) bench.edit('price', editPart(partId, { price: money }), `price ${partId}`);
   }
 </script>
 
@@ -90,27 +75,18 @@
           {#each conditions as condition (condition)}<option>{condition}</option>{/each}
         </select>
       </label>
-      <label>
-        Price
-        <input
-          inputmode="decimal"
-          value={part.price ? formatMoney(part.price) : ''}
-          placeholder="?"
-          aria-invalid={priceFault !== ''}
-          oninput={(event) => setPrice(event.currentTarget.value)}
-        />
-        {#if priceFault}<span class="fault" role="alert">{priceFault}</span>{/if}
-      </label>
-      <label>
-        Would fetch
-        <input
-          inputmode="decimal"
-          value={part.worth ? formatMoney(part.worth) : ''}
-          placeholder="?"
-          oninput={(event) => setWorth(event.currentTarget.value)}
-        />
-        {#if worthFault}<span class="fault" role="alert">{worthFault}</span>{/if}
-      </label>
+      <MoneyField
+        label="Price"
+        value={part.price}
+        {currency}
+        onmoney={(price) => void bench.edit('price', editPart(partId, { price }))}
+      />
+      <MoneyField
+        label="Would fetch"
+        value={part.worth}
+        {currency}
+        onmoney={(worth) => void bench.edit('what it would fetch', editPart(partId, { worth }))}
+      />
       <label>
         Kept for
         <select
@@ -234,9 +210,6 @@
     gap: 8px;
     align-items: center;
     min-height: var(--target);
-  }
-  .fault {
-    color: var(--stop);
   }
   small {
     font-size: 13px;

@@ -1,11 +1,22 @@
 import type { Finding } from '$core/findings/finding.ts';
 
+/** A sum printed from the entry line, with the unit its bare lengths were in. */
+export interface QuickPrinted {
+  text: string;
+  finding: Finding;
+  unit: 'mm' | 'in';
+}
+
 /** What the hands are on: the chosen sum, the lit measure, open drawers. Not stored. */
 class Look {
   /** Id of the finding lit on tape and stage. */
   chosen = $state<string | undefined>(undefined);
   /** The input being measured, as `partId key`. */
   measuring = $state<string | undefined>(undefined);
+  /** The order questions are asked in where a view has its own. */
+  order = $state.raw<readonly string[] | undefined>(undefined);
+  /** How good the caliper, ruler or eye in hand is, ± mm; undefined where nobody said. */
+  accuracyMm = $state<number | undefined>(undefined);
   /** The seat a scanned part goes to. */
   seat = $state<string | undefined>(undefined);
   /** The part scanned last, waiting for a place. */
@@ -13,7 +24,7 @@ class Look {
   /** Where every part scanned now is laid, until the box is full. */
   laying = $state<string | undefined>(undefined);
   /** Quick sums printed on the tape, newest first; gone with the page unless kept with a job. */
-  quick = $state.raw<{ text: string; finding: Finding }[]>([]);
+  quick = $state.raw<QuickPrinted[]>([]);
   /** Who is at the bench, as they name themselves. */
   who = $state('');
   tapeOpen = $state(false);

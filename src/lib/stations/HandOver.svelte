@@ -1,8 +1,8 @@
 <script lang="ts">
   import { format } from 'date-fns';
-  import { editJob, handOver } from '$core/edits/edits.ts';
+  import { editJob } from '$core/edits/edits.ts';
   import { setClearing } from '$core/edits/items.ts';
-  import { sheetOf } from '$core/export/sheet.ts';
+  import { openPoints, sheetOf } from '$core/export/sheet.ts';
   import type { Clearing } from '$core/model/types.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -11,11 +11,18 @@
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import Stage from '$lib/ui/Stage.svelte';
-  import { show } from '$lib/ui/figures.ts';
+  import { show, unitWord } from '$lib/ui/figures.ts';
+  import HandOverDialog from './HandOverDialog.svelte';
 
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
+  const lengths = $derived(bench.shop.settings.unit);
   const sheet = $derived(job && sheetOf(bench.shop, job));
+  const record = $derived(job?.record);
+  const open = $derived(sheet ? openPoints(sheet) : []);
+  let handing = $state(false);
+  /** What was noted after the sheet was frozen stands beside it, never in it. */
+  const later = $derived(record && job?.note !== record.sheet.note ? job?.note : undefined);
   const units = { temperatureC: '°C', wallW: 'W', clockMhz: 'MHz' } as const;
   const things = { temperatureC: 'processor', wallW: 'at the wall', clockMhz: 'clock' } as const;
   const stamp = (time: string) => format(new Date(time), 'd MMM yyyy HH:mm');
@@ -38,11 +45,7 @@
       <Button onclick={() => saveParts(bench.shop, job)}>Parts as CSV</Button>
       <Button onclick={() => window.print()}>Print</Button>
       {#if !job.handedOver}
-        <Button
-          next={sheet.left.length === 0}
-          onclick={() => bench.edit('handed over', handOver(job.id, new Date().toISOString()))}
-          >Hand over</Button
-        >
+        <Button next={sheet.left.length === 0} onclick={() => (handing = true)}>Hand over</Button>
       {/if}
     {/snippet}
     <article>
@@ -54,10 +57,24 @@
             : ''}{sheet.origin ? `, ${sheet.origin}` : ''}
         </p>
         <p class="figure small">
-          {bench.shop.name} · {stamp(job.handedOver ?? bench.now)}{job.handedOver
-            ? ' · handed over'
+          {record?.shop ?? bench.shop.name} · {stamp(job.handedOver ?? bench.now)}{job.handedOver
+            ? ` · handed over${record?.incomplete ? ' incomplete' : ''}`
             : ' · not handed over yet'}
         </p>
+        {#if record?.incomplete}
+          {@const { follows, who, by } = record.incomplete}
+          <p class="incomplete">
+            <b>Handed over incomplete:</b>
+            {follows}{who ? `, ${who}` : ''}{by
+              ? `, by ${format(new Date(by), 'd MMM yyyy')}`
+              : ''}.
+          </p>
+        {:else if job.handedOver && !record}
+          <p class="small">
+            Handed over before the product kept records: what follows is worked out from the machine
+            as it stands now.
+          </p>
+        {/if}
       </header>
       <div class="columns">
         <section>
@@ -94,8 +111,8 @@
             <p class="line">
               <Mark mark={finding.mark} word size={14} />
               <span
-                >{finding.title}{finding.rest
-                  ? `, ${show(finding.rest, finding.unit)} ${finding.unit}`
+                >{finding.title}{finding.margin
+                  ? `, ${show(finding.margin, finding.unit, lengths)} ${unitWord(finding.unit, lengths)}`
                   : ''}: {finding.say}</span
               >
             </p>
@@ -117,6 +134,8 @@
           {#each sheet.heat as line (line)}<p>{line}</p>{/each}
           {#if sheet.hunts.length + sheet.mishaps.length > 0}<h3>Faults and damage</h3>{/if}
           {#each [...sheet.hunts, ...sheet.mishaps] as line (line)}<p>{line}</p>{/each}
+          {#if sheet.loans.length > 0}<h3>Lent and borrowed</h3>{/if}
+          {#each sheet.loans as line (line)}<p>{line}</p>{/each}
           <h3>Data</h3>
           {#each sheet.clearings as clearing (clearing.partId)}
             <p>{clearing.name} ({clearing.partId}): {clearing.how}, {stamp(clearing.at)}</p>
@@ -124,15 +143,14 @@
           {#each sheet.uncleared as drive (drive.id)}
             <p>
               {drive.name} ({drive.id}): <b>not recorded</b>
-              <select
-                class="no-print"
-                aria-label="How was {drive.name} cleared?"
-                onchange={(event) => clear(drive.id, event.currentTarget.value)}
-              >
-                <option value="">say how</option><option>clear</option><option>purge</option><option
-                  >destroy</option
-                ><option>none found</option>
-              </select>
+              {#if !job.handedOver}<select
+                  class="no-print"
+                  aria-label="How was {drive.name} cleared?"
+                  onchange={(event) => clear(drive.id, event.currentTarget.value)}
+                >
+                  <option value="">say how</option><option>clear</option><option>purge</option
+                  ><option>destroy</option><option>none found</option>
+                </select>{/if}
             </p>
           {/each}
           {#if sheet.clearings.length + sheet.uncleared.length === 0}<p>
@@ -151,7 +169,7 @@
                       ? '?'
                       : formatMoney({
                           minor: line.minor,
-                          currency: bench.shop.settings.currency,
+                          currency: sheet.costs.currency,
                         })}</td
                   ></tr
                 >
@@ -162,7 +180,8 @@
                     ? `without ${sheet.costs.unpriced.join(', ')}`
                     : 'in all'}</th
                 ><td class="figure right"
-                  >{formatMoney(sheet.costs.total)} {currencySign(sheet.costs.total.currency)}</td
+                  >{formatMoney({ minor: sheet.costs.total, currency: sheet.costs.currency })}
+                  {currencySign(sheet.costs.currency)}</td
                 ></tr
               >
             </tbody>
@@ -179,11 +198,11 @@
         </section>
       </div>
       <label class="no-print">
-        What to watch, what was tried and dropped
+        {record ? 'Added afterwards' : 'What to watch, what was tried and dropped'}
         <textarea
           rows="2"
           maxlength="1500"
-          value={job.note ?? ''}
+          value={(record ? later : job.note) ?? ''}
           oninput={(event) =>
             bench.edit(
               'note',
@@ -191,9 +210,11 @@
               `job note ${job.id}`,
             )}></textarea>
       </label>
-      {#if job.note}<p class="print-only">{job.note}</p>{/if}
+      {#if sheet.note}<p class:print-only={!record}>{sheet.note}</p>{/if}
+      {#if later}<p class="print-only">Added afterwards: {later}</p>{/if}
     </article>
   </Stage>
+  {#if handing}<HandOverDialog {job} {open} onclose={() => (handing = false)} />{/if}
 {/if}
 
 <style>
@@ -273,6 +294,12 @@
     background: var(--paper);
     padding: 6px;
     color: var(--ink);
+  }
+  .incomplete {
+    margin: 4px 0;
+    padding: 4px 8px;
+    border: 2px solid var(--ink);
+    font-size: 15px;
   }
   .print-only {
     display: none;

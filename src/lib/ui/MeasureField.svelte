@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { parseLength, parseNumber, formatLength, trim } from '$core/units/length.ts';
+  import { readFigure } from '$core/units/figure.ts';
+  import { formatLength, trim } from '$core/units/length.ts';
   import type { Range } from '$core/units/range.ts';
   import { show } from './figures.ts';
 
   interface Props {
     label: string;
-    /** Unit of the property; lengths may be typed in mm or inches. */
+    /** Unit of the property; lengths may be typed in mm or inches, `count` is a whole number. */
     unit: string;
     value: Range | undefined;
     /** Unit of lengths typed bare. */
@@ -15,8 +16,9 @@
     /** Not measured: shown as its class's range, pencilled. */
     open?: boolean;
     compact?: boolean;
-    /** A place may be nought; a size may not. */
+    /** A place may be zero; a size may not. */
     zero?: boolean;
+    /** A whole figure, on Enter or on leaving the field; never a half-typed one. */
     onmeasure: (value: number) => void;
     /** After Enter, so that the caliper moves on. */
     onnext?: () => void;
@@ -34,33 +36,48 @@
     onnext,
   }: Props = $props();
   let typed = $state<string | undefined>(undefined);
+  /** Left with something that is no figure: what is wrong with it is said until it is mended. */
+  let left = $state(false);
   const id = $props.id();
   const shown = $derived(typed ?? (value && !open ? text(value) : ''));
-  const fault = $derived.by(() => {
-    if (typed === undefined || typed.trim() === '') return '';
-    const parsed = parse(typed);
-    if (parsed === undefined)
-      return unit === 'mm' ? 'A length, like 158 or 6 1/4 in.' : 'A number.';
-    if (most !== undefined && parsed > most)
-      return `More than ${trim(most, 0)} ${unit} cannot be meant.`;
-    if (parsed <= 0 && unit === 'mm' && !zero) return 'Zero is no length.';
-    return '';
-  });
+  const empty = $derived(typed === undefined || typed.trim() === '');
+  const read = $derived(
+    empty
+      ? undefined
+      : readFigure(typed ?? '', { unit, lengths, most, zero: zero || unit !== 'mm' }),
+  );
+  /** May become a figure with the next key: `0`, `12.`, `4 3/`, `6 1/4 i`. */
+  const begun = (raw: string) => /^\s*\d[\d.,\s/]*[a-z]?$/i.test(raw);
+  /** While a figure is being typed only what can no longer become one is named. */
+  const fault = $derived(
+    read && 'fault' in read && (left || read.why === 'most' || !begun(typed ?? ''))
+      ? read.fault
+      : '',
+  );
 
   function text(range: Range): string {
-    if (unit === 'mm') return range.lo === range.hi ? formatLength(range.lo, lengths) : '';
-    return range.lo === range.hi ? trim(range.lo, 2) : '';
+    if (range.lo !== range.hi) return '';
+    return unit === 'mm' ? formatLength(range.lo, lengths) : trim(range.lo, 2);
   }
 
-  function parse(raw: string): number | undefined {
-    return unit === 'mm' ? parseLength(raw, lengths)?.mm : parseNumber(raw);
+  /** Takes what stands in the field; false when it is no figure, which stays with its fault. */
+  function commit(): boolean {
+    const whole = read;
+    left = whole !== undefined && 'fault' in whole;
+    if (left) return false;
+    typed = undefined;
+    if (whole && 'value' in whole) onmeasure(whole.value);
+    return true;
   }
 
-  /** Every keystroke that makes a figure counts at once: closing the page loses nothing. */
-  function take(raw: string): void {
-    typed = raw;
-    const parsed = fault ? undefined : parse(raw);
-    if (parsed !== undefined) onmeasure(parsed);
+  function onkeydown(event: KeyboardEvent): void {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      if (commit()) onnext?.();
+    } else if (event.key === 'Escape') {
+      typed = undefined;
+      left = false;
+    }
   }
 </script>
 
@@ -73,22 +90,14 @@
       inputmode="decimal"
       autocomplete="off"
       value={shown}
-      placeholder={value ? show(value, unit, lengths) : '?'}
+      placeholder={value ? show(value, unit === 'count' ? '' : unit, lengths) : '?'}
       aria-invalid={fault !== ''}
       aria-describedby={fault ? `${id}-fault` : undefined}
-      oninput={(event) => take(event.currentTarget.value)}
-      onblur={() => {
-        if (!fault) typed = undefined;
-      }}
-      onkeydown={(event) => {
-        if (event.key === 'Enter' && !fault) {
-          event.preventDefault();
-          typed = undefined;
-          onnext?.();
-        } else if (event.key === 'Escape') typed = undefined;
-      }}
+      oninput={(event) => (typed = event.currentTarget.value)}
+      onblur={commit}
+      {onkeydown}
     />
-    <small>{unit === 'mm' ? lengths : unit}</small>
+    <small>{unit === 'mm' ? lengths : unit === 'count' ? '' : unit}</small>
   </span>
   {#if fault}<span class="fault" id="{id}-fault" role="alert">{fault}</span>{/if}
 </span>

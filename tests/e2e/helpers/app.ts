@@ -1,5 +1,5 @@
 import { createServer } from 'node:net';
-import type { Browser, BrowserContext, Page } from 'playwright-core';
+import type { Browser, BrowserContext, Locator, Page } from 'playwright-core';
 import { launch } from '../../../scripts/browser.mjs';
 import { serve } from '../../../scripts/serve.mjs';
 
@@ -112,8 +112,17 @@ export async function stored<T>(
   throw new Error(`${store} ${key} never came to be as expected`);
 }
 
-/** The entry line, as a caliper or scanner types into it. */
+/** The entry line, key by key. */
 export async function enter(page: Page, text: string): Promise<void> {
-  await page.getByRole('textbox', { name: /Entry line/ }).fill(text);
+  await retype(page.getByRole('textbox', { name: /Entry line/ }), text);
   await page.keyboard.press('Enter');
+}
+
+/** Types key by key over what stands in a field: `fill` would hide what single keys do. Long texts are pasted. */
+export async function retype(field: Locator, text: string): Promise<void> {
+  await field.fill('');
+  /* A date's own keys are those of the machine's language. */
+  const whole = text.length > 80 || (await field.getAttribute('type')) === 'date';
+  if (whole) await field.fill(text);
+  else await field.pressSequentially(text);
 }

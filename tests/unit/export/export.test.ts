@@ -96,7 +96,7 @@ describe('export/sheet', () => {
   });
   it('adds the cost lines up to the sum', () => {
     const sum = sheet.costs.lines.reduce((total, line) => total + (line.minor ?? 0), 0);
-    expect(sum).to.equal(sheet.costs.total.minor);
+    expect(sum).to.equal(sheet.costs.total);
   });
   it('parts steps done from steps left', () => {
     expect(sheet.done).to.have.length(1);

@@ -23,6 +23,16 @@ describe('quick/book', () => {
       { kind: 'gift', what: 'cooler', money: { minor: 2000, currency: 'USD' } },
     ],
     ['sold 25 € front panel', { kind: 'sale', what: 'front panel', money: eur(2500) }],
+    ['paid 12 usd paint', { kind: 'cost', what: 'paint', money: { minor: 1200, currency: 'USD' } }],
+    ['paid 12,50 eur for paint', { kind: 'cost', what: 'paint', money: eur(1250) }],
+    ['paid 3 euro paint', { kind: 'cost', what: 'paint', money: eur(300) }],
+    ['paid 3euro for paint', { kind: 'cost', what: 'paint', money: eur(300) }],
+    ['paid 1.250,50 front panel', { kind: 'cost', what: 'front panel', money: eur(125050) }],
+    ['paid 12 top panel', { kind: 'cost', what: 'top panel', money: eur(1200) }],
+    ['paid 2 fans 25 EUR', { kind: 'cost', what: '2 fans', money: eur(2500) }],
+    ['paid 9 120mm fan', { kind: 'cost', what: '120mm fan', money: eur(900) }],
+    ['paid 30 SSD caddy', { kind: 'cost', what: 'SSD caddy', money: eur(3000) }],
+    ['paid 8 feet for the stand', { kind: 'cost', what: 'feet for the stand', money: eur(800) }],
     ['worked 90 min sanding', { kind: 'hours', what: 'sanding', minutes: 90 }],
     ['worked 1:30', { kind: 'hours', what: 'work', minutes: 90 }],
     ['worked 1,5 h paint', { kind: 'hours', what: 'paint', minutes: 90 }],
@@ -36,6 +46,19 @@ describe('quick/book', () => {
       money: eur(2500),
       partId: shelf.id,
     });
+  });
+  it('takes a currency beside a tag, not for the thing', () => {
+    expect(entryOf(`sold ${shelf.id} for 3 euro`)).to.deep.equal({
+      kind: 'sale',
+      what: shelf.name,
+      money: eur(300),
+      partId: shelf.id,
+    });
+  });
+  it('refuses a currency it does not know, and one of several', () => {
+    expect(understand(shop, 'paid 12 XYZ paint').say).to.contain('XYZ is no currency known here');
+    expect(understand(shop, 'paid 12 kr paint').say).to.contain('NOK, SEK, DKK');
+    expect(understand(shop, 'paid 12 ₿ paint').say).to.contain('no currency');
   });
   for (const text of [
     'paid paint',

@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { property } from '../../../src/core/model/properties.ts';
+import type { Kind } from '../../../src/core/model/types.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { understand } from '../../../src/core/quick/understand.ts';
 import { currentLimitA } from '../../../src/core/quick/wireLimit.ts';
@@ -114,10 +116,44 @@ describe('quick/understand', () => {
       becomes: 'a router',
     });
   });
+  const asked = (kind: Kind, key: string) => {
+    const found = property(kind, key);
+    if (!found) throw new Error(`${kind} has no ${key}`);
+    return { property: found };
+  };
   it("takes a caliper's number for a measure only while something is lit", () => {
-    expect(understand(shop, '158.2', true)).to.deep.include({ kind: 'measure', mm: 158.2 });
-    expect(understand(shop, '158.2', false).kind).to.not.equal('measure');
-    expect(understand(shop, '6 1/4 in', true)).to.deep.include({ kind: 'measure', mm: 158.75 });
+    const height = asked('cooler', 'height');
+    expect(understand(shop, '158.2', height)).to.deep.include({
+      kind: 'answer',
+      value: { lo: 158.2, hi: 158.2 },
+    });
+    expect(understand(shop, '158.2').kind).to.not.equal('answer');
+    expect(understand(shop, '4 3/8 in', height)).to.deep.include({
+      kind: 'answer',
+      value: { lo: 111.125, hi: 111.125 },
+    });
+    expect(understand(shop, '267 in 247', height).kind, 'a sum stays a sum').to.equal('sum');
+    expect(understand(shop, 'H03', height).kind, 'a tag stays a tag').to.equal('part');
+  });
+  it('refuses a figure that cannot answer what is lit', () => {
+    expect(understand(shop, '244', asked('supply', 'mainPlug'))).to.include({ kind: 'nothing' });
+    expect(understand(shop, '5000', asked('cooler', 'height')).say).to.contain('cannot be meant');
+    expect(understand(shop, '158 mm', asked('case', 'slots')).say).to.contain('A number.');
+    expect(understand(shop, '2.5', asked('case', 'slots')).say).to.contain('A whole number.');
+  });
+  it('takes an option by its name, or by words that only one of them has', () => {
+    expect(understand(shop, 'Low', asked('case', 'bracket'))).to.deep.include({
+      kind: 'answer',
+      value: { text: 'low' },
+    });
+    expect(understand(shop, 'behind', asked('case', 'supplyAt')).kind).to.not.equal('answer');
+    expect(understand(shop, 'in front', asked('case', 'supplyAt'))).to.deep.include({
+      value: { text: 'in front of the board' },
+    });
+    expect(
+      understand(shop, 'board', asked('case', 'supplyAt')).kind,
+      'many have that',
+    ).to.not.equal('answer');
   });
   it('knows the words of the scan sheet', () => {
     for (const word of ['yes', 'no', 'next', 'undo', 'done', 'Not Measured']) {
@@ -130,8 +166,10 @@ describe('quick/understand', () => {
   });
   it('answers something for any text', () => {
     fc.assert(
-      fc.property(fc.string(), fc.boolean(), (text, measuring) => {
-        expect(understand(shop, text, measuring).kind).to.be.a('string');
+      fc.property(fc.string(), fc.boolean(), (text, lit) => {
+        expect(understand(shop, text, lit ? asked('case', 'cardRoom') : undefined).kind).to.be.a(
+          'string',
+        );
       }),
     );
   });

@@ -1,6 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { currencySign, formatMoney, parseMoney, sumMoney } from '../../../src/core/units/money.ts';
+import {
+  currencySign,
+  formatMoney,
+  parseMoney,
+  readMoney,
+  sumMoney,
+} from '../../../src/core/units/money.ts';
 import { formatHours } from '../../../src/core/units/duration.ts';
 
 describe('units/money', () => {
@@ -8,9 +14,47 @@ describe('units/money', () => {
     expect(parseMoney('12', 'EUR')).to.deep.equal({ minor: 1200, currency: 'EUR' });
     expect(parseMoney('12.5', 'EUR')?.minor).to.equal(1250);
     expect(parseMoney('12,05', 'EUR')?.minor).to.equal(1205);
+    expect(parseMoney('12.-', 'CHF')?.minor).to.equal(1200);
   });
 
-  for (const bad of ['', 'twelve', '-3', '1.234', '1.2.3', '1e9', '12 €']) {
+  it('reads thousands where the decimals or a second group tell them apart', () => {
+    for (const text of ['1.250,50', '1,250.50', "1'250.50", '1250.5'])
+      expect(parseMoney(text, 'EUR')?.minor, text).to.equal(125_050);
+    expect(parseMoney('1.250.000', 'EUR')?.minor).to.equal(125_000_000);
+    expect(parseMoney('1 250', 'EUR')?.minor).to.equal(125_000);
+  });
+
+  it('reads a currency in any spelling', () => {
+    for (const [text, currency] of [
+      ['12 usd', 'USD'],
+      ['$12', 'USD'],
+      ['12€', 'EUR'],
+      ['eur 12', 'EUR'],
+      ['12 Euros', 'EUR'],
+      ['12 quid', 'GBP'],
+      ['12 chf', 'CHF'],
+      ['12 zł', 'PLN'],
+      ['12EUR', 'EUR'],
+    ] as const)
+      expect(parseMoney(text, 'NOK'), text).to.deep.equal({ minor: 1200, currency });
+    expect(parseMoney('12 kr', 'NOK')?.currency).to.equal('NOK');
+    expect(parseMoney('12 dollars', 'AUD')?.currency).to.equal('AUD');
+    expect(readMoney('12 kr', 'EUR')).to.deep.equal({ fault: 'Which kr: NOK, SEK, DKK, ISK?' });
+  });
+
+  for (const bad of [
+    '',
+    'twelve',
+    '-3',
+    '1.234',
+    '1.2.3',
+    '1e9',
+    '12 XYZ',
+    '€ 12 USD',
+    '1.234.56',
+    '1,250,50',
+    '12 mm',
+  ]) {
     it(`refuses "${bad}"`, () => {
       expect(parseMoney(bad, 'EUR')).to.equal(undefined);
     });

@@ -1,0 +1,27 @@
+import { number, string, type ObjectShape } from 'yup';
+import { id, optionalWords, shape, time } from './fields.ts';
+import { loadSchools } from './jobTypes.ts';
+
+/** Shapes that stand in a job and again in the record of its hand-over. */
+
+export const reading = () =>
+  shape({
+    kind: string().oneOf(['temperatureC', 'wallW', 'clockMhz']).required(),
+    value: number().min(-100).max(100_000).required(),
+    when: string().oneOf(['before', 'after']).required(),
+    at: time().required(),
+    load: string()
+      .oneOf([...loadSchools])
+      .required(),
+    note: optionalWords(),
+  });
+
+/** `more`: fields beside those of a clearing. */
+export const clearing = (more: ObjectShape = {}) =>
+  shape({
+    partId: id(),
+    how: string().oneOf(['clear', 'purge', 'destroy', 'none found']).required(),
+    at: time().required(),
+    note: optionalWords(),
+    ...more,
+  });

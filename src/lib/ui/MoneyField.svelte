@@ -1,0 +1,80 @@
+<script lang="ts">
+  import { formatMoney, readMoney, type Money } from '$core/units/money.ts';
+
+  interface Props {
+    label: string;
+    value: Money | undefined;
+    /** Of amounts typed bare. */
+    currency: string;
+    /** A whole amount, on Enter or on leaving; undefined where the field was emptied. */
+    onmoney: (money: Money | undefined) => void;
+  }
+  const { label, value, currency, onmoney }: Props = $props();
+  let typed = $state<string | undefined>(undefined);
+  let fault = $state('');
+  const id = $props.id();
+  const shown = $derived(
+    typed ??
+      (value
+        ? `${formatMoney(value)}${value.currency === currency ? '' : ` ${value.currency}`}`
+        : ''),
+  );
+
+  function commit(): void {
+    if (typed === undefined) return;
+    const read = typed.trim() === '' ? { money: undefined } : readMoney(typed, currency);
+    fault = 'fault' in read ? read.fault : '';
+    if ('fault' in read) return;
+    typed = undefined;
+    onmoney(read.money);
+  }
+</script>
+
+<label for={id}
+  >{label}
+  <input
+    {id}
+    inputmode="decimal"
+    autocomplete="off"
+    value={shown}
+    placeholder="?"
+    aria-invalid={fault !== ''}
+    aria-describedby={fault ? `${id}-fault` : undefined}
+    oninput={(event) => {
+      typed = event.currentTarget.value;
+      fault = '';
+    }}
+    onblur={commit}
+    onkeydown={(event) => {
+      if (event.key === 'Enter') {
+        event.preventDefault();
+        commit();
+      } else if (event.key === 'Escape') {
+        typed = undefined;
+        fault = '';
+      }
+    }}
+  />
+  {#if fault}<span class="fault" id="{id}-fault" role="alert">{fault}</span>{/if}
+</label>
+
+<style>
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+    min-width: 0;
+  }
+  .fault {
+    color: var(--stop);
+    font-size: 13.5px;
+  }
+</style>

@@ -1,0 +1,223 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import type { Job, Part } from '../../src/core/model/types.ts';
+import { openShop, stored, visit, type Shop } from './helpers/app.ts';
+import { byHand, scan } from './helpers/keys.ts';
+
+const stations = [
+  'take-in',
+  'fit',
+  'plugs',
+  'watts',
+  'links',
+  'donors',
+  'order',
+  'power-up',
+  'heat',
+  'hand-over',
+];
+const views = [
+  ...stations.map((station) => `/job/5/${station}`),
+  '/',
+  '/labels',
+  '/book',
+  '/scan-sheet',
+];
+
+const toasts = (page: Page) => page.locator('.toasts');
+const entry = (page: Page) => page.getByRole('textbox', { name: /Entry line/ });
+const dialogs = (page: Page) => page.locator('dialog[open]').count();
+
+/** Every measured fact in the browser's store, as text. */
+const measuredIn = (page: Page): Promise<string[]> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const open = indexedDB.open('nutshell-swap');
+        open.onsuccess = () => {
+          const tx = open.result.transaction(['parts', 'models']);
+          const found: string[] = [];
+          for (const name of ['parts', 'models']) {
+            const all = tx.objectStore(name).getAll();
+            all.onsuccess = () => {
+              for (const { id, facts } of all.result as { id: string; facts: object }[])
+                for (const [key, fact] of Object.entries(facts))
+                  if ((fact as { how: string }).how === 'measured')
+                    found.push(JSON.stringify({ id, key, ...(fact as object) }));
+            };
+          }
+          tx.oncomplete = () => {
+            open.result.close();
+            resolve(found);
+          };
+        };
+      }),
+  );
+
+describe('a scanner, nothing focused', function () {
+  let shop: Shop;
+  before(async () => (shop = await openShop('/job/5/fit')));
+  after(() => shop.context.close());
+
+  for (const view of views) {
+    it(`every sort of code is taken on ${view}, and none runs a shortcut`, async () => {
+      const { page } = shop;
+      await visit(page, view);
+      await page.locator('#stage').focus();
+      const path = new URL(page.url()).pathname;
+      /* "next" made a job called "ext" once; "not measured", "undo" and "no" begin with shortcuts too. */
+      for (const word of ['next', 'not measured', 'no', 'yes']) await scan(page, word);
+      expect(await dialogs(page), 'a dialog was opened').to.equal(0);
+      await scan(page, 'H03');
+      await toasts(page).getByText(/H03/).first().waitFor();
+      if (view.startsWith('/job')) {
+        await stored<Job>(page, 'jobs', '5', (job) =>
+          (job?.changes ?? []).some((change) => change.partId === 'H03'),
+        );
+        await scan(page, 'undo');
+        await stored<Job>(page, 'jobs', '5', (job) =>
+          (job?.changes ?? []).every((change) => change.partId !== 'H03'),
+        );
+      } else {
+        await scan(page, '@drawer 9');
+        await stored<Part>(page, 'parts', 'H03', (part) => part?.where === 'drawer 9');
+        await scan(page, 'undo');
+        await stored<Part>(page, 'parts', 'H03', (part) => part?.where !== 'drawer 9');
+      }
+      expect(new URL(page.url()).pathname).to.equal(path);
+      await scan(page, 'no such code');
+      expect(await entry(page).inputValue()).to.equal('no such code');
+      await entry(page).press('Escape');
+      await stored(page, 'jobs', '20', (job) => job === undefined);
+      expect(shop.complaints).to.deep.equal([]);
+    });
+  }
+
+  it('opens a job by its tag, and ticks its next step with “done”', async () => {
+    const { page } = shop;
+    await visit(page, '/');
+    await page.locator('#stage').focus();
+    await scan(page, '14');
+    await page.waitForURL(/\/job\/14\//);
+    await scan(page, 'done');
+    await stored<Job>(page, 'jobs', '14', (job) => (job?.ticks.length ?? 0) > 0);
+  });
+
+  it('reaches the entry line past buttons, lists of choices and fields of text', async () => {
+    const { page } = shop;
+    await visit(page, '/');
+    for (const focused of ['New job', 'Practise']) {
+      await page.getByRole('button', { name: focused }).focus();
+      await scan(page, 'H03');
+      await toasts(page).getByText(/H03/).first().waitFor();
+      expect(await dialogs(page)).to.equal(0);
+      await page.getByText('on a copy of the shop').waitFor({ state: 'detached' });
+    }
+    const lengths = page.getByLabel('Lengths');
+    await lengths.focus();
+    await scan(page, 'I99 inches');
+    expect(await lengths.inputValue()).to.equal('mm');
+    await page.locator('#stage').focus();
+    await visit(page, '/job/12/take-in');
+    const origin = page.getByLabel(/^From/).first();
+    await origin.focus();
+    const before = await origin.inputValue();
+    await scan(page, 'H03');
+    await stored<Job>(page, 'jobs', '12', (job) =>
+      (job?.changes ?? []).some((change) => change.partId === 'H03'),
+    );
+    expect(await origin.inputValue()).to.equal(before);
+  });
+});
+
+describe('hands', function () {
+  let shop: Shop;
+  before(async () => (shop = await openShop('/job/5/fit')));
+  after(() => shop.context.close());
+
+  it('use every shortcut as before, with a pause around it', async () => {
+    const { page } = shop;
+    await page.locator('#stage').focus();
+    await byHand(page, 'g4');
+    await page.waitForURL(/\/watts$/);
+    await byHand(page, 'gb');
+    await page.waitForURL((url) => url.pathname === '/');
+    await byHand(page, 'n');
+    await page.getByRole('heading', { name: 'New job' }).waitFor();
+    await page.keyboard.press('Escape');
+    await page.locator('#stage').focus();
+    await byHand(page, '/');
+    expect(await entry(page).evaluate((node) => node === document.activeElement)).to.equal(true);
+  });
+
+  it('type two numbers anywhere and read the answer; a slash inside opens nothing', async () => {
+    const { page } = shop;
+    await visit(page, '/');
+    await page.locator('#stage').focus();
+    await byHand(page, '4 3/8 in into 5 in');
+    await page
+      .getByText(/15.9 mm spare/)
+      .first()
+      .waitFor();
+    await page.keyboard.press('Escape');
+  });
+
+  it('type a letter in a list of choices as in any other', async () => {
+    const { page } = shop;
+    await visit(page, '/');
+    const light = page.getByLabel('Light');
+    await light.focus();
+    await byHand(page, 'e');
+    expect(await light.inputValue()).to.equal('dark');
+  });
+
+  it('store a whole measurement in the walk, never its first digit, and stay in the field', async () => {
+    const { page } = shop;
+    await visit(page, '/job/5/fit');
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    const before = await measuredIn(page);
+    const ask = page.locator('.walk .ask');
+    const first = await ask.getByRole('heading').innerText();
+    const field = ask.locator('input.figure').first();
+    await field.focus();
+    await byHand(page, '140', 60);
+    expect(
+      await ask.getByRole('heading').innerText(),
+      'the question stays while it is typed',
+    ).to.equal(first);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (was) => document.querySelector('.walk .ask h2')?.textContent !== was,
+      first,
+    );
+    expect(
+      await page.evaluate(() => document.activeElement?.closest('.walk .ask') !== null),
+      'the next question comes to the hands',
+    ).to.equal(true);
+    await page.waitForTimeout(200);
+    const fresh = (await measuredIn(page)).filter((fact) => !before.includes(fact));
+    expect(fresh).to.have.length(1);
+    expect(JSON.parse(fresh[0]!)).to.include({ lo: 139.9, hi: 140.1, source: 'good to 0.1 mm' });
+  });
+
+  it('write a caliper’s figures down the tape’s list without touching the mouse', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/fit');
+    await page.locator('button.fold').first().click();
+    const list = page.getByRole('region', { name: 'Not measured' });
+    const fields = list.locator('li input.figure');
+    await fields.first().focus();
+    const label = await fields
+      .first()
+      .evaluate((node) => (node as HTMLInputElement).labels?.[0]?.textContent);
+    await scan(page, '41.5');
+    await page.waitForFunction(
+      (was) =>
+        (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent !== was,
+      label,
+    );
+    expect(await page.evaluate(() => document.activeElement?.closest('li.lit') !== null)).to.equal(
+      true,
+    );
+  });
+});

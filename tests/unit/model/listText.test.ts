@@ -1,0 +1,50 @@
+import { expect } from 'chai';
+import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { isList } from '../../../src/core/model/fact.ts';
+import { readList, writeList } from '../../../src/core/model/listText.ts';
+import { knownPlugIds, property } from '../../../src/core/model/properties.ts';
+import type { Kind } from '../../../src/core/model/types.ts';
+
+const of = (kind: Kind, key: string) => {
+  const found = property(kind, key);
+  if (!found) throw new Error(`${kind} has no ${key}`);
+  return found;
+};
+const read = (kind: Kind, key: string, text: string) => readList(text, of(kind, key), knownPlugIds);
+
+describe('model/listText', () => {
+  it('keeps pairs as pairs', () => {
+    expect(read('supply', 'curve', '50 88, 100 84.5')).to.deep.equal({
+      items: ['50 88', '100 84.5'],
+    });
+    expect(read('board', 'holePlaces', '6.35 33.02, 163.83 10.16, ? 12')).to.deep.equal({
+      items: ['6.35 33.02', '163.83 10.16', '? 12'],
+    });
+  });
+  it('names the first item that is none', () => {
+    expect(read('supply', 'curve', '50 88, much')).to.deep.equal({
+      fault: '“much”: write it like 50 88.',
+    });
+    expect(read('board', 'startsFrom', 'SATA floppy')).to.deep.equal({
+      fault: '“floppy” is none of SATA, NVMe, USB.',
+    });
+    expect(read('supply', 'plugs', 'sata, 8 pin')).to.have.property('fault');
+  });
+  it('takes options in any spelling of letters', () =>
+    expect(read('board', 'startsFrom', 'sata nvme')).to.deep.equal({ items: ['SATA', 'NVMe'] }));
+  it('reads back every list of the demo as it prints it', () => {
+    const shop = demoShop('2026-11-25T09:00:00.000Z');
+    const own = [...knownPlugIds, ...shop.plugs.map((plug) => plug.id)];
+    let lists = 0;
+    for (const { kind, facts } of [...shop.parts, ...shop.models])
+      for (const [key, fact] of Object.entries(facts)) {
+        const listed = kind === 'machine' ? undefined : property(kind, key);
+        if (!listed || !isList(fact)) continue;
+        lists += 1;
+        expect(readList(writeList(key, fact.items), listed, own), key).to.deep.equal({
+          items: fact.items,
+        });
+      }
+    expect(lists).to.be.above(20);
+  });
+});

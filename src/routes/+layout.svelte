@@ -84,6 +84,12 @@
 <Toasts />
 <Keys {view} {station} />
 {#if look.dialog === 'new job'}<NewJob />{/if}
+{#if look.opening}
+  {@const { file, shop } = look.opening}
+  {#await import('$lib/shop/OpenFile.svelte') then { default: OpenFile }}
+    <OpenFile {file} {shop} onclose={() => (look.opening = undefined)} />
+  {/await}
+{/if}
 
 <style>
   .frame {

@@ -281,8 +281,33 @@ describe('files', () => {
     await shop.page.waitForURL(/job\/20/);
     await shop.page.getByRole('link', { name: /Bench/ }).click();
     await open('shop.json', first);
+    await shop.page.getByText(/What goes: \d+ jobs/).waitFor();
+    await shop.page.getByRole('button', { name: 'Replace', exact: true }).click();
     await shop.page.getByText('Opened shop.json').waitFor();
     expect(await exported()).to.equal(first);
+  });
+
+  it('adds a job’s file to the shop instead of putting it in its place', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/hand-over');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Job as JSON' }).click(),
+    ]);
+    const text = readFileSync(await download.path(), 'utf8');
+    await visit(page, '/');
+    await open('job-14.nutshell.json', text);
+    await page.getByText('Everything in the file is here already.').waitFor();
+    await page.keyboard.press('Escape');
+    /* Another shop's job under the same number. */
+    await open('theirs.json', text.replaceAll('"name": "', '"name": "their '));
+    await page.getByText(/What comes: 1 job/).first().waitFor();
+    await page.getByText('14 → 20').waitFor();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await stored<Job>(page, 'jobs', '20', (job) => job?.name.startsWith('their ') === true);
+    await stored<Job>(page, 'jobs', '14', (job) => job?.name.startsWith('their ') === false);
+    await page.getByRole('link', { name: /their / }).first().waitFor();
+    expect(shop.complaints).to.deep.equal([]);
   });
 
   for (const [what, change, message] of [
@@ -308,7 +333,7 @@ describe('files', () => {
       const before = await exported();
       await open('bad.json', change(before));
       await shop.page.getByText(message).first().waitFor();
-      await shop.page.getByText('Nothing was changed.').waitFor();
+      await shop.page.getByText('Nothing was changed.').click();
       expect(await exported()).to.equal(before);
     });
   }

@@ -1,4 +1,4 @@
-import { mixed, number, object, string, type ObjectShape } from 'yup';
+import { array, mixed, number, object, string, type ObjectShape } from 'yup';
 import { kindOfSeat } from './seats.ts';
 
 /** Yup fields the document's shapes are made of. */
@@ -10,6 +10,8 @@ export const id = () =>
   string()
     .matches(/^[A-Za-z0-9][A-Za-z0-9_-]{0,39}$/, '${path} is no tag')
     .required();
+/** Tags borne before. */
+export const formerTags = () => array(id()).max(10).optional();
 export const words = () => string().min(1).max(200).required();
 export const optionalWords = () => string().max(2000).optional();
 export const time = () =>

@@ -1,5 +1,16 @@
 import { array, boolean, number, string } from 'yup';
-import { count, figures, id, money, optionalWords, seat, shape, time, words } from './fields.ts';
+import {
+  count,
+  figures,
+  formerTags,
+  id,
+  money,
+  optionalWords,
+  seat,
+  shape,
+  time,
+  words,
+} from './fields.ts';
 import { clearing, reading } from './jobFields.ts';
 import { recordSchema } from './recordSchema.ts';
 import { MOST_STAGES } from './stages.ts';
@@ -9,6 +20,7 @@ import { huntVerdicts, loadSchools } from './types.ts';
 
 export const jobSchema = shape({
   id: id(),
+  was: formerTags(),
   name: words(),
   becomes: string().max(300).defined(),
   asks: array(

@@ -164,6 +164,8 @@ export interface Schools {
 
 export interface Job {
   id: string;
+  /** Tags it bore in other shops before it was renumbered here: their labels still find it. */
+  was?: string[] | undefined;
   name: string;
   becomes: string;
   asks: Ask[];

@@ -10,6 +10,9 @@ export interface Index {
   machines: Map<string, Machine>;
   parts: Map<string, Part>;
   jobs: Map<string, Job>;
+  /** By tags borne before, where nothing bears them now. */
+  formerParts: Map<string, Part>;
+  formerJobs: Map<string, Job>;
   /** The machine a part sits in, by part id. */
   homeOf: Map<string, Machine>;
   /** Parts taken out of a machine, wherever they are now, by its id. */
@@ -28,6 +31,8 @@ export function indexOf(shop: Shop): Index {
       machines: byId(shop.machines),
       parts: byId(shop.parts),
       jobs: byId(shop.jobs),
+      formerParts: byFormer(shop.parts),
+      formerJobs: byFormer(shop.jobs),
       homeOf: new Map(
         shop.machines.flatMap((machine) => machine.seats.map((seat) => [seat.partId, machine])),
       ),
@@ -43,6 +48,12 @@ export function indexOf(shop: Shop): Index {
   }
   return index;
 }
+
+const byFormer = <T extends { was?: string[] | undefined }>(list: readonly T[]) => {
+  const byTag = new Map<string, T>();
+  for (const item of list) for (const tag of item.was ?? []) byTag.set(tag, item);
+  return byTag;
+};
 
 /** How a value came to be known, and where it is written. */
 export interface Told {

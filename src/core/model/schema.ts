@@ -1,6 +1,16 @@
 import { array, boolean, number, string } from 'yup';
 import { facts } from './factFields.ts';
-import { currency, id, money, optionalWords, seat, shape, time, words } from './fields.ts';
+import {
+  currency,
+  formerTags,
+  id,
+  money,
+  optionalWords,
+  seat,
+  shape,
+  time,
+  words,
+} from './fields.ts';
 import { jobSchema } from './jobSchema.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
 import { conditions, entryKinds, FORMAT, kinds, machineStates, VERSION } from './types.ts';
@@ -26,6 +36,7 @@ const loan = () =>
 
 const part = shape({
   id: id(),
+  was: formerTags(),
   kind: string()
     .oneOf([...kinds])
     .required(),
@@ -62,6 +73,7 @@ const offer = () =>
 
 const machine = shape({
   id: id(),
+  was: formerTags(),
   name: words(),
   modelId: id().optional(),
   state: string()

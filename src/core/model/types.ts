@@ -52,6 +52,8 @@ export type PlaceOfPart = 'shelf' | 'machine' | 'buy' | 'gone';
 
 export interface Part {
   id: string;
+  /** Tags it bore in other shops before it was renumbered here: their labels still find it. */
+  was?: string[] | undefined;
   kind: Kind;
   name: string;
   modelId?: string | undefined;
@@ -105,6 +107,8 @@ export type MachineState = (typeof machineStates)[number];
 
 export interface Machine {
   id: string;
+  /** Tags it bore in other shops before it was renumbered here: their labels still find it. */
+  was?: string[] | undefined;
   name: string;
   modelId?: string | undefined;
   state: MachineState;

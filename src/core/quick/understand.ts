@@ -83,12 +83,17 @@ function asOption(shop: Shop, text: string, { label, measure, options, key }: Pr
   };
 }
 
+/** A tag of this shop, else one borne before a file was added: its old label still finds it. */
 function asTag(shop: Shop, text: string): Understood | undefined {
   const index = indexOf(shop);
-  const part = index.parts.get(text) ?? index.parts.get(text.toUpperCase());
-  if (part) return { kind: 'part', text, say: `${part.id}: ${part.name}`, partId: part.id };
-  const number = /^(?:job )?(\d{1,6})$/i.exec(text)?.[1];
-  const job = number ? index.jobs.get(number) : undefined;
+  const tag = text.toUpperCase();
+  const part = index.parts.get(text) ?? index.parts.get(tag) ?? index.formerParts.get(tag);
+  if (part) {
+    const before = part.id === tag || part.id === text ? '' : `, was ${tag}`;
+    return { kind: 'part', text, say: `${part.id}${before}: ${part.name}`, partId: part.id };
+  }
+  const number = /^(?:job )?(\d{1,6})$/i.exec(text)?.[1] ?? '';
+  const job = index.jobs.get(number) ?? index.formerJobs.get(number);
   if (job) return { kind: 'job', text, say: `Open ${job.id}, ${job.name}`, jobId: job.id };
   return undefined;
 }

@@ -1,4 +1,5 @@
 import type { Finding } from '$core/findings/finding.ts';
+import type { Shop } from '$core/model/types.ts';
 
 /** A sum printed from the entry line, with the unit its bare lengths were in. */
 export interface QuickPrinted {
@@ -28,6 +29,8 @@ class Look {
   /** Who is at the bench, as they name themselves. */
   who = $state('');
   tapeOpen = $state(false);
+  /** A file that was read and waits for the word whether it is added or replaces the shop. */
+  opening = $state.raw<{ file: string; shop: Shop } | undefined>(undefined);
   /** Dialogs opened from anywhere. */
   dialog = $state<'keys' | 'new job' | undefined>(undefined);
   /** The job last opened, for stations reached from the bench. */

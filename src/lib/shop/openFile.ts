@@ -1,16 +1,25 @@
 import { MOST_FILE_BYTES, readShop, ShopFileError } from '$core/model/read.ts';
 import { bench } from './bench.svelte.ts';
+import { look } from './look.svelte.ts';
 import { toast } from './toasts.svelte.ts';
 
-/** Opens a shop file in place of what is stored, as one undoable edit; a refused file changes nothing. */
+/**
+ * Reads a shop file and asks whether it is added or takes the shop's place; into an empty shop it goes at
+ * once. A refused file changes nothing.
+ */
 export async function readFile(input: HTMLInputElement): Promise<void> {
   const file = input.files?.[0];
   if (!file) return;
   try {
     if (file.size > MOST_FILE_BYTES) throw new ShopFileError('The file is larger than 25 MB.');
     const shop = readShop(await file.text());
-    bench.edit(`opened ${file.name}`, () => shop);
-    toast(`Opened ${file.name}. Undo brings the shop before back.`);
+    const { jobs, machines, parts } = bench.shop;
+    if (jobs.length + machines.length + parts.length > 0) {
+      look.opening = { file: file.name, shop };
+      return;
+    }
+    await bench.edit(`opened ${file.name}`, () => shop);
+    toast(`Opened ${file.name}.`);
   } catch (error) {
     if (!(error instanceof ShopFileError)) throw error;
     const place = error.path ? ` (at ${error.path})` : '';

@@ -70,6 +70,19 @@ export default ts.config(
     rules: {
       'no-restricted-imports': ['error', { patterns: coreOutside() }],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "VariableDeclarator[init.type='ObjectExpression'] > Identifier > TSTypeAnnotation > :matches(TSTypeReference[typeName.name='Record'], TSTypeReference[typeName.name='Readonly'] TSTypeReference[typeName.name='Record'])[typeArguments.params.0.type='TSStringKeyword']",
+          message: 'Tables looked up by text are made with table(): `constructor` is a word too.',
+        },
+        {
+          selector:
+            "LogicalExpression[operator='??'] > MemberExpression[computed=true][object.type='ObjectExpression']",
+          message: 'Look up in a table() of its own: `constructor` is a word too.',
+        },
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Date', property: 'now', message: 'The core has no clock: pass the time in.' },

@@ -28,9 +28,11 @@ export function installed() {
 /** Builds the product. */
 export function built() {
   console.log('Building …');
-  const { status, stdout, stderr } = capture('npx', ['vite', 'build']);
-  if (status !== 0) {
-    console.error(stdout, stderr);
-    process.exit(1);
+  for (const more of [[], ['--config', 'vite.worker.config.ts']]) {
+    const { status, stdout, stderr } = capture('npx', ['vite', 'build', ...more]);
+    if (status !== 0) {
+      console.error(stdout, stderr);
+      process.exit(1);
+    }
   }
 }

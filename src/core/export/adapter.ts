@@ -4,6 +4,9 @@ import { layOut } from '../plugs/join/places.ts';
 import type { Recipe } from '../plugs/join/types.ts';
 import { defuse } from './partsTable.ts';
 import { tiePath, wirePath } from './wirePath.ts';
+import { table } from '../units/table.ts';
+
+const escapes = table({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' });
 
 /** An adapter's recipe as tables, JSON and a drawing, for paper and for other programs. */
 
@@ -73,11 +76,7 @@ export function adapterJson(recipe: Recipe): string {
   )}\n`;
 }
 
-const escape = (text: string) =>
-  text.replace(
-    /[&<>"]/g,
-    (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c,
-  );
+const escape = (text: string) => text.replace(/[&<>"]/g, (c) => escapes[c] ?? c);
 
 /** Both ends laid open with the wires between, black on white, true to scale: 1 unit is 1 mm. */
 export function adapterSvg(recipe: Recipe): string {

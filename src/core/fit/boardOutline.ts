@@ -6,6 +6,7 @@ import { boardFormat, boardSource } from '../standards/boards.ts';
 import { add, range } from '../units/range.ts';
 import type { NumberTold } from '../model/lookup.ts';
 import type { Placed } from '../model/plan.ts';
+import { table } from '../units/table.ts';
 
 /** The board's outline against the tray, along the rear and to the front. */
 export function boardOutline(plan: Plan): Finding[] {
@@ -61,13 +62,13 @@ function trayRoom(
   }
   const name = textAt(plan, shell, 'class')?.text;
   if (!name) return undefined;
-  const guess: Record<string, [number, number]> = {
+  const guess: Record<string, [number, number]> = table({
     tower: [305, 330],
     'low tower': [244, 305],
     slim: [170, 260],
     micro: [100, 180],
     'odd shell': [100, 330],
-  };
+  });
   const bounds = guess[name];
   return bounds && { ...range(...bounds), how: 'class', source: name, level: 'class' };
 }

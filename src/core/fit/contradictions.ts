@@ -4,8 +4,9 @@ import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { table } from '../units/table.ts';
 
-const words: Record<string, string> = {
+const words: Record<string, string> = table({
   innerWidth: 'width inside',
   innerHeight: 'height inside',
   innerDepth: 'depth inside',
@@ -17,7 +18,7 @@ const words: Record<string, string> = {
   cardHeightRoom: 'room over the slot',
   boardWidth: 'room along the rear',
   boardDepth: 'room to the front',
-};
+});
 
 /** What cannot be larger than what: a room inside the whole inside, an inside inside its outside. */
 const within: readonly [string, string][] = [

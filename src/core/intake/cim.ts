@@ -1,4 +1,5 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
+import { isRow, rowsIn, type Row } from './json.ts';
 import { believable } from './junk.ts';
 import {
   caseClassOf,
@@ -31,15 +32,10 @@ export const cimCommand = [
 const TOOL = 'built-in inventory';
 const say = reader(TOOL);
 
-type Row = Record<string, unknown>;
-
 /** A list that the tool may have printed as one object, as `{value:[…]}`, or not at all. */
 function rows(value: unknown): Row[] {
-  if (Array.isArray(value))
-    return value.filter((one): one is Row => typeof one === 'object' && one !== null);
-  if (typeof value !== 'object' || value === null) return [];
-  const inner = (value as Row)['value'];
-  return Array.isArray(inner) ? rows(inner) : [value as Row];
+  const inner = isRow(value) ? value['value'] : undefined;
+  return rowsIn(Array.isArray(inner) ? inner : value);
 }
 
 /** Reads what `cimCommand` prints. */

@@ -1,4 +1,5 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
+import { flatRows, numberIn, rowsIn, textIn, type Row } from './json.ts';
 import { believable } from './junk.ts';
 import {
   driveGb,
@@ -12,32 +13,48 @@ import {
 const TOOL = 'lshw';
 const say = reader(TOOL);
 
+/** A node with its fields as what they must be, or not at all. */
 interface Node {
-  id?: string;
-  class?: string;
-  description?: string;
-  product?: string;
-  vendor?: string;
-  slot?: string;
-  size?: number;
-  units?: string;
-  clock?: number;
-  businfo?: string;
-  logicalname?: string | string[];
-  children?: Node[];
+  id: string;
+  class: string | undefined;
+  description: string | undefined;
+  product: string | undefined;
+  vendor: string | undefined;
+  slot: string | undefined;
+  size: number | undefined;
+  units: string | undefined;
+  businfo: string;
+  logicalname: string;
+}
+
+function nodeOf(row: Row): Node {
+  const names = row['logicalname'];
+  return {
+    id: textIn(row['id']) ?? '',
+    class: textIn(row['class']),
+    description: textIn(row['description']),
+    product: textIn(row['product']),
+    vendor: textIn(row['vendor']),
+    slot: textIn(row['slot']),
+    size: numberIn(row['size']),
+    units: textIn(row['units']),
+    businfo: textIn(row['businfo']) ?? '',
+    logicalname: (Array.isArray(names) ? names : [names])
+      .map((name) => textIn(name) ?? '')
+      .join(' '),
+  };
 }
 
 /** Reads `lshw -json`, an object or (newer versions) an array of them. */
 export function readLshw(json: unknown): Inventory {
-  const roots = (Array.isArray(json) ? json : [json]) as Node[];
-  const nodes = roots.flatMap(flatten);
+  const nodes = flatRows(rowsIn(json), 'children').map(nodeOf);
   const system = nodes.find((node) => node.class === 'system');
   if (!system) throw new IntakeError('No system in this lshw output.');
   const name = fullName(believable(system.vendor), bare(system.product));
   const parts = [
-    ...nodes.filter((node) => node.class === 'bus' && node.id?.startsWith('core')).flatMap(board),
+    ...nodes.filter((node) => node.class === 'bus' && node.id.startsWith('core')).flatMap(board),
     ...nodes.filter((node) => node.class === 'processor').flatMap(processor),
-    ...nodes.filter((node) => node.id?.startsWith('bank')).flatMap(bank),
+    ...nodes.filter((node) => node.id.startsWith('bank')).flatMap(bank),
     ...nodes.filter((node) => node.class === 'disk' || isNvme(node)).flatMap(disk),
   ];
   return {
@@ -47,11 +64,6 @@ export function readLshw(json: unknown): Inventory {
     parts,
     ignored: [],
   };
-}
-
-function flatten(node: Node): Node[] {
-  if (typeof node !== 'object' || node === null) return [];
-  return [node, ...(node.children ?? []).flatMap(flatten)];
 }
 
 /** lshw appends the stock number in brackets. */
@@ -103,10 +115,10 @@ const isNvme = (node: Node) =>
 function disk(node: Node): DraftPart[] {
   const name = believable(node.product);
   if (/dvd|cd-?rom|optical/i.test(`${node.description} ${node.product}`)) return [];
-  if (/^usb/.test(node.businfo ?? '')) return [];
+  if (/^usb/.test(node.businfo)) return [];
   const size = node.units === 'bytes' && node.size ? driveGb(node.size) : undefined;
   if (!name && !size) return [];
-  const flash = isNvme(node) || /nvme/.test(String(node.logicalname));
+  const flash = isNvme(node) || /nvme/.test(node.logicalname);
   return [
     {
       kind: 'drive',

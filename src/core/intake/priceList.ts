@@ -2,6 +2,7 @@ import { properties } from '../model/properties.ts';
 import type { Facts } from '../model/fact.ts';
 import { kinds, type Kind, type Part } from '../model/types.ts';
 import { parseMoney } from '../units/money.ts';
+import { table } from '../units/table.ts';
 
 /** A line of a price list that could not be read; lines count from 1, the header is the first. */
 export interface ListFault {
@@ -12,7 +13,7 @@ export interface ListFault {
 export type ListedPart = Omit<Part, 'id'>;
 
 /** Other words for kinds that lists use. */
-const alias: Record<string, Kind> = {
+const alias: Record<string, Kind> = table({
   psu: 'supply',
   'power supply': 'supply',
   motherboard: 'board',
@@ -31,7 +32,7 @@ const alias: Record<string, Kind> = {
   lead: 'leads',
   cable: 'leads',
   screws: 'small',
-};
+});
 
 const headings = {
   kind: ['kind', 'type', 'category', 'what'],

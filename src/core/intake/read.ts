@@ -1,6 +1,8 @@
 import { IntakeError, type Inventory } from './inventory.ts';
+import { fitting } from './fitting.ts';
 import { readCim } from './cim.ts';
 import { readDmidecode } from './dmidecode.ts';
+import { isRow } from './json.ts';
 import { readLsblk } from './lsblk.ts';
 import { readLscpu } from './lscpu.ts';
 import { readLshw } from './lshw.ts';
@@ -17,7 +19,7 @@ export function readInventories(text: string): Inventory[] {
   const clean = text.replace(/^\uFEFF/, '').trim();
   if (clean === '') throw new IntakeError('Nothing in it.');
   const pieces = split(clean);
-  return pieces.map(readOne);
+  return pieces.map((piece) => fitting(readOne(piece)));
 }
 
 function readOne(piece: string): Inventory {
@@ -37,11 +39,12 @@ function parse(piece: string): unknown {
 }
 
 function readJson(json: unknown): Inventory {
-  const one = (Array.isArray(json) ? json[0] : json) as Record<string, unknown> | undefined;
-  if (one && typeof one === 'object') {
+  const one: unknown = Array.isArray(json) ? json[0] : json;
+  if (isRow(one)) {
     if ('lscpu' in one) return readLscpu(one);
     if ('blockdevices' in one) return readLsblk(one);
-    if ('nutshell' in one || ('system' in one && 'processors' in one)) return readCim(one);
+    if ('nutshell' in one || (Object.hasOwn(one, 'system') && Object.hasOwn(one, 'processors')))
+      return readCim(one);
     if ('class' in one && 'id' in one) return readLshw(json);
   }
   throw new IntakeError('This JSON is no inventory I know.');

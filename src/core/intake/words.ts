@@ -1,5 +1,6 @@
 import { socketNames } from '../standards/sockets.ts';
 import { believable } from './junk.ts';
+import { table } from '../units/table.ts';
 
 /** Words of many tools in one: sockets, chassis, memory kinds, sizes. */
 
@@ -11,7 +12,7 @@ export function socketIn(text: string | undefined): string | undefined {
     .find((name) => new RegExp(`(^|[^A-Z0-9])(SOCKET|FC)*${name}($|[^0-9])`).test(packed));
 }
 
-const chassis: Record<string, string> = {
+const chassis: Record<string, string> = table({
   tower: 'tower',
   'mini tower': 'low tower',
   minitower: 'low tower',
@@ -23,14 +24,14 @@ const chassis: Record<string, string> = {
   'stick pc': 'micro',
   'lunch box': 'odd shell',
   'rack mount chassis': 'odd shell',
-};
+});
 
 export function caseClassIn(text: string | undefined): string | undefined {
   return chassis[(text ?? '').toLowerCase()];
 }
 
 /** Chassis types by number: SMBIOS, system enclosure. */
-const chassisNumbers: Record<number, string> = {
+const chassisNumbers: Record<string, string> = table({
   4: 'slim',
   5: 'slim',
   6: 'low tower',
@@ -40,15 +41,20 @@ const chassisNumbers: Record<number, string> = {
   23: 'odd shell',
   35: 'micro',
   36: 'micro',
-};
+});
 
 export function caseClassOf(number: unknown): string | undefined {
-  return chassisNumbers[Number(number)];
+  return chassisNumbers[String(Number(number))];
 }
 
 /** `DDR4`, `SDRAM DDR3` and SMBIOS numbers 20, 21, 24, 26, 34. */
 export function memoryKindIn(text: string | number | undefined): string | undefined {
-  const byNumber: Record<string, string> = { 21: 'DDR2', 24: 'DDR3', 26: 'DDR4', 34: 'DDR5' };
+  const byNumber: Record<string, string> = table({
+    21: 'DDR2',
+    24: 'DDR3',
+    26: 'DDR4',
+    34: 'DDR5',
+  });
   const word = String(text ?? '');
   return byNumber[word] ?? /DDR[2-5]/i.exec(word)?.[0].toUpperCase();
 }
@@ -66,7 +72,7 @@ export function memoryGb(text: unknown): number | undefined {
   const match = /^(\d+(?:\.\d+)?)\s*([KMGT])i?B?$/i.exec(believable(text) ?? '');
   if (!match) return undefined;
   const factor =
-    { K: 1 / 2 ** 20, M: 1 / 1024, G: 1, T: 1024 }[(match[2] ?? 'G').toUpperCase()] ?? 1;
+    table({ K: 1 / 2 ** 20, M: 1 / 1024, G: 1, T: 1024 })[(match[2] ?? 'G').toUpperCase()] ?? 1;
   return positive(Number(match[1]) * factor);
 }
 

@@ -4,6 +4,7 @@ import { moduleHeightMm } from '../standards/memory.ts';
 import { range, type Range } from '../units/range.ts';
 import { placeClass } from './placeClasses.ts';
 import type { Kind } from './types.ts';
+import { table } from '../units/table.ts';
 
 /**
  * What a part of its class usually measures when nobody measured it.
@@ -21,7 +22,7 @@ type TextOf = (key: string) => string | undefined;
 
 const of = (value: ClassValue['value'], source: string): ClassValue => ({ value, source });
 
-const caseRooms: Record<string, Record<string, Range>> = {
+const caseRooms: Record<string, Record<string, Range>> = table({
   tower: {
     coolerRoom: range(150, 175),
     cardRoom: range(280, 400),
@@ -52,20 +53,20 @@ const caseRooms: Record<string, Record<string, Range>> = {
     supplyRoom: range(100, 300),
     cardHeightRoom: range(60, 200),
   },
-};
+});
 
-const anyCase: Record<string, Range> = {
+const anyCase: Record<string, Range> = table({
   coolerRoom: range(25, 200),
   cardRoom: range(0, 400),
   supplyRoom: range(0, 300),
   cardHeightRoom: range(0, 200),
-};
+});
 
-const counts: Record<string, Range> = {
+const counts: Record<string, Range> = table({
   slots: range(0, 7),
   bays35: range(0, 6),
   bays25: range(0, 6),
-};
+});
 
 export function classValue(kind: Kind, key: string, textOf: TextOf): ClassValue | undefined {
   return sizeClass(kind, key, textOf) ?? placeClass(kind, key, textOf);

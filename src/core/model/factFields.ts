@@ -5,6 +5,9 @@ import { allKeys } from './properties.ts';
 /** What a fact must look like, and why a value is none. */
 
 const known = new Set(allKeys);
+/** Beyond this nothing at a bench is meant, in any unit. */
+const MOST_FIGURE = 1e7;
+const MOST_ITEMS = 1000;
 const hows = ['said', 'read', 'measured', 'class'];
 
 const factJsonSchema = {
@@ -43,11 +46,15 @@ export function factFault(value: unknown): string | undefined {
     return typeof fact.text === 'string' && fact.text.length <= 2000 ? undefined : 'has no text';
   if ('items' in fact) {
     const good =
-      Array.isArray(fact.items) && fact.items.every((item: unknown) => typeof item === 'string');
+      Array.isArray(fact.items) &&
+      fact.items.length <= MOST_ITEMS &&
+      fact.items.every((item: unknown) => typeof item === 'string' && item.length <= 400);
     return good ? undefined : 'has items that are no texts';
   }
   if (!Number.isFinite(fact['lo']) || !Number.isFinite(fact['hi']))
     return 'has a bound that is no number';
+  if (fact['lo'] < 0) return 'has a bound below zero';
+  if (Math.abs(fact['hi']) > MOST_FIGURE) return 'has a bound that cannot be meant';
   return fact['lo'] <= fact['hi'] ? undefined : 'has its bounds the wrong way round';
 }
 

@@ -15,7 +15,19 @@ export const formerTags = () => array(id()).max(10).optional();
 export const words = () => string().min(1).max(200).required();
 export const optionalWords = () => string().max(2000).optional();
 export const time = () =>
-  string().matches(/^\d{4}-\d{2}-\d{2}(T[\d:.]+Z?)?$/, '${path} is no ISO time');
+  string().test('time', '${path} is no ISO time', (value) => value === undefined || isTime(value));
+
+/** A day there is, between 1970 and 2199, with a time of day or without. */
+export function isTime(text: string): boolean {
+  const match =
+    /^(19[789]\d|2[01]\d\d)-(\d{2})-(\d{2})(?:T\d{2}:\d{2}(?::\d{2}(?:\.\d{1,9})?)?Z?)?$/.exec(
+      text,
+    );
+  if (!match) return false;
+  const [, year, month, day] = match.map(Number);
+  const date = new Date(Date.UTC(year as number, (month as number) - 1, day));
+  return date.getUTCDate() === day && Number.isFinite(Date.parse(text));
+}
 
 /** Objects refuse names they do not know and never spring into being by default. */
 export function shape<T extends ObjectShape>(fields: T) {

@@ -1,10 +1,11 @@
 import { plugsSaid } from '../standards/plugs/spoken.ts';
 import type { Property } from './properties/property.ts';
+import { table } from '../units/table.ts';
 
 /** How the items of a list are written as one line of text, and read back from it. */
 
 /** Keys whose items hold spaces of their own: they are parted by commas. */
-const withSpaces: Record<string, { shape: RegExp; like: string }> = {
+const withSpaces: Record<string, { shape: RegExp; like: string }> = table({
   mounts: { shape: /^[a-z][a-z ]* \d{1,3}(?:\.\d)?$/, like: 'cage 3.5' },
   fanMounts: { shape: /^[a-z]+ \d{2,3}$/, like: 'rear 92' },
   ports: { shape: /^\S.* -?[\d.]+-[\d.]+ -?[\d.]+-[\d.]+$/, like: 'HDMI 20-38 2-12' },
@@ -13,20 +14,18 @@ const withSpaces: Record<string, { shape: RegExp; like: string }> = {
   curve: { shape: /^\d{1,3}(?:\.\d+)? \d{1,3}(?:\.\d+)?$/, like: '50 88' },
   pinReadings: { shape: /^[a-z]+ \S.*$/, like: 'colour 3 black' },
   wiring: { shape: /\S/, like: 'P1.3 to P2.1' },
-};
+});
 
 /** Lists of plugs, where a plug may be said in the trade's words. */
 const plugLists = ['plugs', 'fanHeaders', 'lightHeaders', 'joinsFrom', 'joinsTo'];
 
-const hasSpaces = (key: string) => Object.hasOwn(withSpaces, key);
-
 /** Some items as the field prints them. */
 export const writeList = (key: string, items: readonly string[]): string =>
-  items.join(hasSpaces(key) || plugLists.includes(key) ? ', ' : ' ');
+  items.join(withSpaces[key] || plugLists.includes(key) ? ', ' : ' ');
 
 /** What an item of this list looks like. */
 export const listLike = ({ key, options }: Property): string =>
-  (hasSpaces(key) && withSpaces[key]?.like) || writeList(key, options?.slice(0, 3) ?? []);
+  withSpaces[key]?.like ?? writeList(key, options?.slice(0, 3) ?? []);
 
 /**
  * The items of a typed line, or a sentence about the first that is none. `plugIds`: every plug the shop
@@ -42,7 +41,7 @@ export function readList(
     const read = plugsSaid(text, options ?? plugIds);
     return 'ids' in read ? { items: read.ids } : read;
   }
-  const rule = hasSpaces(key) ? withSpaces[key] : undefined;
+  const rule = withSpaces[key];
   const items = text
     .split(rule ? /[,;\n]/ : /[,;\s]+/)
     .map((item) => item.trim().replace(/\s+/g, ' '))

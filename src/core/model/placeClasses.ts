@@ -1,6 +1,7 @@
 import { range, type Range } from '../units/range.ts';
 import type { ClassValue } from './classes.ts';
 import type { Kind } from './types.ts';
+import { table } from '../units/table.ts';
 
 /**
  * Where things usually are inside a case and on a board when nobody measured it, mm.
@@ -12,23 +13,32 @@ const KEEP_FREE_MM = 47.5;
 
 const of = (value: ClassValue['value'], source: string): ClassValue => ({ value, source });
 
-const onBoards: Record<string, Range> = {
+const onBoards: Record<string, Range> = table({
   toMemory: range(KEEP_FREE_MM, 60),
   toShield: range(KEEP_FREE_MM, 70),
   toSlot: range(58, 100),
-};
+});
 
-const coolers: Record<string, Record<string, Range>> = {
+const coolers: Record<string, Record<string, Range>> = table({
   low: { width: range(85, 95), breadth: range(85, 95), under: range(12, 30) },
   tower: { width: range(65, 110), breadth: range(110, 135), under: range(32, 55) },
   radiator: { width: range(55, 80), breadth: range(55, 80), under: range(0, 5) },
-};
+});
 
 const places: Partial<Record<Kind, Record<string, Range>>> = {
-  case: { bracketDrop: range(10, 30), feet: range(0, 10), coats: range(0), lining: range(0) },
+  case: table({
+    bracketDrop: range(10, 30),
+    feet: range(0, 10),
+    coats: range(0),
+    lining: range(0),
+  }),
   board: onBoards,
-  drive: { sink: range(1, 12) },
-  supply: { leadMain: range(280, 600), leadProcessor: range(300, 650), leadCard: range(300, 600) },
+  drive: table({ sink: range(1, 12) }),
+  supply: table({
+    leadMain: range(280, 600),
+    leadProcessor: range(300, 650),
+    leadCard: range(300, 600),
+  }),
 };
 
 export function placeClass(
@@ -49,12 +59,12 @@ export function placeClass(
       : undefined;
   }
   if (kind === 'case' && key === 'supplyAt') {
-    const at: Record<string, string> = {
+    const at: Record<string, string> = table({
       tower: 'above the board',
       'low tower': 'above the board',
       slim: 'above the board',
       micro: 'outside the case',
-    };
+    });
     const name = textOf('class') ?? '';
     return at[name] ? of(at[name], name) : undefined;
   }

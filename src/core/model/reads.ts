@@ -92,6 +92,14 @@ export function withTaken(plan: Plan, taken: ReadonlySet<string>): Plan {
   return log ? logging({ ...log.plan, taken }, log.reads, true) : { ...plan, taken };
 }
 
+/** Every keeper's answers, so that they can be forgotten. */
+const keepers = new Set<Map<string, unknown>>();
+
+/** Lets go of every plan that was looked at: for a server, which keeps nothing of what it was sent. */
+export function forgetPlans(): void {
+  for (const byJob of keepers) byJob.clear();
+}
+
 interface Kept<T> {
   plan: Plan;
   reads: Reads;
@@ -110,6 +118,7 @@ const MOST_JOBS = 400;
  */
 export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
   const byJob = new Map<string, Kept<T>[]>();
+  keepers.add(byJob);
   return (given) => {
     const outer = logOf(given);
     const plan = outer?.plan ?? given;

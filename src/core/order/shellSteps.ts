@@ -2,6 +2,7 @@ import { seatName } from '../model/seats.ts';
 import type { Plan } from '../model/plan.ts';
 import { firmwareIds } from './firmwareSteps.ts';
 import { cautions } from './cautions.ts';
+import { table } from '../units/table.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';
 
@@ -14,7 +15,7 @@ export function shellSteps(plan: Plan): Step[] {
     const [what, detail = '', place] = id.split(':');
     const cut = ['cut-front', 'drill', 'rear-cut', 'file-slots'].includes(what ?? '');
     const title =
-      {
+      table({
         'cage-out': 'Take the drive cage out',
         'cut-front': 'Cut the wall in front of the card',
         drill: `Drill and set standoff ${[...detail].join(', ')}`,
@@ -30,14 +31,14 @@ export function shellSteps(plan: Plan): Step[] {
         tilt: 'Tilt it in as tried',
         feed: `Hang ${seatName(detail)} on the ${leadName(plan, place ?? '')}`,
         limit: `Hold ${seatName(detail)} to ${place ?? '?'} W in the firmware`,
-      }[what ?? ''] ?? `Get and fit: ${wanted(plan, id)}`;
+      })[what ?? ''] ?? `Get and fit: ${wanted(plan, id)}`;
     steps.push(
       step({
         id: `remedy:${id}`,
         phase: 'shell',
         title,
         minutes:
-          {
+          table({
             'cage-out': 20,
             'cut-front': 55,
             drill: 25,
@@ -47,7 +48,7 @@ export function shellSteps(plan: Plan): Step[] {
             'file-slots': 45,
             tilt: 3,
             feed: 5,
-          }[what ?? ''] ?? 15,
+          })[what ?? ''] ?? 15,
         tools: cut ? ['file', 'drill', 'goggles'] : ['driver'],
         cautions: cut ? [cautions.edges, cautions.chips] : [],
         undoable: !cut,

@@ -6,6 +6,7 @@ import { practice } from '../standards/source.ts';
 import { scale, type Range } from '../units/range.ts';
 import { sizeChecks } from '../watts/index.ts';
 import { planOf } from './planOf.ts';
+import { table } from '../units/table.ts';
 
 /** What a supply leaves at one stage of a plan: the tightest of its sums, in watts. */
 export interface StageRest {
@@ -17,11 +18,11 @@ export interface StageRest {
 }
 
 /** Sums a supply is sized by, and watts to one of their unit. */
-const sizes: Record<string, { perUnit: number; where: string }> = {
+const sizes: Record<string, { perUnit: number; where: string }> = table({
   'supply-total': { perUnit: 1, where: 'in all, with headroom' },
   'rail-12': { perUnit: 12, where: 'on 12 V' },
   'feed-watts': { perUnit: 1, where: 'in all' },
-};
+});
 
 /** The tightest sum of the supply at every stage; stages without one are left out. */
 export function stageRests(plan: Plan): StageRest[] {

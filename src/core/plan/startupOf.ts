@@ -3,6 +3,7 @@ import { one, textAt, type Plan } from '../model/plan.ts';
 import { kindOfSeat } from '../model/seats.ts';
 import type { Hunt, Kind, Part, Shop } from '../model/types.ts';
 import { signIds, type HuntState, type Learned, type Sign } from '../startup/index.ts';
+import { table } from '../units/table.ts';
 
 /** What a search for a fault knows of a plan and its shop. */
 export function huntOf(plan: Plan, hunt: Hunt): HuntState | undefined {
@@ -79,8 +80,8 @@ const SAME_MODEL = 2;
 
 /** What the shop's own searches found, by sign, and how long its tests took; all but the one in hand. */
 export function learnedOf(shop: Shop, without?: string, machineName?: string): Learned {
-  const found: Record<string, Record<string, number>> = {};
-  const minutes: Record<string, { sum: number; n: number }> = {};
+  const found: Record<string, Record<string, number>> = table();
+  const minutes: Record<string, { sum: number; n: number }> = table();
   const machines = indexOf(shop).machines;
   for (const job of shop.jobs) {
     const name = job.machineId ? machines.get(job.machineId)?.name : undefined;
@@ -88,7 +89,7 @@ export function learnedOf(shop: Shop, without?: string, machineName?: string): L
     for (const hunt of job.hunts) {
       if (hunt.id === without) continue;
       if (hunt.verdict === 'found' && hunt.causeId) {
-        const own = (found[hunt.sign as Sign] ??= {});
+        const own = (found[hunt.sign as Sign] ??= table());
         own[hunt.causeId] = (own[hunt.causeId] ?? 0) + weight;
       }
       for (const { testId, minutes: took } of hunt.tried) {

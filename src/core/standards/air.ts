@@ -1,5 +1,6 @@
 import { range, type Range } from '../units/range.ts';
 import type { Source } from './source.ts';
+import { table } from '../units/table.ts';
 
 /** Heat, air and sound. */
 
@@ -57,11 +58,11 @@ export const SUPPLY_CFM = range(12, 30);
 export const RISING_CFM = range(3, 10);
 
 /** Kelvin a watt from the processor's lid to the air, by cooler; the paste between (common practice; makers' tables). */
-export const coolerKW: Readonly<Record<string, Range>> = {
+export const coolerKW: Readonly<Record<string, Range>> = table({
   low: range(0.4, 0.8),
   tower: range(0.12, 0.25),
   radiator: range(0.08, 0.2),
-};
+});
 export const anyCoolerKW = range(0.12, 0.8);
 export const pasteKW = range(0.05, 0.1);
 
@@ -73,18 +74,18 @@ export const roomC = range(18, 28);
 export const CASE_K = 15;
 
 /** °C at which prints soften (makers' data sheets, from memory). */
-export const softensC: Readonly<Record<string, Range>> = {
+export const softensC: Readonly<Record<string, Range>> = table({
   PLA: range(55, 60),
   PETG: range(75, 80),
   ABS: range(95, 105),
   ASA: range(95, 105),
   PC: range(110, 145),
-};
+});
 /** °C of what a printed part may stand beside under load (common practice, no source). */
-export const besideC: Readonly<Record<string, Range>> = {
+export const besideC: Readonly<Record<string, Range>> = table({
   processor: range(55, 80),
   card: range(60, 85),
   drive: range(40, 70),
   supply: range(40, 65),
   'nothing hot': range(25, 45),
-};
+});

@@ -1,4 +1,5 @@
 import { practice, type Source } from './source.ts';
+import { table } from '../units/table.ts';
 
 /** Small converter boards by family: what they make of what (common practice, no source; efficiencies as ranges). */
 export interface Converter {
@@ -51,10 +52,10 @@ export const converters: readonly Converter[] = [
 ];
 
 /** What standby gives when its label was not read, A (common practice, no source). */
-export const standbyA: Record<string, number> = { '+5VSB': 2, '+12VSB': 1.5 };
+export const standbyA: Record<string, number> = table({ '+5VSB': 2, '+12VSB': 1.5 });
 
 /** What a board draws over its main plug when nobody measured it, A (common practice, no source). */
-export const usualA: Record<string, number> = {
+export const usualA: Record<string, number> = table({
   '+12V': 4,
   '+5V': 3,
   '+3.3V': 3,
@@ -62,4 +63,4 @@ export const usualA: Record<string, number> = {
   '+12VSB': 0.5,
   '-12V': 0.05,
   VBUS: 1,
-};
+});

@@ -1,5 +1,6 @@
 import { range, type Range } from '../units/range.ts';
 import { practice, type Source } from './source.ts';
+import { table } from '../units/table.ts';
 
 /** Sizes of supplies, cards, coolers, drives and fans: what a class of part measures. */
 
@@ -40,12 +41,12 @@ export const card = {
 /** A card's plug and the bend of its leads above the card, mm (common practice, no source). */
 export const CARD_PLUG_BEND_MM = 35;
 
-export const coolerHeights: Record<string, Range> = {
+export const coolerHeights: Record<string, Range> = table({
   low: range(37, 70),
   tower: range(150, 168),
   /** The block on the processor; the radiator hangs elsewhere. */
   radiator: range(40, 60),
-};
+});
 
 export const drives = {
   '3.5': { widthMm: 101.6, lengthMm: 147, heightMm: 26.1 },

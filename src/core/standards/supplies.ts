@@ -55,7 +55,9 @@ export function efficiency(
 ): Range {
   if (!(load >= 0)) throw new RangeError(`invalid load: ${load}`);
   const sag = load < 0.2 ? (0.2 - load) * 1.2 : 0;
-  if (!name) return range(Math.max(0.3, UNKNOWN.least - sag), UNKNOWN.most);
+  /* A class nobody promised anything for says as much as none. */
+  if (!name || !efficiencyClasses.includes(name))
+    return range(Math.max(0.3, UNKNOWN.least - sag), UNKNOWN.most);
   const [low, half, full] = promised[mains][name].map((each) => each / 100) as [
     number,
     number,

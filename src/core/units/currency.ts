@@ -1,7 +1,9 @@
+import { table } from './table.ts';
+
 /** Currencies by what people write: code, sign or name, in any spelling. Codes are those of ISO 4217 as the engine knows them. */
 
 /** Signs that mean one currency. */
-const signs: Record<string, string> = {
+const signs: Record<string, string> = table({
   '€': 'EUR',
   $: 'USD',
   '£': 'GBP',
@@ -17,10 +19,10 @@ const signs: Record<string, string> = {
   us$: 'USD',
   a$: 'AUD',
   c$: 'CAD',
-};
+});
 
 /** Names, with every currency they may mean; the first is meant where the shop's own is none of them. */
-const names: Record<string, readonly string[]> = {
+const names: Record<string, readonly string[]> = table({
   euro: ['EUR'],
   dollar: ['USD', 'AUD', 'CAD', 'NZD', 'SGD', 'HKD'],
   pound: ['GBP', 'EGP'],
@@ -43,10 +45,10 @@ const names: Record<string, readonly string[]> = {
   reais: ['BRL'],
   rand: ['ZAR'],
   shekel: ['ILS'],
-};
+});
 
 /** One word for several currencies of which none is usually meant: only the shop's own settles it. */
-const shared: Record<string, readonly string[]> = {
+const shared: Record<string, readonly string[]> = table({
   kr: ['NOK', 'SEK', 'DKK', 'ISK'],
   krone: ['NOK', 'DKK'],
   kroner: ['NOK', 'DKK'],
@@ -54,7 +56,7 @@ const shared: Record<string, readonly string[]> = {
   kronor: ['SEK'],
   crown: ['NOK', 'SEK', 'DKK', 'CZK', 'ISK'],
   peso: ['MXN', 'ARS', 'CLP', 'COP', 'PHP', 'UYU'],
-};
+});
 
 /** Codes that are words of the bench when they are written small: `all`, `top`, `try`. */
 const plainWords = new Set(['all', 'top', 'try', 'cup', 'pen', 'mop', 'bob', 'bam', 'sos', 'mad']);
@@ -85,11 +87,12 @@ export function currencyOf(
 ): { code: string } | { fault: string } | undefined {
   const bare = word.replace(/[.,;:]+$/, '');
   const small = bare.toLowerCase();
-  if (Object.hasOwn(signs, small)) return { code: signs[small] as string };
+  const sign = signs[small];
+  if (sign) return { code: sign };
   const singular = small.endsWith('s') ? small.slice(0, -1) : small;
-  const named = lookUp(names, small) ?? lookUp(names, singular);
+  const named = names[small] ?? names[singular];
   if (named) return { code: named.includes(own) ? own : (named[0] as string) };
-  const many = lookUp(shared, small) ?? lookUp(shared, singular);
+  const many = shared[small] ?? shared[singular];
   if (many)
     return many.includes(own)
       ? { code: own }
@@ -104,6 +107,3 @@ export function currencyOf(
     return { fault: `${bare} is no currency known here.` };
   return undefined;
 }
-
-const lookUp = (table: Record<string, readonly string[]>, word: string) =>
-  Object.hasOwn(table, word) ? table[word] : undefined;

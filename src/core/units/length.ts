@@ -1,3 +1,5 @@
+import { table } from './table.ts';
+
 /** Lengths are millimetres inside; inches exist only in what people type and read. */
 
 export type LengthUnit = 'mm' | 'in';
@@ -5,7 +7,7 @@ export type LengthUnit = 'mm' | 'in';
 /** Exact by definition since 1959. */
 export const MM_PER_INCH = 25.4;
 
-const MM_PER: Record<string, number> = {
+const MM_PER: Record<string, number> = table({
   mm: 1,
   cm: 10,
   m: 1000,
@@ -15,7 +17,7 @@ const MM_PER: Record<string, number> = {
   '"': MM_PER_INCH,
   '″': MM_PER_INCH,
   ft: 304.8,
-};
+});
 
 export const lengthPattern = String.raw`(\d+(?:[.,]\d+)?(?:\s+\d+\s*\/\s*\d+)?|\d+\s*\/\s*\d+)\s*(mm|cm|m|inches|inch|in|"|″|ft)?`;
 

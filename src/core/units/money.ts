@@ -1,4 +1,5 @@
 import { currencyOf } from './currency.ts';
+import { table } from './table.ts';
 
 /** Money in whole minor units (cents) of one currency: sums are exact. */
 export interface Money {
@@ -55,7 +56,7 @@ export function formatMoney(money: Money): string {
   return `${sign}${Math.floor(abs / 100)}.${String(abs % 100).padStart(2, '0')}`;
 }
 
-const signs: Record<string, string> = { EUR: '€', USD: '$', GBP: '£' };
+const signs: Record<string, string> = table({ EUR: '€', USD: '$', GBP: '£' });
 
 export function currencySign(currency: string): string {
   return signs[currency] ?? currency;

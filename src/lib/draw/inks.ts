@@ -1,7 +1,8 @@
 import { signal } from '$core/standards/plugs/index.ts';
+import { table } from '$core/units/table.ts';
 
 /** Wire colours as they look on the bench. */
-export const inks: Record<string, string> = {
+export const inks: Record<string, string> = table({
   black: '#1c1c1c',
   red: '#c0392b',
   yellow: '#e2c22f',
@@ -12,7 +13,7 @@ export const inks: Record<string, string> = {
   green: '#2f8f4e',
   grey: '#8d9499',
   brown: '#7a4a26',
-};
+});
 
 const dark = new Set(['black', 'red', 'blue', 'purple', 'green', 'brown']);
 
@@ -20,7 +21,7 @@ const dark = new Set(['black', 'red', 'blue', 'purple', 'green', 'brown']);
 export const inkOf = (name: string): string | undefined => inks[signal(name).colour ?? ''];
 export const isDark = (name: string): boolean => dark.has(signal(name).colour ?? '');
 
-const words: Record<string, string> = {
+const words: Record<string, string> = table({
   COM: '0',
   'PS_ON#': 'on',
   PS_ON: 'on↑',
@@ -31,7 +32,7 @@ const words: Record<string, string> = {
   open: '–',
   key: '×',
   '?': '?',
-};
+});
 
 /** A signal in as few letters as a cavity holds. */
 export const shortName = (name: string): string =>

@@ -1,5 +1,6 @@
 import { numberOf, textOf } from '$core/model/lookup.ts';
 import type { Part, Shop } from '$core/model/types.ts';
+import { table } from '$core/units/table.ts';
 
 /** Outside of a shell in mm; `known` is false where it is only what its class usually measures. */
 export interface Outside {
@@ -10,13 +11,13 @@ export interface Outside {
   class: string;
 }
 
-const usual: Record<string, [number, number, number]> = {
+const usual: Record<string, [number, number, number]> = table({
   tower: [190, 430, 440],
   'low tower': [175, 360, 360],
   slim: [95, 290, 293],
   micro: [178, 36, 182],
   'odd shell': [220, 200, 300],
-};
+});
 
 export function outsideOf(shop: Shop, shell: Part): Outside {
   const name = textOf(shop, shell, 'class')?.text ?? 'low tower';

@@ -1,4 +1,5 @@
 import { simulatedBench, type Bench } from '$core/plugs/identify/index.ts';
+import { table } from '$core/units/table.ts';
 
 /**
  * The practice meter: a stand-in for a meter on a supply's plug, the same plug for the same part
@@ -18,11 +19,11 @@ export function practiceBench(partId: string, ways: number): Bench {
     const k = Math.floor(random() * (i + 1));
     [pins[i], pins[k]] = [pins[k] as string, pins[i] as string];
   }
-  const colours: Record<string, string> = {
+  const colours: Record<string, string> = table({
     '+12V': 'yellow',
     'PS_ON#': 'green',
     '+12VSB': 'purple',
     COM: 'black',
-  };
+  });
   return simulatedBench({ pins, colours: pins.map((name) => colours[name] ?? 'white') }, random);
 }

@@ -37,3 +37,12 @@ export function numberIn(url: URL, name: string, usual: number): number {
   const text = url.searchParams.get(name);
   return text === null ? usual : Number(text);
 }
+
+const FASTEST_MS = 20;
+const SLOWEST_MS = 10_000;
+
+/** Milliseconds between events, within what makes sense. */
+export function everyIn(url: URL, usual: number): number {
+  const wanted = numberIn(url, 'every', usual);
+  return Number.isFinite(wanted) ? Math.min(SLOWEST_MS, Math.max(FASTEST_MS, wanted)) : usual;
+}

@@ -1,5 +1,7 @@
-import { existsSync, readFileSync } from 'node:fs';
-import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { promisify } from 'node:util';
+import { brotliCompress, constants, gzip } from 'node:zlib';
 import { compactIds } from '$core/links/ids.ts';
 
 /**
@@ -21,22 +23,28 @@ export interface CompactList {
   br: Uint8Array<ArrayBuffer>;
   gzip: Uint8Array<ArrayBuffer>;
 }
-const kept = new Map<IdKind, CompactList>();
+const kept = new Map<IdKind, Promise<CompactList>>();
 
 /** The compact list with its packed forms, made once; undefined where this machine has none. */
-export function idList(kind: IdKind): CompactList | undefined {
+export function idList(kind: IdKind): Promise<CompactList> | undefined {
   const before = kept.get(kind);
   if (before) return before;
   const path = folders.map((folder) => `${folder}/${kind}.ids`).find((each) => existsSync(each));
   if (path === undefined) return undefined;
-  const bytes = readFileSync(path);
-  const text = compactIds(textOf(bytes));
-  const br = new Uint8Array(
-    brotliCompressSync(text, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
-  );
-  const list = { text, br, gzip: new Uint8Array(gzipSync(text, { level: 9 })) };
+  const list = packed(path);
   kept.set(kind, list);
+  list.catch(() => kept.delete(kind));
   return list;
+}
+
+/** Packed off the serving thread. */
+async function packed(path: string): Promise<CompactList> {
+  const text = compactIds(textOf(await readFile(path)));
+  const [br, gz] = await Promise.all([
+    promisify(brotliCompress)(text, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+    promisify(gzip)(text, { level: 9 }),
+  ]);
+  return { text, br: new Uint8Array(br), gzip: new Uint8Array(gz) };
 }
 
 function textOf(bytes: Uint8Array): string {

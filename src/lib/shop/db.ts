@@ -9,6 +9,7 @@ import {
 import { emptyShop } from '$core/model/empty.ts';
 import { migrate } from '$core/model/migrate.ts';
 import { VERSION, type Shop } from '$core/model/types.ts';
+import { table } from '$core/units/table.ts';
 
 /** One undo step as it is stored. */
 export interface UndoEntry {
@@ -96,7 +97,7 @@ async function lift(tx: LiftTx): Promise<void> {
   const head = (await tx.objectStore('head').get('shop')) as StoredHead | undefined;
   if (!head || head.version >= VERSION) return;
   const { rev, undoAt: _, ...kept } = head;
-  const lists: Record<string, unknown[]> = {};
+  const lists: Record<string, unknown[]> = table();
   for (const name of collections) lists[name] = await tx.objectStore(name).getAll();
   const shop = { ...kept, ...lists };
   await tx.objectStore('backups').put({ version: head.version, at: Date.now(), shop });

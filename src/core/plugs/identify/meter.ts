@@ -7,6 +7,7 @@ import {
   type Reading,
   type ReadingKind,
 } from './evidence.ts';
+import { table } from '../../units/table.ts';
 
 /**
  * A stand-in for the meter and the supply on the bench: a hidden plug with wires and noise. Same
@@ -91,7 +92,7 @@ const thick = new Set(['COM', '+3.3V', '+5V', '+12V']);
 
 /** Ohms to return, unplugged and discharged: anywhere within a decade or two of what its kind has. */
 function ohmsOf(name: string, random: () => number): number {
-  const decade: Record<string, readonly [number, number]> = {
+  const decade: Record<string, readonly [number, number]> = table({
     COM: [-0.8, -0.2],
     '+3.3V': [0.5, 1.9],
     '+5V': [1, 2.4],
@@ -99,7 +100,7 @@ function ohmsOf(name: string, random: () => number): number {
     'PS_ON#': [3.3, 4.7],
     PWR_OK: [2.6, 4.4],
     open: [7, 7],
-  };
+  });
   const [lo, hi] = decade[classOf(name)] ?? [2, 3.8];
   return 10 ** (lo + random() * (hi - lo));
 }

@@ -1,7 +1,8 @@
 import { array, boolean, number, object, string } from 'yup';
+import { table } from '../../units/table.ts';
 
 /** The names each kind must bring. */
-const brings: Record<string, readonly string[]> = {
+const brings: Record<string, readonly string[]> = table({
   colour: ['colour'],
   gauge: ['awg'],
   empty: [],
@@ -10,7 +11,7 @@ const brings: Record<string, readonly string[]> = {
   ohms: ['ohms'],
   standby: ['volts'],
   running: ['volts'],
-};
+});
 
 const whole = (reading: Record<string, unknown> & { kind: string }) =>
   (brings[reading.kind] ?? []).every((name) => reading[name] !== undefined);

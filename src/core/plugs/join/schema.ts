@@ -2,6 +2,7 @@ import { array, boolean, lazy, number, object, string, ValidationError, type Sch
 import { ownPlugSchema } from '../../model/ownPlugSchema.ts';
 import { asPlug } from '../../model/ownPlugs.ts';
 import { plug, type Plug } from '../../standards/plugs/index.ts';
+import { levels } from '../../standards/plugs/signals.ts';
 import type { OwnPlug } from '../../model/types.ts';
 import type { JoinSpec } from './types.ts';
 
@@ -17,29 +18,22 @@ const plugField = () =>
       : (ownPlugSchema.required() as unknown as Schema),
   );
 const plugsField = () => array(plugField()).min(1).max(4).required();
-const amps = () => number().min(0).max(200).required();
+/** Amps by rail: only voltages the house knows, so that a misspelt one is named instead of passed over. */
+const rails = levels.filter((each) => each.volts !== undefined).map((each) => each.name);
 const byRail = () =>
-  lazy((value: unknown) =>
-    object(
-      Object.fromEntries(
-        Object.keys(typeof value === 'object' && value !== null ? value : {}).map((name) => [
-          name,
-          amps(),
-        ]),
-      ),
-    ),
-  );
+  object(Object.fromEntries(rails.map((name) => [name, number().min(0).max(200).optional()])))
+    .noUnknown('${path} has rails it does not know: ${unknown}')
+    .default(undefined);
 
 const joinSchema = object({
   gives: plugsField(),
   takes: plugsField(),
   needs: array(byRail()).max(4).optional(),
-  limits: lazy((value: unknown) =>
-    value === undefined ? object().optional() : byRail().resolve({ value }),
-  ),
+  limits: byRail(),
   lengthMm: number().min(20).max(3000).optional(),
   awgs: array(number().oneOf([14, 16, 18, 20, 22, 24]).required())
     .min(1)
+    .max(6)
     .optional(),
   fill: string().oneOf(['all', 'enough']).optional(),
   alarms: string().oneOf(['satisfy', 'silence']).optional(),

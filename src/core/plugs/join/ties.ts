@@ -2,6 +2,7 @@ import { signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../meet/index.ts';
 import { isRail, pinsOf } from './nets.ts';
 import type { End, JoinSpec, Recipe } from './types.ts';
+import { table } from '../../units/table.ts';
 
 /**
  * Pins that are not joined like to like: tied to return, made from something else, or left open.
@@ -9,7 +10,7 @@ import type { End, JoinSpec, Recipe } from './types.ts';
  */
 
 /** What a board watches for, and what is given up when the alarm is silenced instead. */
-export const alarms: Record<string, { satisfy: string; silenced: string }> = {
+export const alarms: Record<string, { satisfy: string; silenced: string }> = table({
   'PRESENT#': {
     satisfy: 'presence pin to return: the board sees its front block',
     silenced: 'the board no longer tells when its front block comes loose',
@@ -26,7 +27,7 @@ export const alarms: Record<string, { satisfy: string; silenced: string }> = {
     satisfy: 'fan identity to return, or to what the old fan had there: measure it first',
     silenced: 'the board no longer tells when this fan is the wrong one or stands still',
   },
-};
+});
 
 type Kept = Pick<Recipe, 'ties' | 'open' | 'impossible' | 'notes'>;
 

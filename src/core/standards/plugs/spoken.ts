@@ -1,4 +1,5 @@
 import { plugs } from './index.ts';
+import { table } from '../../units/table.ts';
 
 /**
  * Plugs as people say them, `2x PCIe 6+2, EPS 8 pin, 4 sata`: by id, by name, or in the trade's usual
@@ -6,7 +7,7 @@ import { plugs } from './index.ts';
  */
 
 /** Words that mean one plug, matched whole after `plainWords`. */
-const spoken: Record<string, string> = {
+const spoken: Record<string, string> = table({
   'pcie 6': 'card6',
   'card 6': 'card6',
   'gpu 6': 'card6',
@@ -55,15 +56,15 @@ const spoken: Record<string, string> = {
   'atx 20': 'main20',
   '20': 'main20',
   'main 10': 'main10',
-};
+});
 
 /** Said alone these could be one of two: which is asked. */
-const unclear: Record<string, string> = {
+const unclear: Record<string, string> = table({
   '8': 'PCIe 8-pin or EPS 8-pin?',
   '4': 'EPS 4-pin, 4-pin peripheral or fan?',
   pcie: 'PCIe 6-pin or 8-pin?',
   cpu: 'EPS 4-pin or 8-pin?',
-};
+});
 
 /** Small letters, `8-pin`, `8 way` and `8pin` as `8`, words that add nothing left out. */
 const plainWords = (text: string): string =>
@@ -87,20 +88,14 @@ export function plugSaid(
   const own = allowed.find((id) => id.toLowerCase() === text.trim().toLowerCase());
   if (own !== undefined) return { id: own };
   const byName = plugs.find((each) => plainWords(each.name) === words);
-  const id =
-    byName?.id ??
-    [words, turned(words)].map((each) => lookUp(spoken, each)).find((each) => each !== undefined) ??
-    words;
+  const id = byName?.id ?? spoken[words] ?? spoken[turned(words)] ?? words;
   if (allowed.includes(id)) return { id };
-  const which = lookUp(unclear, words);
+  const which = unclear[words];
   if (which) return { fault: `“${text.trim()}”: ${which}` };
-  if (lookUp(spoken, words) ?? byName)
+  if (spoken[words] ?? byName)
     return { fault: `“${text.trim()}” is not one of the plugs asked for here.` };
   return { fault: `“${text.trim()}” is no plug known here.` };
 }
-
-const lookUp = (table: Record<string, string>, word: string) =>
-  Object.hasOwn(table, word) ? table[word] : undefined;
 
 /** A list of plugs, each once for every piece: `2x PCIe 6+2, sata sata` gives four. */
 export function plugsSaid(

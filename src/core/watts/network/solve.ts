@@ -1,5 +1,6 @@
 import { checkNet, NetError, type Load, type Net } from './net.ts';
 import { eliminate, plan, values, type Elimination, type Values } from './sparse.ts';
+import { table } from '../../units/table.ts';
 
 /** The steady state of a net, or how much of its loads it could carry. */
 export interface Solved {
@@ -181,11 +182,11 @@ function newton(system: System, share: number, from: Float64Array): Float64Array
 }
 
 function answer(net: Net, system: System, v: Float64Array, carries: number, ok: boolean): Solved {
-  const volts: Record<string, number> = { ...net.held };
+  const volts: Record<string, number> = table({ ...net.held });
   system.names.forEach((name, i) => (volts[name] = v[i] as number));
-  const amps: Record<string, number> = {};
-  const lossW: Record<string, number> = {};
-  const givenW: Record<string, number> = {};
+  const amps: Record<string, number> = table();
+  const lossW: Record<string, number> = table();
+  const givenW: Record<string, number> = table();
   for (const name of Object.keys(net.held)) givenW[name] = 0;
   for (const { id, a, b, ohm } of net.resistors) {
     const [p, q] = [volts[a] ?? 0, volts[b] ?? 0];
@@ -195,8 +196,8 @@ function answer(net: Net, system: System, v: Float64Array, carries: number, ok: 
     if (Object.hasOwn(net.held, a)) givenW[a] = (givenW[a] ?? 0) + p * through;
     if (Object.hasOwn(net.held, b)) givenW[b] = (givenW[b] ?? 0) - q * through;
   }
-  const drawnW: Record<string, number> = {};
-  const drawnA: Record<string, number> = {};
+  const drawnW: Record<string, number> = table();
+  const drawnA: Record<string, number> = table();
   for (const load of net.loads) {
     const at = volts[load.node] ?? 0;
     const drawn = draws(load, at, carries).amps;

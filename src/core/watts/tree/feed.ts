@@ -1,7 +1,7 @@
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
-import { add, range, total, type Range } from '../../units/range.ts';
+import { add, meet, range, total, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { solve, type Net, type Solved } from '../network/index.ts';
 import type { Draw, State } from './draws.ts';
@@ -58,7 +58,7 @@ export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
   const awg = numberAt(plan, supply, 'feedAwg');
   const length =
     numberAt(plan, supply, 'feedLength') ?? (source === 'brick' ? BRICK_LENGTH : undefined);
-  const gauge = awg ?? (source === 'brick' ? range(18) : undefined);
+  const gauge = (awg && meet(awg, range(0, 40))) ?? (source === 'brick' ? range(18) : undefined);
   const pads = contactOhm(2).fresh;
   const leadOhm =
     gauge !== undefined && length

@@ -9,9 +9,9 @@ const indices = new Map<IdKind, IdIndex>();
  * The compact list of PCI or USB numbers, packed; with `?id=8086:1502` the name of that number alone.
  * 404 where this machine has no such list.
  */
-export const GET: RequestHandler = ({ params, url, request }) => {
+export const GET: RequestHandler = async ({ params, url, request }) => {
   const kind = idKinds.find((each) => each === params.kind);
-  const list = kind && idList(kind);
+  const list = kind && (await idList(kind));
   if (!kind || !list)
     return json(
       { fault: `No list of ${params.kind} numbers on this machine: install ${params.kind}.ids.` },

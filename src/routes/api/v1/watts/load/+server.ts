@@ -1,10 +1,9 @@
 import { json } from '@sveltejs/kit';
 import { electronicLoad } from '$core/watts/electronicLoad.ts';
-import { eventStream, numberIn } from '$lib/server/events.ts';
+import { eventStream, everyIn, numberIn } from '$lib/server/events.ts';
 import type { RequestHandler } from './$types';
 
 const EVERY_MS = 500;
-const FASTEST_MS = 20;
 const MOST = 400;
 
 /**
@@ -18,7 +17,6 @@ export const GET: RequestHandler = ({ url, request }) => {
     return json({ message: `invalid volts: ${volts}`, path: 'volts' }, { status: 400 });
   if (!(amps > 0 && amps <= 250))
     return json({ message: `invalid amps: ${amps}`, path: 'amps' }, { status: 400 });
-  const every = Math.max(FASTEST_MS, numberIn(url, 'every', EVERY_MS) || EVERY_MS);
   const load = electronicLoad({ volts, amps, seed: numberIn(url, 'seed', 1) | 0 });
-  return eventStream(load, every, MOST, request.signal);
+  return eventStream(load, everyIn(url, EVERY_MS), MOST, request.signal);
 };

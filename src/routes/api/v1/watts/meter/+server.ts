@@ -1,11 +1,10 @@
 import { json } from '@sveltejs/kit';
 import { wallMeter } from '$core/watts/meter.ts';
-import { eventStream, numberIn } from '$lib/server/events.ts';
+import { eventStream, everyIn, numberIn } from '$lib/server/events.ts';
 import type { RequestHandler } from './$types';
 
 /** Readings a second; a test may ask for faster ones. */
 const EVERY_MS = 1000;
-const FASTEST_MS = 20;
 /** A meter left plugged in stops after this many readings. */
 const MOST = 3600;
 
@@ -15,14 +14,13 @@ const MOST = 3600;
  * `?every=` milliseconds. 400 for watts that are none.
  */
 export const GET: RequestHandler = ({ url, request }) => {
-  const every = Math.max(FASTEST_MS, numberIn(url, 'every', EVERY_MS) || EVERY_MS);
   const aboutW = numberIn(url, 'about', 60);
   if (!(aboutW > 0 && aboutW < 4000))
     return json({ message: `invalid watts: ${aboutW}`, path: 'about' }, { status: 400 });
   const meter = wallMeter({
     aboutW,
     seed: numberIn(url, 'seed', 1) | 0,
-    fromW: Math.max(0, numberIn(url, 'from', 0) || 0),
+    fromW: Math.min(4000, Math.max(0, numberIn(url, 'from', 0) || 0)),
   });
-  return eventStream(meter, every, MOST, request.signal);
+  return eventStream(meter, everyIn(url, EVERY_MS), MOST, request.signal);
 };

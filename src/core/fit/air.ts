@@ -6,6 +6,7 @@ import type { Kind } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { litresOf, PASSIVE_LITRES } from './litres.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Feet that let a floor vent draw, mm (common practice, no source). */
 const FEET_MM = range(17, 20);
@@ -63,7 +64,7 @@ export function exhaust(plan: Plan): Finding[] {
           id: 'rear-fan',
           title: 'Fan at the rear',
           mark: 'watch',
-          minutes: 15,
+          minutes: remedyMinutes('rear-fan'),
           undoable: true,
           action: { do: 'want', what: 'fan for the rear wall', count: 1 },
         },
@@ -114,7 +115,7 @@ function floorFeet(plan: Plan): Finding[] {
                 id: 'taller-feet',
                 title: 'Feet of 17 to 20 mm',
                 mark: 'watch',
-                minutes: 10,
+                minutes: remedyMinutes('taller-feet'),
                 undoable: true,
                 action: { do: 'want', what: 'feet 17 to 20 mm, set of four', count: 1 },
               },

@@ -5,6 +5,7 @@ import { settingsOf } from '../model/reads.ts';
 import { boardFormat, boardSource } from '../standards/boards.ts';
 import type { ListTold } from '../model/lookup.ts';
 import { range } from '../units/range.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** The board's holes against the case's standoffs: which stand under nothing, which holes over none. */
 export function boardHoles(plan: Plan): Finding[] {
@@ -73,7 +74,7 @@ function remedies(plan: Plan, touching: string[], unsupported: string[], short: 
         id: `standoffs-out:${touching.join('')}`,
         title: `Take standoff ${touching.join(', ')} out`,
         mark: unsupported.length > 1 ? 'mend' : unsupported.length === 1 ? 'watch' : 'clear',
-        minutes: 5,
+        minutes: remedyMinutes('standoffs-out'),
         money: free,
         undoable: true,
         action: { do: 'take' },
@@ -85,7 +86,7 @@ function remedies(plan: Plan, touching: string[], unsupported: string[], short: 
       id: `drill:${unsupported.join('')}`,
       title: `Drill and set standoff ${unsupported.join(', ')}`,
       mark: 'clear',
-      minutes: 25,
+      minutes: remedyMinutes('drill'),
       money: free,
       undoable: false,
       action: { do: 'take' },

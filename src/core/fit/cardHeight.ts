@@ -9,6 +9,7 @@ import { cardBend } from './space/onBoard.ts';
 import { practice } from '../standards/source.ts';
 import { range, subtract } from '../units/range.ts';
 import { adding } from '../findings/gap.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** A card's height over the slot, with the bend of its power leads, and its bracket against the openings. */
 export function cardHeight(plan: Plan): Finding[] {
@@ -59,7 +60,7 @@ export function cardHeight(plan: Plan): Finding[] {
                       subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM),
                       1,
                     ),
-                    minutes: 5,
+                    minutes: remedyMinutes('angled-lead'),
                     undoable: true,
                     givesUp: 'one more contact in the path: only for what the adapter carries',
                     action: { do: 'want', what: 'angled card plug', count: 1 },
@@ -98,7 +99,7 @@ export function cardHeight(plan: Plan): Finding[] {
               id: `bracket:${placed.seat}`,
               title: 'Fit the other bracket',
               mark: 'watch',
-              minutes: 10,
+              minutes: remedyMinutes('bracket'),
               undoable: true,
               action: { do: 'want', what: `bracket for ${placed.part.name}`, count: 1 },
             },

@@ -7,6 +7,7 @@ import { paint } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';
 import { range } from '../units/range.ts';
 import { practice } from '../standards/source.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Spare a card needs to swing into its slot, mm (common practice, no source). */
 const MARGIN_MM = 3;
@@ -55,7 +56,7 @@ export function cardLength(plan: Plan): Finding[] {
                 id: 'cage-out',
                 title: 'Take the drive cage out',
                 term: termOf(shell, 'cageGain', 'cage out', 1, gain),
-                minutes: 20,
+                minutes: remedyMinutes('cage-out'),
                 money: { minor: 0, currency: settingsOf(plan).currency },
                 undoable: true,
               }),
@@ -68,7 +69,7 @@ export function cardLength(plan: Plan): Finding[] {
                   title: `Cut ${CUT_MM} mm into the wall in front`,
                   term: plain('cut', range(CUT_MM), 1),
                   spoils: 'an opening in the front',
-                  minutes: 55,
+                  minutes: remedyMinutes('cut-front'),
                   money: { minor: 0, currency: settingsOf(plan).currency },
                   undoable: false,
                 }),

@@ -10,6 +10,7 @@ import { range, subtract, width, type Range } from '../units/range.ts';
 import { farApart, separation, type Box, type Separation } from './space/box.ts';
 import { otherPlaces } from './space/mounts.ts';
 import { boxesOf, spaceOf } from './space/space.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Air parts should keep from each other, mm (common practice, no source). */
 const MARGIN_MM = 1;
@@ -128,15 +129,9 @@ function said(a: Box, b: Box, apart: Separation, rest: Range, mark: string): str
 function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): Remedy[] {
   const free = { minor: 0, currency: settingsOf(plan).currency };
   const ways: Remedy[] = [];
-  const add = (
-    id: string,
-    title: string,
-    gain: Range | undefined,
-    minutes: number,
-    more: Partial<Remedy> = {},
-  ) => {
+  const add = (id: string, title: string, gain: Range | undefined, more: Partial<Remedy> = {}) => {
     if (plan.taken.has(id)) return;
-    const common = { id, title, minutes, money: free, undoable: true, ...more };
+    const common = { id, title, minutes: remedyMinutes(id), money: free, undoable: true, ...more };
     ways.push(
       gain
         ? adding(rest, MARGIN_MM, { ...common, term: plain(title, gain, 1) })
@@ -145,13 +140,12 @@ function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): R
   };
   for (const box of [a, b]) {
     if (box.kind === 'memory' && apart.axis === 'x')
-      add(`slot-far:${box.seat}`, `Put ${box.name} two slots further`, range(19), 2);
+      add(`slot-far:${box.seat}`, `Put ${box.name} two slots further`, range(19));
     if (box.kind === 'card' && box.what === 'bend')
       add(
         `angled-lead:${box.seat}`,
         'Angled card plug',
         subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM),
-        5,
         {
           money: undefined,
           givesUp: 'one more contact in the path: only for what the adapter carries',
@@ -159,11 +153,11 @@ function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): R
         },
       );
     if (box.kind === 'supply' && box.what === 'bend' && canTurn(plan))
-      add('turn-supply', 'Turn the supply round', undefined, 15, {
+      add('turn-supply', 'Turn the supply round', undefined, {
         givesUp: 'its fan blows the other way',
       });
     if (box.kind === 'fan')
-      add(`fan-outside:${box.seat}`, 'Fan to the outside of the front', range(25), 20, {
+      add(`fan-outside:${box.seat}`, 'Fan to the outside of the front', range(25), {
         spoils: 'a fan to be seen',
       });
     if (box.kind === 'drive') ways.push(...otherMounts(plan, box));
@@ -185,7 +179,7 @@ export function otherMounts(plan: Plan, box: Pick<Box, 'seat' | 'name'>): Remedy
     id: `drive-to:${box.seat}:${place}`,
     title: `${box.name} to the ${place} mount`,
     mark: 'watch' as const,
-    minutes: 12,
+    minutes: remedyMinutes('drive-to'),
     money: { minor: 0, currency: settingsOf(plan).currency },
     undoable: true,
     action: { do: 'take' as const },

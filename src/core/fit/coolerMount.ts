@@ -4,6 +4,7 @@ import { wordOf } from '../findings/terms.ts';
 import { listAt, one, textAt, type Plan } from '../model/plan.ts';
 import { settingsOf } from '../model/reads.ts';
 import { coolerMountOf, coolerMountSource } from '../standards/sockets.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** The cooler's mounting parts against the board's socket: holes decide, not names. */
 export function coolerMount(plan: Plan): Finding[] {
@@ -50,7 +51,7 @@ export function coolerMount(plan: Plan): Finding[] {
                 id: 'cooler-kit',
                 title: `Mounting kit for ${socket?.text ?? 'the socket'}`,
                 mark: 'watch',
-                minutes: 15,
+                minutes: remedyMinutes('cooler-kit'),
                 undoable: true,
                 action: { do: 'want', what: `cooler kit ${socket?.text ?? ''}`.trim(), count: 1 },
               },
@@ -78,7 +79,7 @@ function filing(plan: Plan, socket: string | undefined, kits: readonly string[])
       id: 'file-slots',
       title: `File the plate's holes ${near.toFixed(1)} mm to slots`,
       mark: 'watch',
-      minutes: 45,
+      minutes: remedyMinutes('file-slots'),
       money: { minor: 0, currency: settingsOf(plan).currency },
       undoable: false,
       givesUp: 'even pressure: check that the cooler sits level',

@@ -4,6 +4,7 @@ import { plain } from '../findings/terms.ts';
 import { listAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Covers should lift without leads attached: what hangs on the lid with a lead pulls it out (common practice, no source). */
 export function cover(plan: Plan): Finding[] {
@@ -43,7 +44,7 @@ export function cover(plan: Plan): Finding[] {
                 id: 'to-frame',
                 title: 'Mount it on the frame, printed bracket',
                 mark: 'watch',
-                minutes: 40,
+                minutes: remedyMinutes('to-frame'),
                 undoable: true,
                 action: {
                   do: 'want',

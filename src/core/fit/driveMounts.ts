@@ -6,6 +6,7 @@ import type { Placed } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { drivePlaces, mountsOf } from './space/mounts.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 const CAGE_HOLDS = 2;
 
@@ -41,7 +42,7 @@ export function driveMounts(plan: Plan): Finding[] {
           id: `drive-bracket:${form}`,
           title: `Bracket for a ${form} in drive`,
           mark: 'watch',
-          minutes: 15,
+          minutes: remedyMinutes('drive-bracket'),
           undoable: true,
           action: { do: 'want', what: `bracket for a ${form} in drive`, count: 1 },
         },

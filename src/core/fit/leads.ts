@@ -8,6 +8,7 @@ import type { Box } from './space/box.ts';
 import type { Coord } from './space/coord.ts';
 import { route, type Rect, type Spot } from './space/route.ts';
 import { spaceOf, type Space } from './space/space.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Slack a lead needs to be plugged in without pulling, mm (common practice, no source). */
 const SLACK_MM = 30;
@@ -57,7 +58,7 @@ export function leads(plan: Plan): Finding[] {
           term: plain('extension', range(200, 300), 1),
           rest: { lo: rest.lo + 200, hi: rest.hi + 300 },
           mark: 'watch',
-          minutes: 5,
+          minutes: remedyMinutes('lead-longer'),
           undoable: true,
           givesUp: 'two more contacts in the path',
           action: { do: 'want', what: `extension for the ${lead.name}`, count: 1 },

@@ -4,6 +4,7 @@ import { plain } from '../findings/terms.ts';
 import { numberAt, type Placed, type Plan } from '../model/plan.ts';
 import { settingsOf } from '../model/reads.ts';
 import { range, type Range } from '../units/range.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Paint a coat leaves on one face, mm (10 to 25 um a coat; common practice, no source). */
 export const COAT_MM: Range = range(0.01, 0.025);
@@ -41,7 +42,7 @@ export function lidRemedies(plan: Plan, rest: Range, margin: number): Remedy[] {
       id: 'lid-washers',
       title: 'Washers under the lid',
       term: plain('washers', range(WASHERS_MM), 1),
-      minutes: 10,
+      minutes: remedyMinutes('lid-washers'),
       money: { minor: 0, currency: settingsOf(plan).currency },
       undoable: true,
       spoils: 'the lid stands off',

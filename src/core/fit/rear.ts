@@ -4,6 +4,7 @@ import { listAt, one, type Plan } from '../model/plan.ts';
 import { settingsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /**
  * A port or a cut-out of the rear wall, mm, seen from the board's side:
@@ -82,6 +83,14 @@ export function portViews(ports: readonly Area[], openings: readonly Area[]): Po
 const overhang = (port: Area, opening: Area) =>
   Math.max(opening.x0 - port.x0, port.x1 - opening.x1, opening.y0 - port.y0, port.y1 - opening.y1);
 
+/** Ports of the plan's board that are behind metal. */
+export function cutsOf(plan: Plan): PortView[] {
+  const [shell, board] = [one(plan, 'case'), one(plan, 'board')];
+  const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
+  const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
+  return portViews(ports, openings).filter((each) => each.blockedMm > 0);
+}
+
 /** The board's ports against the cut-outs of the rear wall. */
 export function rearPorts(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
@@ -89,7 +98,7 @@ export function rearPorts(plan: Plan): Finding[] {
   const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
   const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
   if (!shell || !board || ports.length === 0 || openings.length === 0) return [];
-  const blocked = portViews(ports, openings).filter((each) => each.blockedMm > 0);
+  const blocked = cutsOf(plan);
   const cut = plan.taken.has('rear-cut');
   const out = plan.taken.has('rear-open');
   const settled = cut || out;
@@ -132,7 +141,7 @@ function waysOut(plan: Plan, count: number): Remedy[] {
       id: 'rear-plate',
       title: 'Plate from a scrapped shell of the kind',
       mark: 'watch',
-      minutes: 30,
+      minutes: remedyMinutes('rear-plate'),
       undoable: true,
       givesUp: 'the shell it is cut from',
       action: { do: 'want', what: 'rear plate of the board’s own shell', count: 1 },
@@ -141,7 +150,7 @@ function waysOut(plan: Plan, count: number): Remedy[] {
       id: 'rear-cut',
       title: `Cut ${count} ${count === 1 ? 'opening' : 'openings'}`,
       mark: 'watch',
-      minutes: 15 + 15 * count,
+      minutes: remedyMinutes('rear-cut', count),
       money: free,
       undoable: false,
       spoils: 'new openings in the rear',
@@ -151,7 +160,7 @@ function waysOut(plan: Plan, count: number): Remedy[] {
       id: 'rear-open',
       title: 'Leave the plate out, push the board back',
       mark: 'watch',
-      minutes: 10,
+      minutes: remedyMinutes('rear-open'),
       money: free,
       undoable: true,
       givesUp: 'a closed rear',

@@ -4,6 +4,7 @@ import type { Finding } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
 import { numberAt, one, textAt, type Plan } from '../model/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** The supply's format against the bay, and its depth with plugs in. */
 export function supplyBay(plan: Plan): Finding[] {
@@ -34,7 +35,7 @@ export function supplyBay(plan: Plan): Finding[] {
                   id: 'supply-plate',
                   title: 'Adapter plate for the smaller supply',
                   mark: 'watch',
-                  minutes: 15,
+                  minutes: remedyMinutes('supply-plate'),
                   undoable: true,
                   action: { do: 'want', what: 'adapter plate SFX to ATX', count: 1 },
                 },

@@ -10,6 +10,7 @@ import { range } from '../units/range.ts';
 import { separation, type Box } from './space/box.ts';
 import { way, type Coord } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** `later` stands in the way `first` goes in by: surely, or on what is known so far. */
 export interface Block {
@@ -144,7 +145,7 @@ const tilt = (plan: Plan, id: string): Remedy => ({
   id,
   title: 'Tilt it in: tried, goes',
   mark: 'clear',
-  minutes: 3,
+  minutes: remedyMinutes('tilt'),
   money: { minor: 0, currency: settingsOf(plan).currency },
   undoable: true,
   action: { do: 'take' },

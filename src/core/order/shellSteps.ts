@@ -5,6 +5,7 @@ import { cautions } from './cautions.ts';
 import { table } from '../units/table.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** What is done to the shell itself: remedies taken. */
 export function shellSteps(plan: Plan): Step[] {
@@ -37,18 +38,7 @@ export function shellSteps(plan: Plan): Step[] {
         id: `remedy:${id}`,
         phase: 'shell',
         title,
-        minutes:
-          table({
-            'cage-out': 20,
-            'cut-front': 55,
-            drill: 25,
-            'standoffs-out': 5,
-            'slot-far': 2,
-            'rear-cut': 60,
-            'file-slots': 45,
-            tilt: 3,
-            feed: 5,
-          })[what ?? ''] ?? 15,
+        minutes: remedyMinutes(id),
         tools: cut ? ['file', 'drill', 'goggles'] : ['driver'],
         cautions: cut ? [cautions.edges, cautions.chips] : [],
         undoable: !cut,

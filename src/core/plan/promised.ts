@@ -2,6 +2,7 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { indexOf } from '../model/lookup.ts';
+import { seatName } from '../model/seats.ts';
 import type { Placed, Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
@@ -9,6 +10,50 @@ import { wantedBy } from './wanted.ts';
 
 /** Who else has a say in a part that comes: other jobs, a machine in use, a donor kept whole, a loan. */
 export function promised(plan: Plan): Finding[] {
+  return [...twoSeats(plan), ...promisedElsewhere(plan)];
+}
+
+/** One piece planned into more than one seat. */
+export function twoSeats(plan: Plan): Finding[] {
+  const seats = new Map<string, Placed[]>();
+  for (const placed of plan.seats)
+    seats.set(placed.part.id, [...(seats.get(placed.part.id) ?? []), placed]);
+  return [...seats.values()].flatMap((list) => {
+    const [first] = list;
+    if (!first || list.length < 2) return [];
+    const names = list.map((placed) => seatName(placed.seat)).join(' and ');
+    return [
+      gap({
+        id: `two-seats:${first.part.id}`,
+        station: 'donors',
+        title: `${first.part.id}, planned twice`,
+        seats: list.map((placed) => placed.seat),
+        unit: '',
+        terms: [
+          plain('there is', range(1), 1),
+          plain(`planned as ${names}`, range(list.length), -1),
+        ],
+        margin: 0,
+        short: 'short',
+        source: practice,
+        undoMinutes: 30,
+        say: () => `${first.part.name} is one piece and is planned as ${names}.`,
+        remedies: () =>
+          list.slice(1).map((placed) => ({
+            id: `put:${placed.seat}:none`,
+            title: `Leave ${seatName(placed.seat)} empty`,
+            mark: 'clear',
+            minutes: 0,
+            undoable: true,
+            action: { do: 'put', seat: placed.seat, partId: null },
+          })),
+      }),
+    ];
+  });
+}
+
+/** Parts that other jobs, machines or people have a say in. */
+export function promisedElsewhere(plan: Plan): Finding[] {
   return plan.seats
     .filter((placed) => placed.state !== 'stays')
     .flatMap((placed) => [

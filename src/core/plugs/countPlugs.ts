@@ -5,6 +5,7 @@ import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
 import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 const count = (items: readonly string[], id: string) => items.filter((item) => item === id).length;
 
@@ -81,7 +82,7 @@ export function drivePlugs(plan: Plan): Finding[] {
           id: 'sata-splitter',
           title: 'Crimped SATA splitter, two ways',
           mark: 'watch',
-          minutes: 5,
+          minutes: remedyMinutes('sata-splitter'),
           undoable: true,
           action: { do: 'want', what: 'crimped SATA power splitter', count: 1 },
         },

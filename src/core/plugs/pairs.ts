@@ -7,6 +7,7 @@ import { plugsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { meet, type Keys, type Meeting, type Verdict } from './meet/index.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** One plug of the plan pushed onto one socket of it. */
 export interface Pair {
@@ -90,7 +91,7 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
               id: `adapter:${pair.id}`,
               title: `Adapter ${name(pair.plug.id)} to ${name(pair.socket.id)}`,
               mark: 'watch',
-              minutes: 60,
+              minutes: remedyMinutes('adapter'),
               undoable: true,
               action: {
                 do: 'want',

@@ -8,6 +8,7 @@ import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { meet } from './meet/index.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** The board's processor header against what the supply brings. A card's six-way is reversed there: a Stop. */
 export function processorPlug(plan: Plan): Finding[] {
@@ -47,7 +48,7 @@ export function processorPlug(plan: Plan): Finding[] {
                 id: 'processor-adapter',
                 title: 'Adapter to the processor header, from two drive plugs of two leads at most',
                 mark: 'watch',
-                minutes: 10,
+                minutes: remedyMinutes('processor-adapter'),
                 undoable: true,
                 givesUp: 'headroom on the drive leads',
                 action: { do: 'want', what: `adapter to ${name(take?.text ?? '')}`, count: 1 },

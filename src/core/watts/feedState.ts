@@ -12,6 +12,7 @@ import {
   type Feed,
   type FeedCorner,
 } from './tree/index.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** The line of a machine on one voltage at full load, and what changes it. */
 export interface FeedState {
@@ -71,7 +72,7 @@ export function fewerWatts(
         title: `hold the processor to ${watts} W`,
         rest,
         mark: rest.hi < 0 ? ('stop' as const) : ('watch' as const),
-        minutes: 15,
+        minutes: remedyMinutes('limit'),
         money: { minor: 0, currency: settingsOf(plan).currency },
         undoable: true,
         givesUp: 'speed under full load',
@@ -106,7 +107,7 @@ export function thickerLeads(plan: Plan, state: FeedState, leastV: number): Reme
         title: `the lead in AWG ${each}, ${(lengthMm.hi / 1000).toFixed(1)} m`,
         rest,
         mark: rest.lo >= 0 ? ('clear' as const) : ('watch' as const),
-        minutes: 30,
+        minutes: remedyMinutes('feed-awg'),
         undoable: true,
         action: {
           do: 'want' as const,

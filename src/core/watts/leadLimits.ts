@@ -19,6 +19,7 @@ import {
   type Rail,
   type Tree,
 } from './tree/index.ts';
+import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Amps a lead or contact may lack and still be called well fed: a tenth of what it bears. */
 const MARGIN = 0.1;
@@ -121,7 +122,7 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
       title: `${draw.label} (${draw.seat}) onto ${other.label}`,
       rest,
       mark: markOf(rest, 0),
-      minutes: 5,
+      minutes: remedyMinutes('feed'),
       money: { minor: 0, currency: settingsOf(plan).currency },
       undoable: true,
       action: { do: 'take' as const },

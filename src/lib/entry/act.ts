@@ -105,6 +105,11 @@ function placeScanned(where: string): boolean {
 
 function putScanned(partId: string, view: JobView | undefined): boolean {
   if (look.laying !== undefined) return lay(partId, look.laying);
+  const already = view?.plan?.seats.find((placed) => placed.part.id === partId);
+  if (already) {
+    toast(`${partId} is in the plan already, as ${seatName(already.seat)}.`);
+    return true;
+  }
   const seat = seatFor(partId, view);
   if (!seat || !view?.job) {
     look.held = partId;

@@ -87,7 +87,7 @@
         the search failed: {search.fault}
       {:else if answer}
         {answer.proven
-          ? `cheapest first, proven over ${count(answer.combinations)} combinations`
+          ? `cheapest first, proven over ${count(answer.combinations)} combinations of what may give`
           : `not finished: ${count(answer.combinations)} combinations are too many to prove; nothing unseen is cheaper than ${(Math.floor(answer.bound ?? 0) / 100).toFixed(2)} ${currencySign(bench.shop.settings.currency)}`}
       {/if}
     </small>
@@ -97,11 +97,24 @@
       <label><input type="checkbox" bind:checked={keepWhole} /> keep it undoable</label>
     </span>
   </header>
-  {#if asPlanned}
+  {#if answer && answer.stays.length > 0}
+    <p>
+      <Mark mark="stop" size={18} />
+      {answer.stays.length === 1 ? 'This Stop stays' : 'These Stops stay'} whatever is chosen here:
+    </p>
+    <ul class="stuck">
+      {#each answer.stays as each (each)}<li>{each}</li>{/each}
+    </ul>
+  {/if}
+  {#if asPlanned && answer}
     <p class="soft">
-      {asPlanned.sure
-        ? 'Nothing: everything goes in as planned.'
-        : `Nothing, if these measure up: ${asPlanned.measure.join('; ')}.`}
+      {answer.stays.length > 0
+        ? asPlanned.sure
+          ? 'For the rest nothing has to give.'
+          : `For the rest nothing has to give if these measure up: ${asPlanned.measure.join('; ')}.`
+        : asPlanned.sure
+          ? 'Nothing: everything goes in as planned.'
+          : `Nothing, if these measure up: ${asPlanned.measure.join('; ')}.`}
     </p>
   {:else if answer && answer.ways.length === 0}
     <p>

@@ -218,6 +218,28 @@ describe('fit/space, what meets what', () => {
     expect(spaceOf(plan)?.boxes.find((box) => box.seat === 'drive1')?.what).to.equal('guess');
     expect(clashes(plan).filter((each) => each.seats.includes('drive1'))).to.deep.equal([]);
   });
+  it('hangs a fan on a mount of its own size only: 40 is not the end of 140', () => {
+    const inCase = (size: number, mounts: string[]) =>
+      spaceOf(
+        planWith({
+          case: {
+            innerWidth: 180,
+            innerHeight: 380,
+            innerDepth: 400,
+            cardRoom: 300,
+            fanMounts: mounts,
+          },
+          board: { format: 'microATX', width: 243.8, depth: 243.8 },
+          fan1: { size, thickness: 10 },
+        }),
+      )?.boxes.find((box) => box.seat === 'fan1');
+    const atRear = inCase(140, ['rear 140']);
+    const small = inCase(40, ['rear 140']);
+    const unlisted = inCase(40, []);
+    expect(atRear).to.not.equal(undefined);
+    expect(restOf(small!.x[0])).to.deep.equal(restOf(unlisted!.x[0]));
+    expect(restOf(small!.x[0])).to.not.deep.equal(restOf(inCase(40, ['rear 40'])!.x[0]));
+  });
   it('has no space without a case', () => {
     expect(spaceOf(planWith({ board: {} }))).to.equal(undefined);
     expect(clashes(planWith({ board: {} }))).to.deep.equal([]);

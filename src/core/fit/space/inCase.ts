@@ -116,6 +116,9 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
 const usualPlace = (plan: Plan, at: Places) =>
   at.cageEndX !== at.cardEndX && !plan.taken.has('cage-out') ? 'cage' : 'floor';
 
+/** The size of a mount as it is listed: `rear 92`. */
+const fanMountSize = (mount: string) => Number(mount.slice(mount.lastIndexOf(' ') + 1));
+
 /** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
 export function fanBoxes(plan: Plan, at: Places): Box[] {
   const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
@@ -127,7 +130,7 @@ export function fanBoxes(plan: Plan, at: Places): Box[] {
       measure(plan, fan, 'thickness', 'thickness of the fan') ??
       usual('thickness of the fan', range(25));
     if (!size || !half) return [];
-    const mount = mounts.findIndex((each) => each.endsWith(String(Math.round(size.value.lo))));
+    const mount = mounts.findIndex((each) => fanMountSize(each) === Math.round(size.value.lo));
     const rear = mount >= 0 && mounts[mount]?.startsWith('rear');
     if (mount >= 0) mounts.splice(mount, 1);
     const name = fan.seat.replace('fan', 'fan ');

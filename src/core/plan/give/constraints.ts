@@ -10,7 +10,7 @@ import { stack } from '../../fit/stack.ts';
 import { supplyBay } from '../../fit/supplyBay.ts';
 import { foundTogether } from '../foundTogether.ts';
 import { inked } from '../inked.ts';
-import { promised } from '../promised.ts';
+import { promisedElsewhere, twoSeats } from '../promised.ts';
 import { all, type Plan } from '../../model/plan.ts';
 import { plugChecks } from '../../plugs/index.ts';
 import { linkChecks } from '../../links/index.ts';
@@ -31,12 +31,14 @@ const every =
     checks.flatMap((check) => check(plan));
 
 /** What of a seat changes with which variables. */
-function changesWith(seat: string): string[] {
+function changesWith(plan: Plan, seat: string): string[] {
   const kind = seat.replace(/\d+$/, '');
   if (kind === 'card') return [seat, `angled-lead:${seat}`];
   if (kind === 'memory') return [seat, `slot-far:${seat}`];
   if (kind === 'supply') return ['supply', 'turn-supply'];
-  if (kind === 'fan') return [`fan-outside:${seat}`, 'cage-out'];
+  /* Fans share the mounts of the case: where one hangs moves the others. */
+  if (kind === 'fan')
+    return [...all(plan, 'fan').map((fan) => `fan-outside:${fan.seat}`), 'cage-out'];
   if (kind === 'drive') return [`drive-to:${seat}`, 'cage-out'];
   return [seat];
 }
@@ -68,13 +70,13 @@ export function familiesOf(plan: Plan): Family[] {
     ...plan.seats.map(({ seat }): Family => ({
       name: `${seat}, promised or not`,
       variables: [seat],
-      run: (at) => promised(at).filter((finding) => finding.seats.includes(seat)),
+      run: (at) => promisedElsewhere(at).filter((finding) => finding.seats.includes(seat)),
       tolerant: true,
     })),
     ...cards.flatMap((seat): Family[] => [
       {
         name: `${seat} against what is in front`,
-        variables: [seat, 'cage-out', `cut-front:${seat}`],
+        variables: [seat, 'cage-out', `cut-front:${seat}`, `angled-lead:${seat}`],
         run: only(cardLength, seat),
       },
       {
@@ -83,6 +85,12 @@ export function familiesOf(plan: Plan): Family[] {
         run: only(cardHeight, seat),
       },
     ]),
+    /* One piece goes into one seat. */
+    ...pairs(plan).map(([a, b]): Family => ({
+      name: `${a} and ${b}, one piece each`,
+      variables: [a, b],
+      run: (at) => twoSeats(at).filter((finding) => finding.seats.includes(a)),
+    })),
     ...all(plan, 'memory').map(({ seat }): Family => ({
       name: `${seat} on its board`,
       variables: [seat],
@@ -97,7 +105,9 @@ export function familiesOf(plan: Plan): Family[] {
       const [a, b] = [seats[i] as string, seats[k] as string];
       families.push({
         name: `${a} against ${b}`,
-        variables: [...new Set([...changesWith(a), ...changesWith(b), ...shared(a, b)])],
+        variables: [
+          ...new Set([...changesWith(plan, a), ...changesWith(plan, b), ...shared(a, b)]),
+        ],
         run: (at) => clashesBetween(at, a, b),
       });
     }
@@ -106,6 +116,15 @@ export function familiesOf(plan: Plan): Family[] {
     ...family,
     run: (at) => family.run(at).map((finding) => inked(at, foundTogether(at, finding))),
   }));
+}
+
+/** Seats of one kind, two by two. */
+function pairs(plan: Plan): [string, string][] {
+  return plan.seats.flatMap((a, i) =>
+    plan.seats
+      .slice(i + 1)
+      .flatMap((b): [string, string][] => (a.kind === b.kind ? [[a.seat, b.seat]] : [])),
+  );
 }
 
 /** Drives hang in the case, the board lies under the supply: between them the supply counts too. */

@@ -56,6 +56,8 @@ export interface GiveAnswer {
   bound?: number | undefined;
   /** Where no set of changes is enough: the sums that contradict each other. */
   stuck: string[];
+  /** Stops of the plan that nothing of this search has a say in: they stay, whatever is chosen. */
+  stays: string[];
 }
 
 export interface GiveOptions {
@@ -80,7 +82,8 @@ export function* giving(
   const model = modelOf(shop, job, options.weights ?? usualWeights);
   const most = options.most ?? 6;
   const nodeLimit = options.nodeLimit ?? 2_000_000;
-  const before = stops(runChecks(model.plan));
+  const standing = runChecks(model.plan);
+  const before = stops(standing);
   const judged = new Set(
     model.families.flatMap(({ family }) =>
       family.tolerant ? [] : family.run(model.plan).map((finding) => finding.id),
@@ -99,6 +102,9 @@ export function* giving(
     proven: sure.proven && may.proven,
     bound: sure.proven && may.proven ? undefined : Math.min(sure.bound, may.bound),
     stuck: ways.length > 0 ? [] : stuckOf(model),
+    stays: standing
+      .filter((each) => each.mark === 'stop' && !judged.has(each.id))
+      .map((each) => `${each.title}: ${each.say}`),
   };
 }
 

@@ -6,6 +6,7 @@ import { seatName } from '../../model/seats.ts';
 import type { Job, Part, SeatId, Shop } from '../../model/types.ts';
 import type { Money } from '../../units/money.ts';
 import { candidates } from '../remedies.ts';
+import { remedyMinutes } from '../../findings/remedyMinutes.ts';
 
 /** What may give: a part for a seat, or a remedy taken. */
 export interface Option {
@@ -56,7 +57,7 @@ export function variablesOf(shop: Shop, job: Job, plan: Plan): Variable[] {
 function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variable {
   const free = candidates(shop, job, placed.seat)
     .filter((part) => alike(plan, placed, part))
-    .filter(unlike());
+    .filter(unlike(all(plan, placed.kind).length));
   return {
     id: placed.seat,
     options: [
@@ -75,12 +76,14 @@ function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variabl
   };
 }
 
-/** Of pieces that are alike in all that is known, the first stands for all. */
-function unlike(): (part: Part) => boolean {
-  const seen = new Set<string>();
+/** Of pieces that are alike in all that is known, as many stand for all as there are seats for them. */
+function unlike(seats: number): (part: Part) => boolean {
+  const seen = new Map<string, number>();
   return (part) => {
     const what = JSON.stringify([part.modelId, part.name, part.facts, part.place, part.price]);
-    return !seen.has(what) && Boolean(seen.add(what));
+    const before = seen.get(what) ?? 0;
+    seen.set(what, before + 1);
+    return before < seats;
   };
 }
 
@@ -103,7 +106,7 @@ function places(plan: Plan): Variable[] {
         ...asPlanned,
         label: `${seatName(drive.seat)} to the ${place} mount`,
         take: [`drive-to:${drive.seat}:${place}`],
-        minutes: 12,
+        minutes: remedyMinutes('drive-to'),
       })),
     ],
   }));
@@ -112,12 +115,7 @@ function places(plan: Plan): Variable[] {
 /** Work on the shell and ways to join, each once: taken or not. */
 function work(shop: Shop, plan: Plan): Variable[] {
   const free = { minor: 0, currency: shop.settings.currency };
-  const toggle = (
-    id: string,
-    label: string,
-    minutes: number,
-    more: Partial<Option> = {},
-  ): Variable[] =>
+  const toggle = (id: string, label: string, more: Partial<Option> = {}): Variable[] =>
     plan.taken.has(id)
       ? []
       : [
@@ -125,7 +123,7 @@ function work(shop: Shop, plan: Plan): Variable[] {
             id,
             options: [
               asPlanned,
-              { ...asPlanned, label, take: [id], minutes, money: free, ...more },
+              { ...asPlanned, label, take: [id], minutes: remedyMinutes(id), money: free, ...more },
             ],
           },
         ];
@@ -134,31 +132,29 @@ function work(shop: Shop, plan: Plan): Variable[] {
   const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
   const turns = supplyAt === 'in front of the board' || supplyAt === 'over the board';
   return [
-    ...(factOf(shop, shell.part, 'cageGain')
-      ? toggle('cage-out', 'Take the drive cage out', 20)
-      : []),
-    ...toggle('lid-washers', 'Washers under the lid', 10, { spoils: ['the lid stands off'] }),
+    ...(factOf(shop, shell.part, 'cageGain') ? toggle('cage-out', 'Take the drive cage out') : []),
+    ...toggle('lid-washers', 'Washers under the lid', { spoils: ['the lid stands off'] }),
     ...(turns
-      ? toggle('turn-supply', 'Turn the supply round', 15, {
+      ? toggle('turn-supply', 'Turn the supply round', {
           givesUp: ['its fan blows the other way'],
         })
       : []),
     ...all(plan, 'card').flatMap((card) => [
-      ...toggle(`cut-front:${card.seat}`, 'Cut into the wall in front', 55, {
+      ...toggle(`cut-front:${card.seat}`, 'Cut into the wall in front', {
         undoable: false,
         spoils: ['an opening in the front'],
       }),
-      ...toggle(`angled-lead:${card.seat}`, 'Angled card plug', 5, {
+      ...toggle(`angled-lead:${card.seat}`, 'Angled card plug', {
         want: 'angled card plug',
         money: undefined,
         givesUp: ['one more contact in the path'],
       }),
     ]),
     ...all(plan, 'memory').flatMap((module) =>
-      toggle(`slot-far:${module.seat}`, `${seatName(module.seat)} two slots further`, 2),
+      toggle(`slot-far:${module.seat}`, `${seatName(module.seat)} two slots further`),
     ),
     ...all(plan, 'fan').flatMap((fan) =>
-      toggle(`fan-outside:${fan.seat}`, `${seatName(fan.seat)} to the outside of the front`, 20, {
+      toggle(`fan-outside:${fan.seat}`, `${seatName(fan.seat)} to the outside of the front`, {
         spoils: ['a fan to be seen'],
       }),
     ),

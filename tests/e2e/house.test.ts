@@ -301,12 +301,18 @@ describe('files', () => {
     await page.keyboard.press('Escape');
     /* Another shop's job under the same number. */
     await open('theirs.json', text.replaceAll('"name": "', '"name": "their '));
-    await page.getByText(/What comes: 1 job/).first().waitFor();
+    await page
+      .getByText(/What comes: 1 job/)
+      .first()
+      .waitFor();
     await page.getByText('14 → 20').waitFor();
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await stored<Job>(page, 'jobs', '20', (job) => job?.name.startsWith('their ') === true);
     await stored<Job>(page, 'jobs', '14', (job) => job?.name.startsWith('their ') === false);
-    await page.getByRole('link', { name: /their / }).first().waitFor();
+    await page
+      .getByRole('link', { name: /their / })
+      .first()
+      .waitFor();
     expect(shop.complaints).to.deep.equal([]);
   });
 
@@ -342,7 +348,7 @@ describe('files', () => {
 describe('without a network', () => {
   it('opens again, also on a page never visited, and keeps edits', async function () {
     this.timeout(90_000);
-    const shop = await openShop();
+    const shop = await openShop('/', { offline: true });
     await shop.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     await shop.page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     await shop.context.setOffline(true);

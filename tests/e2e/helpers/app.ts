@@ -38,10 +38,10 @@ export interface Shop {
   foreign: string[];
 }
 
-/** Opens the demo shop in a fresh profile; `path` is where it goes first. */
+/** Opens the demo shop in a fresh profile; `path` is where it goes first. `offline`: with the worker that keeps pages. */
 export async function openShop(
   path = '/',
-  options: { width?: number; height?: number } = {},
+  options: { width?: number; height?: number; offline?: boolean } = {},
 ): Promise<Shop> {
   const home = await origin();
   const context = await (
@@ -50,6 +50,8 @@ export async function openShop(
     viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
     acceptDownloads: true,
     reducedMotion: 'reduce',
+    /* Each profile would fetch and keep the whole product once more. */
+    serviceWorkers: options.offline ? 'allow' : 'block',
   });
   const shop: Shop = { context, page: await context.newPage(), complaints: [], foreign: [] };
   context.on('request', (request) => {
@@ -57,9 +59,7 @@ export async function openShop(
     if (!url.startsWith(home) && !/^(data|blob):/.test(url)) shop.foreign.push(url);
   });
   watch(shop.page, shop.complaints);
-  await shop.page.goto(home);
-  await ready(shop.page);
-  if (path !== '/') await visit(shop.page, path);
+  await visit(shop.page, path);
   return shop;
 }
 

@@ -237,8 +237,10 @@ describe('fit/space, what meets what', () => {
     const small = inCase(40, ['rear 140']);
     const unlisted = inCase(40, []);
     expect(atRear).to.not.equal(undefined);
-    expect(restOf(small!.x[0])).to.deep.equal(restOf(unlisted!.x[0]));
-    expect(restOf(small!.x[0])).to.not.deep.equal(restOf(inCase(40, ['rear 40'])!.x[0]));
+    expect(restOf(way(origin, small!.x[0]))).to.deep.equal(restOf(way(origin, unlisted!.x[0])));
+    expect(restOf(way(origin, small!.x[0]))).to.not.deep.equal(
+      restOf(way(origin, inCase(40, ['rear 40'])!.x[0])),
+    );
   });
   it('has no space without a case', () => {
     expect(spaceOf(planWith({ board: {} }))).to.equal(undefined);

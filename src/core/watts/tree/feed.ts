@@ -120,6 +120,9 @@ export function boardW(draws: readonly Draw[], state: State): Range {
   return range(drawn.lo / BOARD.hi, drawn.hi / BOARD.lo);
 }
 
+/** More than any line carries: stands where a corner of the ranges (nothing comes out) has no bound, A. */
+const NO_LINE_A = 1e6;
+
 /**
  * Amps of the line over all ranges. On the branch a machine runs on, its volts are at least half of
  * the source's: that bounds the amps where a corner of the ranges cannot be carried.
@@ -127,7 +130,8 @@ export function boardW(draws: readonly Draw[], state: State): Range {
 export function feedAmps(feed: Feed, low: FeedCorner, high: FeedCorner): Range {
   const at = ({ solved }: FeedCorner) => solved.amps['lead'] ?? 0;
   if (low.solved.ok && high.solved.ok) return range(at(low), at(high));
-  return range(low.solved.ok ? at(low) : 0, (2 * high.wantedW) / feed.volts.lo);
+  const most = (2 * high.wantedW) / feed.volts.lo;
+  return range(low.solved.ok ? at(low) : 0, Number.isFinite(most) ? most : NO_LINE_A);
 }
 
 export interface FeedCorner {

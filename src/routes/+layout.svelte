@@ -6,12 +6,16 @@
   import '$lib/ui/tokens.css';
   import type { Snippet } from 'svelte';
   import { page } from '$app/state';
+  import { resolve } from '$app/paths';
   import type { StationId } from '$core/findings/finding.ts';
   import EntryLine from '$lib/entry/EntryLine.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { JobView } from '$lib/shop/jobView.svelte.ts';
   import { setView } from '$lib/shop/context.ts';
+  import { saveShop } from '$lib/shop/files.ts';
   import { look } from '$lib/shop/look.svelte.ts';
+  import Broken from '$lib/ui/Broken.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import HeadTag from '$lib/entry/HeadTag.svelte';
   import Keys from '$lib/entry/Keys.svelte';
   import NewJob from '$lib/entry/NewJob.svelte';
@@ -66,15 +70,47 @@
 <div class="frame">
   <header class="head no-print">
     <span class="brand">Nutshell<br />Swap</span>
-    <HeadTag {view} />
+    <svelte:boundary>
+      <HeadTag {view} />
+      {#snippet failed()}<span class="brand">job {page.params['id'] ?? ''}</span>{/snippet}
+    </svelte:boundary>
     <EntryLine {view} />
   </header>
   <div class="notices"><Notices /></div>
   <div class="rail no-print">
-    <Rail current={station} jobId={railJob} counts={view.counts} {live} />
+    <svelte:boundary>
+      <Rail current={station} jobId={railJob} counts={view.counts} {live} />
+      {#snippet failed()}
+        <Rail
+          current={station}
+          jobId={railJob}
+          counts={{}}
+          live={stations.map((each) => each.id)}
+        />
+      {/snippet}
+    </svelte:boundary>
   </div>
   {#if bench.ready}
-    {@render children()}
+    <svelte:boundary>
+      {@render children()}
+      {#snippet failed(error, reset)}
+        <main class="opening" id="stage">
+          <h1>This view cannot be shown</h1>
+          <Broken
+            what="Something in its data: it"
+            why={(error as Error).message}
+            {reset}
+            resetOn={`${page.url.pathname} ${bench.shop.jobs.length} ${bench.waiting}`}
+          >
+            <Button onclick={() => saveShop(bench.shop)}>Export the shop as it is</Button>
+            <Button onclick={() => void bench.undo()}>Undo the last change</Button>
+          </Broken>
+          <p>
+            Every other view works: choose one on the left, or <a href={resolve('/')}>the bench</a>.
+          </p>
+        </main>
+      {/snippet}
+    </svelte:boundary>
   {:else}
     <main class="opening" id="stage">
       {#if !bench.trouble}<p>Opening the shop…</p>{/if}

@@ -11,6 +11,8 @@
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import { nextWords, placeOf } from '$lib/draw/shelf.ts';
+  import { saveJob } from '$lib/shop/files.ts';
+  import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -36,9 +38,18 @@
     const timer = setTimeout(() => (looked += STEP), 30);
     return () => clearTimeout(timer);
   });
-  const standings = $derived(
-    openFirst.slice(0, looked).map((job) => standing(bench.shop, job, bench.now)),
+  /** A job that cannot be worked out spoils its own tag and no other. */
+  const tried = $derived(
+    openFirst.slice(0, looked).map((job) => {
+      try {
+        return { standing: standing(bench.shop, job, bench.now) };
+      } catch (error) {
+        return { broken: { job, why: (error as Error).message } };
+      }
+    }),
   );
+  const standings = $derived(tried.flatMap((each) => each.standing ?? []));
+  const broken = $derived(tried.flatMap((each) => each.broken ?? []));
   const open = $derived(
     standings
       .filter((each) => each.hands.when !== 'done')
@@ -138,6 +149,12 @@
     {/each}
   </ol>
 
+  {#each broken as { job, why } (job.id)}
+    <Broken what="Job {job.id} · {job.name}" {why}>
+      <Button onclick={() => saveJob(bench.shop, job)}>Export it as it is</Button>
+    </Broken>
+  {/each}
+
   {#if done.length > 0}
     <p class="done">
       Handed over:
@@ -153,7 +170,12 @@
   <BenchFoot />
 </Stage>
 
-<BenchTape {open} />
+<svelte:boundary>
+  <BenchTape {open} />
+  {#snippet failed(error, reset)}
+    <Broken what="The bench's tape" why={(error as Error).message} {reset} />
+  {/snippet}
+</svelte:boundary>
 
 <style>
   .shelves {

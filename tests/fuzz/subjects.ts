@@ -20,7 +20,7 @@ import type { Shop } from '../../src/core/model/types.ts';
 import { standing } from '../../src/core/plan/bench.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
 import { questions } from '../../src/core/plan/questions.ts';
-import { checksOf } from '../../src/core/plan/run.ts';
+import { checksOf, NOT_COMPUTED } from '../../src/core/plan/run.ts';
 import { huntOf, learnedOf } from '../../src/core/plan/startupOf.ts';
 import { strandsOf } from '../../src/core/plan/strands.ts';
 import { tripList } from '../../src/core/plan/trip.ts';
@@ -78,6 +78,7 @@ export function useAll(shop: Shop): void {
     const plan = planOf(shop, job);
     const found = checksOf(shop, job);
     for (const finding of found) {
+      if (finding.id.startsWith(NOT_COMPUTED)) throw new Error(`job ${job.id}: ${finding.say}`);
       const said = `${finding.title} ${finding.say} ${finding.restLabel} ${finding.rest?.lo} ${finding.rest?.hi}`;
       if (/\bNaN\b|\[object/.test(said))
         throw new Error(`job ${job.id}: ${finding.id} says ${said}`);

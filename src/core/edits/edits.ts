@@ -1,13 +1,14 @@
 import { create } from 'mutative';
 import type { Action } from '../findings/finding.ts';
-import type { Fact } from '../model/fact.ts';
+import type { Fact, Facts } from '../model/fact.ts';
 import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
 import { freeSeat } from '../model/seats.ts';
 import { inStages, stageOf, withChange } from '../model/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
-import { mergeFacts, samePiece } from '../intake/merge.ts';
+import { compareInventory } from '../intake/compare.ts';
+import { mergeFacts } from '../intake/merge.ts';
 import { recordOf } from '../export/sheet.ts';
 import type { Incomplete } from '../model/recordTypes.ts';
 import { withoutUndefined } from '../model/plainData.ts';
@@ -245,54 +246,94 @@ export const untickStep = (jobId: string, stepId: string): Edit =>
     found.ticks = found.ticks.filter((each) => each.stepId !== stepId);
   });
 
-/** A machine taken in by its inventories, with its parts in their seats, hung on the job if one is given. */
+/**
+ * A machine taken in by its inventories, with its parts in their seats, hung on the job if one is given.
+ * A reading that contradicts what is known of the machine waits beside it until somebody chooses.
+ */
 export const takeIn = (machineId: string, inventory: Inventory, at: string, jobId?: string): Edit =>
   draft((shop) => {
-    let machine = shop.machines.find((each) => each.id === machineId);
-    if (!machine) {
-      machine = {
-        id: machineId,
-        name: inventory.name ?? `Machine ${machineId}`,
-        state: 'here',
-        starts: true,
-        facts: {},
-        seats: [],
-      };
-      shop.machines.push(machine);
-      machine = shop.machines[shop.machines.length - 1] as Machine;
-    } else if (inventory.name && machine.seats.length === 0) {
-      machine.name = inventory.name;
-    }
-    machine.facts = mergeFacts(machine.facts, stamped(inventory.facts, at));
-    const met = new Set<string>();
-    for (const drafted of inventory.parts) {
-      const known = machine.seats
-        .map((seat) => shop.parts.find((part) => part.id === seat.partId))
-        .find((part) => part && !met.has(part.id) && samePiece(part, drafted));
-      if (known) {
-        met.add(known.id);
-        known.facts = mergeFacts(known.facts, stamped(drafted.facts, at));
-        continue;
-      }
-      const id = nextPartId(shop, `M${machineId.replace(/\D/g, '')}-`);
-      const seat = freeSeat(
-        drafted.kind,
-        machine.seats.map((each) => each.seat),
-      );
-      const modelId = modelFor(shop, inventory.name, drafted);
-      shop.parts.push({
-        ...drafted,
-        facts: stamped(drafted.facts, at),
-        id,
-        place: 'machine',
-        ...(modelId ? { modelId } : {}),
-      });
-      machine.seats.push({ seat, partId: id });
-      met.add(id);
-    }
+    const machine = machineFor(shop, machineId, inventory);
     const found = jobId ? shop.jobs.find((each) => each.id === jobId) : undefined;
     if (found) found.machineId = machine.id;
+    if (compareInventory(shop, machine, inventory).contradictions.length > 0) {
+      const { tool, name, facts, parts, ignored } = inventory;
+      machine.unsettled = [
+        ...(machine.unsettled ?? []),
+        withoutUndefined({ at, tool, name, facts, parts, ignored }),
+      ].slice(-MOST_UNSETTLED);
+    } else fitInventory(shop, machine, inventory, at, 'old');
   });
+
+/** Readings that wait at one machine. */
+export const MOST_UNSETTLED = 5;
+
+/** Which of two contradicting readings holds: what was known, what the new one says, or both, of two machines. */
+export type Settling = 'old' | 'new' | 'apart';
+
+/** Chooses what becomes of a reading that waits, known by its time. */
+export const settleIntake = (machineId: string, at: string, choice: Settling): Edit =>
+  draft((shop) => {
+    const machine = shop.machines.find((each) => each.id === machineId);
+    const waiting = machine?.unsettled?.find((each) => each.at === at);
+    if (!machine || !waiting) return;
+    machine.unsettled = machine.unsettled?.filter((each) => each !== waiting);
+    if (machine.unsettled?.length === 0) delete machine.unsettled;
+    const goal = choice === 'apart' ? machineFor(shop, `M${nextNumber(shop)}`, waiting) : machine;
+    fitInventory(shop, goal, waiting, at, choice === 'new' ? 'new' : 'old');
+  });
+
+function machineFor(shop: Shop, id: string, inventory: Inventory): Machine {
+  const known = shop.machines.find((each) => each.id === id);
+  if (known) {
+    if (inventory.name && known.seats.length === 0) known.name = inventory.name;
+    return known;
+  }
+  shop.machines.push({
+    id,
+    name: inventory.name ?? `Machine ${id}`,
+    state: 'here',
+    starts: true,
+    facts: {},
+    seats: [],
+  });
+  return shop.machines[shop.machines.length - 1] as Machine;
+}
+
+/** Every part of the inventory joins the piece it is or gets a seat; `holds`: whose word counts where they differ. */
+function fitInventory(
+  shop: Shop,
+  machine: Machine,
+  inventory: Inventory,
+  at: string,
+  holds: 'old' | 'new',
+): void {
+  const merged = (was: Facts, now: Facts): Facts =>
+    holds === 'new' ? { ...was, ...stamped(now, at) } : mergeFacts(was, stamped(now, at));
+  const { pairs } = compareInventory(shop, machine, inventory);
+  machine.facts = merged(machine.facts, inventory.facts);
+  if (holds === 'new' && inventory.name) machine.name = inventory.name;
+  for (const { drafted, known } of pairs) {
+    if (known) {
+      known.facts = merged(known.facts, drafted.facts);
+      if (holds === 'new') known.name = drafted.name;
+      continue;
+    }
+    const id = nextPartId(shop, `M${machine.id.replace(/\D/g, '')}-`);
+    const seat = freeSeat(
+      drafted.kind,
+      machine.seats.map((each) => each.seat),
+    );
+    const modelId = modelFor(shop, inventory.name, drafted);
+    shop.parts.push({
+      ...drafted,
+      facts: stamped(drafted.facts, at),
+      id,
+      place: 'machine',
+      ...(modelId ? { modelId } : {}),
+    });
+    machine.seats.push({ seat, partId: id });
+  }
+}
 
 /** Parts that are alike in every machine of a model: measured once, known of each. */
 const alike: readonly Kind[] = ['case', 'board', 'supply', 'cooler'];

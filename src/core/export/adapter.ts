@@ -76,7 +76,8 @@ export function adapterJson(recipe: Recipe): string {
   )}\n`;
 }
 
-const escape = (text: string) => text.replace(/[&<>"]/g, (c) => escapes[c] ?? c);
+const escape = (text: string) =>
+  text.replace(/\p{Cc}/gu, ' ').replace(/[&<>"]/g, (c) => escapes[c] ?? c);
 
 /** Both ends laid open with the wires between, black on white, true to scale: 1 unit is 1 mm. */
 export function adapterSvg(recipe: Recipe): string {

@@ -1,5 +1,6 @@
 import { formatMoney } from '../units/money.ts';
 import type { Entry, Shop } from '../model/types.ts';
+import { isTime } from '../model/fields.ts';
 import { defuse } from './partsTable.ts';
 
 /**
@@ -20,6 +21,8 @@ export function journal({ ledger, settings, name }: Shop): string {
 
 function posting(entry: Entry): string[] {
   const { at, what, money, minutes, who } = entry;
+  /* A day that is none would spoil the whole file for whoever reads it: the line stands as a note. */
+  if (!isTime(at)) return [`; ${entry.id}, no day (${clean(at)}): ${clean(what)}`, ''];
   const goal = goalOf(entry);
   const head = `${at.slice(0, 10)} * ${clean(what)}${who ? ` (${clean(who)})` : ''}  ; ${entry.id}`;
   const sum = money && `${formatMoney(money)} ${money.currency}`;

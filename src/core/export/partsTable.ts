@@ -51,5 +51,7 @@ function row(shop: Shop, part: Part): string[] {
 
 /** A leading quote turns what a spreadsheet would take for a formula into plain text. */
 export function defuse(cell: string): string {
-  return /^\s*[=+\-@\t\r|]/.test(cell) ? `'${cell}` : cell;
+  /* Also behind a semicolon: where that parts the cells, what follows it is a cell of its own. */
+  const inside = cell.replace(/(?<!^)([;\t\r\n])(\s*[=+\-@|＝＋－＠])/g, "$1'$2");
+  return /^\s*[=+\-@\t\r|＝＋－＠]/.test(inside) ? `'${inside}` : inside;
 }

@@ -54,6 +54,6 @@ export function fitting(inventory: Inventory): Inventory {
     ...(name ? { name } : {}),
     facts: factsOf(inventory.facts),
     parts,
-    ignored: ignored.slice(0, MOST_NOTES),
+    ignored: ignored.slice(0, MOST_NOTES).map((note) => note.slice(0, 200)),
   };
 }

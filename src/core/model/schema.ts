@@ -89,6 +89,28 @@ const machine = shape({
   seats: array(shape({ seat: seat(), partId: id() }).required()).required(),
   keepWhole: boolean().optional(),
   loan: loan(),
+  unsettled: array(
+    shape({
+      at: time().required(),
+      tool: words(),
+      name: optionalWords(),
+      facts: facts(),
+      parts: array(
+        shape({
+          kind: string()
+            .oneOf([...kinds])
+            .required(),
+          name: words(),
+          facts: facts(),
+        }).required(),
+      )
+        .max(400)
+        .required(),
+      ignored: array(words()).max(40).required(),
+    }).required(),
+  )
+    .max(5)
+    .optional(),
   offer: offer(),
   note: optionalWords(),
 });

@@ -102,6 +102,17 @@ export interface Seat {
   partId: string;
 }
 
+/** What a tool printed of a machine, against what was known of it. */
+export interface UnsettledReading {
+  at: string;
+  tool: string;
+  name?: string | undefined;
+  facts: Facts;
+  parts: { kind: Kind; name: string; facts: Facts }[];
+  /** What was printed but not believed, in words. */
+  ignored: string[];
+}
+
 export const machineStates = ['here', 'donor', 'in use', 'offered', 'gone'] as const;
 export type MachineState = (typeof machineStates)[number];
 
@@ -122,6 +133,8 @@ export interface Machine {
   /** Never stripped: its parts serve no other job. */
   keepWhole?: boolean | undefined;
   loan?: Loan | undefined;
+  /** Readings that contradict what is known, each waiting until somebody chooses. */
+  unsettled?: UnsettledReading[] | undefined;
   /** What is asked for it and what it would need, while it is offered. */
   offer?: Offer | undefined;
   note?: string | undefined;

@@ -4,6 +4,7 @@ import type { Job, Shop } from '../model/types.ts';
 import { checks } from './checks.ts';
 import { foundTogether } from './foundTogether.ts';
 import { inked } from './inked.ts';
+import { practice } from '../standards/source.ts';
 import { planOf } from './planOf.ts';
 
 const kept = new WeakMap<Shop, Map<string, Finding[]>>();
@@ -22,9 +23,36 @@ export function checksOf(shop: Shop, job: Job): Finding[] {
 /** All sums of a plan, worst first within each station. */
 export function runChecks(plan: Plan): Finding[] {
   return checks
-    .flatMap((check) => check(plan))
+    .flatMap((check, i) => orNamed(() => check(plan), i))
     .map((finding) => inked(plan, foundTogether(plan, finding)))
     .sort(byMark);
+}
+
+/** Ids of sums that could not be worked out. */
+export const NOT_COMPUTED = 'not-computed:';
+
+/** One check that fails spoils itself alone: it stands as a Watch that says so, never as Clear. */
+function orNamed(work: () => Finding[], check: number): Finding[] {
+  try {
+    return work();
+  } catch (error) {
+    return [
+      {
+        id: `${NOT_COMPUTED}${check}`,
+        station: 'take-in',
+        mark: 'watch',
+        title: 'a sum could not be worked out',
+        seats: [],
+        unit: '',
+        terms: [],
+        restLabel: 'not known',
+        say: `Something in this job's data stops it (${(error as Error).message.slice(0, 120)}). The other sums stand.`,
+        source: practice,
+        remedies: [],
+        undoMinutes: 0,
+      },
+    ];
+  }
 }
 
 /** The finding nearest to trouble: the worst mark, then the least rest for its need; measures before counts and words. */

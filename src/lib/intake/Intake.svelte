@@ -55,8 +55,16 @@
   }
 
   function store(inventory: Inventory): void {
-    bench.edit(`taken in from ${inventory.tool}`, takeIn(machineId, inventory, bench.now, job.id));
-    toast(`${inventory.parts.length} parts taken in from ${inventory.tool}.`);
+    const at = new Date().toISOString();
+    void bench.edit(`taken in from ${inventory.tool}`, takeIn(machineId, inventory, at, job.id));
+    const waits = indexOf(bench.shop)
+      .machines.get(machineId)
+      ?.unsettled?.some((each) => each.at === at);
+    toast(
+      waits
+        ? `${inventory.tool} contradicts what is known of ${machineId}: both are kept, choose at Take-in.`
+        : `${inventory.parts.length} parts taken in from ${inventory.tool}.`,
+    );
     for (const note of inventory.ignored) toast(`Not believed: ${note}`);
     if (faults.length === 0) {
       text = '';

@@ -11,6 +11,7 @@
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { litres } from '$lib/draw/sizes.ts';
   import Intake from '$lib/intake/Intake.svelte';
+  import Unsettled from '$lib/intake/Unsettled.svelte';
   import PartPicker from '$lib/intake/PartPicker.svelte';
   import PartSheet from '$lib/intake/PartSheet.svelte';
   import Strands from './Strands.svelte';
@@ -100,6 +101,7 @@
   {#snippet tools()}
     {#if machine}<Button onclick={() => (taking = true)}>Take in more</Button>{/if}
   {/snippet}
+  {#if machine?.unsettled}<Unsettled {machine} />{/if}
   {#if job && !machine}
     <Intake {job} />
   {/if}

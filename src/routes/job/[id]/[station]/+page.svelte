@@ -6,6 +6,10 @@
   import { getView } from '$lib/shop/context.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { isStation } from '$lib/ui/stations.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { saveJob } from '$lib/shop/files.ts';
+  import Broken from '$lib/ui/Broken.svelte';
+  import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/ui/Stage.svelte';
   import { stageOf } from '$lib/stations/stages.ts';
 
@@ -32,13 +36,40 @@
     <p><a href={resolve('/')}>Back to the bench</a></p>
   </Stage>
 {:else}
-  {#if Current}<Current {view} />{:else}<Stage title=""><p></p></Stage>{/if}
+  <svelte:boundary>
+    {#if Current}<Current {view} />{:else}<Stage title=""><p></p></Stage>{/if}
+    {#snippet failed(error, reset)}
+      <Stage title="This station cannot be shown">
+        <Broken
+          what="Something in the job's data: it"
+          why={(error as Error).message}
+          {reset}
+          resetOn={page.url.pathname}
+        >
+          {#if view.job}
+            {@const job = view.job}
+            <Button onclick={() => saveJob(bench.shop, job)}>Export the job as it is</Button>
+          {/if}
+        </Broken>
+      </Stage>
+    {/snippet}
+  </svelte:boundary>
   <div class="tape" class:no-print={station === 'hand-over'}>
-    <JobTape
-      {view}
-      {station}
-      everything={station === 'take-in' || station === 'order' || station === 'hand-over'}
-    />
+    <svelte:boundary>
+      <JobTape
+        {view}
+        {station}
+        everything={station === 'take-in' || station === 'order' || station === 'hand-over'}
+      />
+      {#snippet failed(error, reset)}
+        <Broken
+          what="The tape"
+          why={(error as Error).message}
+          {reset}
+          resetOn={page.url.pathname}
+        />
+      {/snippet}
+    </svelte:boundary>
   </div>
 {/if}
 

@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import svelte from 'eslint-plugin-svelte';
+import regexp from 'eslint-plugin-regexp';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
@@ -67,7 +68,10 @@ export default ts.config(
   {
     files: ['src/core/**'],
     languageOptions: { globals: {} },
+    plugins: { regexp },
     rules: {
+      /* Texts come from files: a pattern that can take very long on one is a way to stop the bench. */
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
       'no-restricted-imports': ['error', { patterns: coreOutside() }],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
       'no-restricted-syntax': [

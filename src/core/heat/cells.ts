@@ -32,11 +32,20 @@ const names: readonly [RegExp, ColumnKind][] = [
   [/volt|vcore|spannung/i, 'volts'],
 ];
 
+/** Name and unit of `CPU Package [°C]`; undefined without a unit in brackets at the end. */
+function bracketed(text: string): [string, string] | undefined {
+  if (!/[\])]$/.test(text)) return undefined;
+  const open = Math.max(text.lastIndexOf('['), text.lastIndexOf('('));
+  const unit = text.slice(open + 1, -1).trim();
+  if (open < 0 || unit === '' || unit.length > 8 || /[\])]/.test(unit)) return undefined;
+  return [text.slice(0, open).trim(), unit];
+}
+
 /** What a column holds, from its header: `CPU Package [°C]`, `Fan1 (RPM)`, `Time`. */
 export function headerOf(cell: string): { name: string; unit: string; kind: ColumnKind } {
   const text = cell.trim().replace(/^"|"$/g, '');
-  const bracket = /^(.*?)\s*[[(]\s*([^\])]{1,8})\s*[\])]\s*$/.exec(text);
-  const [name, unit] = bracket ? [bracket[1] ?? text, (bracket[2] ?? '').trim()] : [text, ''];
+  const bracket = bracketed(text);
+  const [name, unit] = bracket ?? [text, ''];
   const byName = names.find(([pattern]) => pattern.test(name))?.[1];
   const byUnit = unit === '' ? undefined : units.find(([pattern]) => pattern.test(unit))?.[1];
   const own = byUnit ?? (bracket ? undefined : units.find(([pattern]) => pattern.test(text))?.[1]);
@@ -54,7 +63,9 @@ export function figureOf(cell: string, comma: boolean): number {
   if (plain === 0 && cell.trim() === '') return NaN;
   if (!comma || !Number.isNaN(plain)) return plain;
   const text = cell.trim();
-  return /^[-+]?\d*,?\d+([eE][-+]?\d+)?$/.test(text) ? Number(text.replace(',', '.')) : NaN;
+  return /^[-+]?(?:\d+(?:,\d+)?|,\d+)(?:[eE][-+]?\d+)?$/.test(text)
+    ? Number(text.replace(',', '.'))
+    : NaN;
 }
 
 /** Seconds of a day. */

@@ -5,7 +5,7 @@ export function typedPairs(text: string): Log {
   const pairs = text.split(/[\n;]|,(?=\s)/).flatMap((each, i) => {
     const clean = each.trim();
     if (clean === '') return [];
-    const match = /^(\d+:\d{2}|\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*(?:°?\s*C)?$/i.exec(clean);
+    const match = /^(\d+:\d{2}|\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*(?:°\s*)?C?$/i.exec(clean);
     if (!match)
       throw new LogError(
         `Pair ${i + 1}, “${clean.slice(0, 30)}”: minutes and degrees, as 5 63.`,

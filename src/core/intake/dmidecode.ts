@@ -34,7 +34,7 @@ export function dmiRecords(text: string): DmiRecord[] {
       const at = lines.findIndex((line) => line.includes('DMI type'));
       const fields = new Map<string, string>();
       for (const line of lines.slice(at + 1)) {
-        const match = /^\s+([^:\s][^:]*):\s*(.*)$/.exec(line);
+        const match = /^\s+([^:\s][^:]*):(.*)$/.exec(line);
         if (match?.[1] && !fields.has(match[1])) fields.set(match[1], (match[2] ?? '').trim());
       }
       return { type: Number(type), title: (lines[at + 1] ?? '').trim(), fields };

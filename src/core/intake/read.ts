@@ -82,6 +82,6 @@ function jsonEnd(text: string): number {
 }
 
 function textEnd(text: string): number {
-  const json = /\n[[{]\s*\n?\s*["{]/.exec(text);
+  const json = /\n[[{]\s*["{]/.exec(text);
   return json ? json.index : text.length;
 }

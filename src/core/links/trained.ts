@@ -82,11 +82,15 @@ const gbsOf = ({ gts, lanes }: { gts: number; lanes: number }): number => {
 /** The bus of `0000:01:00.0` or `01:00.0`. */
 const busOf = (slot: string): string => slot.split(':').at(-2) ?? '';
 
+/** No line of lspci is that long; what is behind it is not read. */
+const LONGEST_LINE = 500;
+
 function devicesIn(text: string): Device[] {
   const devices: Device[] = [];
   let now: Device | undefined;
-  for (const line of text.split(/\r?\n/)) {
-    const head = /^((?:[0-9a-f]{4,}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7])\s+(.+)$/i.exec(line);
+  for (const whole of text.split(/\r?\n/)) {
+    const line = whole.slice(0, LONGEST_LINE);
+    const head = /^((?:[0-9a-f]{4,}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7])\s+(\S.*)$/i.exec(line);
     if (head) {
       const [, slot = '', rest = ''] = head;
       now = {

@@ -15,7 +15,7 @@ export function asEntry(shop: Shop, text: string): Understood | undefined {
 }
 
 function moneyLine(shop: Shop, text: string): Understood | undefined {
-  const match = /^(paid|sold|gift)\s+(.+)$/i.exec(text);
+  const match = /^(paid|sold|gift) (.+)$/i.exec(text);
   if (!match?.[1] || !match[2]) return undefined;
   const verb = match[1].toLowerCase() as keyof typeof verbs;
   const words = match[2].split(' ');
@@ -74,7 +74,7 @@ export type Draft = Omit<Entry, 'id' | 'at'>;
 
 function hoursLine(shop: Shop, text: string): Understood | undefined {
   const match =
-    /^worked\s+(?:(\d+):(\d{2})|(\d+(?:[.,]\d+)?)\s*(h|hours?|min|minutes?))(?:\s+(.+))?$/i.exec(
+    /^worked\s+(?:(\d+):(\d{2})|(\d+(?:[.,]\d+)?)\s*(h|hours?|min|minutes?))(?: (.+))?$/i.exec(
       text,
     );
   if (!match) return undefined;

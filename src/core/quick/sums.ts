@@ -2,7 +2,14 @@ import type { Finding, Mark, Term } from '../findings/finding.ts';
 import { figure, gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { practice, type Source } from '../standards/source.ts';
-import { lengthPattern, parseLength, parseNumber, trim, type LengthUnit } from '../units/length.ts';
+import {
+  lengthPattern,
+  lengthsIn,
+  parseLength,
+  parseNumber,
+  trim,
+  type LengthUnit,
+} from '../units/length.ts';
 import { range } from '../units/range.ts';
 import { toCelsius, toFahrenheit } from '../units/temperature.ts';
 import { leadLoss } from '../units/wire.ts';
@@ -17,12 +24,19 @@ export interface QuickSum {
 
 type Reader = (text: string, unit: LengthUnit) => QuickSum | undefined;
 
-/** Reads the text as a sum; undefined when it is none. Lengths without a unit are in `unit`. */
-export function quickSum(text: string, unit: LengthUnit = 'mm'): QuickSum | undefined {
+/**
+ * Reads the text as a sum; undefined when it is none. Lengths without a unit are in `unit`, which a kept
+ * sum keeps; the answer is in `shown`.
+ */
+export function quickSum(
+  text: string,
+  unit: LengthUnit = 'mm',
+  shown: LengthUnit = unit,
+): QuickSum | undefined {
   const clean = text.trim().replace(/\s+/g, ' ');
   for (const read of readers) {
     const sum = read(clean, unit);
-    if (sum) return sum;
+    if (sum) return { ...sum, say: lengthsIn(sum.say, shown) };
   }
   return undefined;
 }

@@ -174,7 +174,8 @@ export function joinShops(own: Shop, incoming: Shop): Joined {
 
 /** `A01` becomes the first free of `A02`, `A03`, ... */
 function counted(taken: Set<string>, id: string): string {
-  const [, stem = '', digits = ''] = /^(.*?)(\d*)$/.exec(id) ?? [];
+  const digits = /\d*$/.exec(id)?.[0] ?? '';
+  const stem = id.slice(0, id.length - digits.length);
   for (let n = Number(digits) + 1; ; n += 1) {
     const next = `${stem}${String(n).padStart(digits.length || 1, '0')}`.slice(0, 40);
     if (!taken.has(next)) return next;

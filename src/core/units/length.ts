@@ -66,3 +66,22 @@ export function trim(value: number, digits: number): string {
   const text = value.toFixed(digits);
   return digits === 0 ? text : text.replace(/\.?0+$/, '').replace(/^-0$/, '0');
 }
+
+/** Sizes that are names: a 120 mm fan is called so in every shop. */
+const nominal = /^(?:40|50|60|70|80|92|120|140|200)$/;
+const inText =
+  /([-−]?\d+(?:\.\d+)?)(?:( to |–| x )([-−]?\d+(?:\.\d+)?))? ?mm\b(?! ?\/)( (?:fan|mount|radiator|module))?/g;
+
+/** A sentence with its lengths in the shop's unit; what is called by its millimetres keeps them. */
+export function lengthsIn(text: string, unit: LengthUnit): string {
+  if (unit === 'mm') return text;
+  const inches = (figure: string) =>
+    trim(Number(figure.replace('−', '-')) / MM_PER_INCH, 2).replace('-', '−');
+  return text.replace(
+    inText,
+    (whole: string, a: string, between?: string, b?: string, named?: string) =>
+      named || (b === undefined && nominal.test(a) && /\bfan\b/i.test(text))
+        ? whole
+        : `${inches(a)}${b === undefined ? '' : `${between}${inches(b)}`} in`,
+  );
+}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { understand } from '$core/quick/understand.ts';
+  import { lengthsIn } from '$core/units/length.ts';
   import { seatName } from '$core/model/seats.ts';
   import { standingOf } from '$core/model/lookup.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -35,7 +36,7 @@
     look.laying !== undefined
       ? `scan parts into ${look.laying} · done`
       : lit
-        ? `${lit.ask}`
+        ? lengthsIn(lit.ask, bench.shop.settings.unit)
         : view?.job
           ? '267 in 247 · scan a tag · done'
           : '267 in 247 · 12 V 20 A · fan 92 · job Name becomes goal',
@@ -107,13 +108,18 @@
       <Mark mark={understood.finding.mark} word />
       <Gap finding={understood.finding} width={260} height={22} />
       <b class="figure">{understood.say}</b>
-      <span>{understood.finding.say}</span>
+      <span>{lengthsIn(understood.finding.say, bench.shop.settings.unit)}</span>
     </div>
   {:else if understood.kind === 'sum'}
     <div class="drop sum">
       <Mark mark={understood.finding.mark} word />
       <b class="figure">{understood.say}</b>
-      <span>{understood.finding.restLabel}. {understood.finding.say}</span>
+      <span
+        >{lengthsIn(
+          `${understood.finding.restLabel}. ${understood.finding.say}`,
+          bench.shop.settings.unit,
+        )}</span
+      >
     </div>
   {:else if understood.kind === 'find' && understood.parts.length > 0}
     <ul class="drop" aria-label="Found on the shelf">

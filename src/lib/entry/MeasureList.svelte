@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import { tick } from 'svelte';
   import { property } from '$core/model/properties.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -53,7 +54,7 @@
         {#each list as question (questionKey(question))}
           {@const listed = property(question.part.kind, question.input.key)}
           <li class:lit={look.measuring === questionKey(question)}>
-            <p>{question.ask}</p>
+            <p>{lengthsIn(question.ask, bench.shop.settings.unit)}</p>
             <small
               >{time(question.seconds)}{question.savesMinutes >= 1
                 ? `, may save ${Math.round(question.savesMinutes)} min`

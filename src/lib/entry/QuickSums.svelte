@@ -5,6 +5,7 @@
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
+  import { show, unitWord } from '$lib/ui/figures.ts';
   import { keepSum } from './act.ts';
 
   interface Props {
@@ -16,7 +17,7 @@
     (job?.sums ?? []).map((sum) => ({
       kept: sum,
       text: sum.text,
-      sum: quickSum(sum.text, sum.unit),
+      sum: quickSum(sum.text, sum.unit, bench.shop.settings.unit),
     })),
   );
   const jobs = $derived(bench.shop.jobs.filter((each) => !each.handedOver));
@@ -30,10 +31,13 @@
   <ul aria-label="Quick sums">
     {#each look.quick as sum (sum)}
       <li>
-        <p class="figure line"><Mark mark={sum.finding.mark} size={16} /> {sum.text}</p>
+        <p class="figure line">
+          <Mark mark={sum.finding.mark} size={16} />
+          {sum.text}{sum.unit === bench.shop.settings.unit ? '' : ` (in ${sum.unit})`}
+        </p>
         <p class="answer figure">
           = {sum.finding.rest
-            ? `${sum.finding.restLabel} ${Math.abs(Math.round(sum.finding.rest.lo * 10) / 10)} ${sum.finding.unit}`
+            ? `${sum.finding.restLabel} ${show(sum.finding.rest, sum.finding.unit, bench.shop.settings.unit).replace('−', '')} ${unitWord(sum.finding.unit, bench.shop.settings.unit)}`
             : sum.finding.restLabel}
         </p>
         {#if job}
@@ -54,7 +58,7 @@
       <li>
         <p class="figure line">
           {#if one.sum}<Mark mark={one.sum.finding.mark} size={16} />{/if}
-          {one.text}
+          {one.text}{one.kept.unit === bench.shop.settings.unit ? '' : ` (in ${one.kept.unit})`}
         </p>
         <p class="answer figure">= {one.sum?.say ?? 'not understood'}</p>
         <button onclick={() => drop(one.kept)} aria-label="Drop {one.text}">Drop</button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import { setFact, takeChoice } from '$core/edits/edits.ts';
   import type { InputRef } from '$core/findings/finding.ts';
   import { numberAt, type Plan } from '$core/model/plan.ts';
@@ -146,7 +147,7 @@
     {#if chosen.finding}
       <div class="inputs">
         <h2>{chosen.finding.title}</h2>
-        <p>{chosen.finding.say}</p>
+        <p>{lengthsIn(chosen.finding.say, bench.shop.settings.unit)}</p>
         {#each inputs as { term, placed, asked, told } (`${term.input?.partId} ${term.input?.key}`)}
           <MeasureField
             label="{term.label}, {placed.part.name}"

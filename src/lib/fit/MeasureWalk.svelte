@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import { tick } from 'svelte';
   import { setFact } from '$core/edits/edits.ts';
   import { walk } from '$core/plan/walk.ts';
@@ -137,7 +138,7 @@
       {/if}
       {#if next.yesNo}
         <p class="row">
-          <span>{next.ask}</span>
+          <span>{lengthsIn(next.ask, bench.shop.settings.unit)}</span>
           <Button onclick={() => next && answerThen(next, view, () => answerYesNo(next, true))}
             >Yes</Button
           >

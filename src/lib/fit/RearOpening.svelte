@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import { takeRemedy } from '$core/edits/edits.ts';
   import { changeItems } from '$core/edits/items.ts';
   import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
@@ -158,7 +159,7 @@
       ontake={(remedy) =>
         view.job && bench.edit(remedy.title, takeRemedy(view.job.id, remedy.id, remedy.action))}
     />
-  {:else if finding}<p>{finding.say}</p>{/if}
+  {:else if finding}<p>{lengthsIn(finding.say, bench.shop.settings.unit)}</p>{/if}
   <p><Button onclick={onclose}>Back to the case</Button></p>
 </div>
 

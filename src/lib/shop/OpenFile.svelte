@@ -29,6 +29,10 @@
       .filter((name) => lists[name].length > 0)
       .map((name) => `${lists[name].length} ${nouns[name][lists[name].length === 1 ? 0 : 1]}`)
       .join(', ');
+  const order = Object.keys(nouns);
+  const renamed = $derived(
+    [...joined.renamed].sort((a, b) => order.indexOf(a.list) - order.indexOf(b.list)),
+  );
   const comes = $derived(counted(joined.came));
   const goes = $derived(counted(bench.shop));
   const asked = $derived(
@@ -61,7 +65,7 @@
     {#if joined.renamed.length > 0}
       <p>These tags are taken here; what comes gets a new one, and its old label still finds it:</p>
       <ul class="renamed">
-        {#each joined.renamed as each (each.list + each.from)}
+        {#each renamed as each (each.list + each.from)}
           <li><span class="figure">{each.from} → {each.to}</span> {each.name}</li>
         {/each}
       </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import { format } from 'date-fns';
   import { editJob } from '$core/edits/edits.ts';
   import { setClearing } from '$core/edits/items.ts';
@@ -112,8 +113,8 @@
               <Mark mark={finding.mark} word size={14} />
               <span
                 >{finding.title}{finding.margin
-                  ? `, ${show(finding.margin, finding.unit, lengths)} ${unitWord(finding.unit, lengths)}`
-                  : ''}: {finding.say}</span
+                  ? `, ${`${show(finding.margin, finding.unit, lengths)} ${unitWord(finding.unit, lengths)}`.trim()}`
+                  : ''}: {lengthsIn(finding.say, lengths)}</span
               >
             </p>
           {:else}<p>nothing</p>{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import type { Finding } from '$core/findings/finding.ts';
   import { isOpen } from '$core/findings/terms.ts';
   import Mark from './Mark.svelte';
@@ -24,7 +25,7 @@
       <button onclick={() => onchoose(finding.id)} aria-pressed={chosen === finding.id}>
         <span class="head"
           ><Mark mark={finding.mark} word /> <b>{finding.title}</b>
-          <span class="say">{finding.say}</span></span
+          <span class="say">{lengthsIn(finding.say, lengths)}</span></span
         >
         {#if shape}
           <svg
@@ -32,7 +33,7 @@
             role="img"
             aria-label="{finding.title}: {finding.rest
               ? show(finding.rest, finding.unit, lengths)
-              : ''} {finding.unit} {finding.restLabel}"
+              : ''} {unitWord(finding.unit, lengths)} {finding.restLabel}"
           >
             {#each shape.blocks as block, i (i)}
               {@const term = finding.terms.filter(

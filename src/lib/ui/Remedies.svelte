@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import type { Finding, Remedy } from '$core/findings/finding.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import Gap from './Gap.svelte';
@@ -59,7 +60,9 @@
     {#each remedies as remedy, i (remedy.id)}
       <li>
         <button class:first={i === 0} onclick={() => ontake(remedy)}>
-          <span class="title"><Mark mark={remedy.mark} size={18} /> {remedy.title}</span>
+          <span class="title"
+            ><Mark mark={remedy.mark} size={18} /> {lengthsIn(remedy.title, lengths)}</span
+          >
           {#if remedy.rest}
             <span class="out">
               <Gap finding={outcome(remedy)} width={150} height={18} />

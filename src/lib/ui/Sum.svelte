@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import type { Finding, Remedy } from '$core/findings/finding.ts';
   import { isOpen } from '$core/findings/terms.ts';
   import type { Flip } from '$core/plan/flips.ts';
@@ -95,7 +96,7 @@
       {/if}
     </dl>
     {#if chosen}
-      <p class="say">{finding.say}</p>
+      <p class="say">{lengthsIn(finding.say, lengths)}</p>
       <p class="source">{sourceText(finding.source)}</p>
     {/if}
   {/if}

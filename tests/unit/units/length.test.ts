@@ -1,6 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { formatLength, parseLength, parseNumber, trim } from '../../../src/core/units/length.ts';
+import {
+  formatLength,
+  parseLength,
+  parseNumber,
+  trim,
+  lengthsIn,
+} from '../../../src/core/units/length.ts';
+import { quickSum } from '../../../src/core/quick/sums.ts';
 
 describe('units/length', () => {
   const cases: [string, number][] = [
@@ -65,5 +72,23 @@ describe('units/length', () => {
     expect(trim(-0.01, 1)).to.equal('0');
     expect(trim(100, 0)).to.equal('100');
     expect(trim(2.64192, 2)).to.equal('2.64');
+  });
+});
+
+describe('units/length, sentences in the shop’s unit', () => {
+  it('turns every length of a sentence, and leaves what is called by its millimetres', () => {
+    expect(lengthsIn('leaves 20 mm', 'mm')).to.equal('leaves 20 mm');
+    expect(lengthsIn('leaves 25.4 mm; 127 to 254 mm over', 'in')).to.equal(
+      'leaves 1 in; 5 to 10 in over',
+    );
+    expect(lengthsIn('−6 to 12 mm', 'in')).to.equal('−0.24 to 0.47 in');
+    expect(lengthsIn('Is it less than 162 mm?', 'in')).to.equal('Is it less than 6.38 in?');
+    expect(lengthsIn('A 120 mm fan leaves 12.7 mm', 'in')).to.equal('A 120 mm fan leaves 0.5 in');
+    expect(lengthsIn('12 V, 65 W, 3 mm', 'in')).to.equal('12 V, 65 W, 0.12 in');
+  });
+  it('a kept sum means the same after the unit was changed; its answer is in the new one', () => {
+    expect(quickSum('20 in 30', 'mm', 'in')?.finding.rest).to.deep.equal({ lo: 10, hi: 10 });
+    expect(quickSum('20 in 30', 'mm', 'in')?.say).to.equal('0.39 in spare');
+    expect(quickSum('20 in 30', 'in', 'mm')?.say).to.equal('254 mm spare');
   });
 });

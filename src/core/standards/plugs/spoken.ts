@@ -105,7 +105,7 @@ export function plugsSaid(
   const ids: string[] = [];
   for (const piece of text.split(/[,;\n]|\band\b|(?<=[^\s\d]) \+ /i)) {
     if (piece.trim() === '') continue;
-    const match = /^\s*(\d{1,2})\s*(?:[x×*]\s*|\s(?=\D))(.+)$/i.exec(piece);
+    const match = /^(\d{1,2})(?: ?[x×*]| (?=\D))(.+)$/i.exec(piece.replace(/\s+/g, ' ').trim());
     const counted = match && !/^(?:-?\s*(?:pin|way))/i.test(match[2] ?? '');
     const times = counted ? Number(match[1]) : 1;
     const name = counted ? (match[2] ?? '') : piece;

@@ -17,7 +17,7 @@ const BEYOND = 0.15;
 export function curveOf(items: readonly string[]): CurvePoint[] {
   return items
     .flatMap((item): CurvePoint[] => {
-      const match = /^\s*(\d+(?:[.,]\d+)?)\s*%?[\s:]+(\d+(?:[.,]\d+)?)\s*%?\s*$/.exec(item);
+      const match = /^(\d+(?:[.,]\d+)?)(?: ?%)?[ :]+(\d+(?:[.,]\d+)?)(?: ?%)?$/.exec(item.trim());
       const [load, percent] = [match?.[1], match?.[2]].map((each) =>
         Number((each ?? 'x').replace(',', '.')),
       ) as [number, number];

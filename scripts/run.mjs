@@ -28,6 +28,7 @@ export function installed() {
 /** Builds the product. */
 export function built() {
   console.log('Building …');
+  /* The pages, the thread that computes, and the licences of what is in them. */
   for (const more of [[], ['--config', 'vite.worker.config.ts']]) {
     const { status, stdout, stderr } = capture('npx', ['vite', 'build', ...more]);
     if (status !== 0) {
@@ -35,4 +36,5 @@ export function built() {
       process.exit(1);
     }
   }
+  if (run('node', ['scripts/notices.mjs', 'build/client/licences.txt']) !== 0) process.exit(1);
 }

@@ -48,7 +48,7 @@ export async function serve({ port = 4173, demo = false, build = 'build' } = {})
   process.env.NUTSHELL_DEMO = demo ? '1' : '0';
   process.env.NUTSHELL_WORKER = resolve(build, 'compute/worker.js');
   process.env.BODY_SIZE_LIMIT = String(MOST_BYTES);
-  process.env.ORIGIN ??= `http://127.0.0.1:${port}`;
+  if (port !== 0) process.env.ORIGIN ??= `http://127.0.0.1:${port}`;
   const { handler } = await import(pathToFileURL(resolve(build, 'handler.js')).href);
   const policy = pagePolicy(build);
   const server = createServer((request, response) => {

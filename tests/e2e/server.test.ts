@@ -186,6 +186,15 @@ describe('the server under attack', function () {
     expect(policy).to.match(/script-src [^;]*'sha256-/);
   });
 
+  it('ships the licence of itself and of everything in it, fonts too', async () => {
+    const answer = await fetch(`${await origin()}/licences.txt`);
+    expect(answer.status).to.equal(200);
+    const text = await answer.text();
+    for (const name of ['svelte', 'idb', 'yup', 'piscina', 'barlow-semi-condensed'])
+      expect(text).to.match(new RegExp(`^(?:@[\\w-]+/)?${name} \\d`, 'm'));
+    expect(text).to.contain('SIL OPEN FONT LICENSE');
+  });
+
   it('bounds what a stream is asked for', async () => {
     for (const every of ['1e12', '-5', 'NaN', '0']) {
       const control = new AbortController();

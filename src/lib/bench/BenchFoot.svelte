@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { resolve } from '$app/paths';
+  import { asset, resolve } from '$app/paths';
   import { editSettings } from '$core/edits/edits.ts';
   import type { Settings } from '$core/model/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -29,6 +29,7 @@
   <a href={resolve('/scan-sheet')}>Scan sheet</a>
   <a href={resolve('/labels')}>Labels</a>
   <a href={resolve('/book')}>The book</a>
+  <a href={asset('/licences.txt')} target="_blank" rel="noopener">Licences</a>
   <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
   {#if !bench.practice}
     <Button

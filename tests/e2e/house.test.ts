@@ -95,6 +95,41 @@ describe('every view', () => {
     });
   }
 
+  it('breaks a word of 190 letters in every view, wide and narrow', async () => {
+    const shop = await openShop('/');
+    const { page } = shop;
+    const answer = await fetch(`${await origin()}/api/v1/demo`);
+    const word = 'W'.repeat(190);
+    const text = JSON.stringify(await answer.json()).replace(
+      /"(name|becomes|note|where|origin|what)":"(?!adapter|fan|screws)[^"]*"/g,
+      (whole: string, key: string) => (key === 'what' ? whole : `"${key}":"${word}"`),
+    );
+    await page.getByLabel('Open a shop file').setInputFiles({
+      name: 'long.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text),
+    });
+    await page.getByRole('button', { name: 'Replace', exact: true }).click();
+    await page.getByText('Opened long.json').waitFor();
+    const out: string[] = [];
+    for (const width of [1280, 390]) {
+      await page.setViewportSize({ width, height: 800 });
+      for (const path of views) {
+        await visit(page, path);
+        const over = await page.evaluate(() => {
+          const stage = document.querySelector('#stage');
+          return Math.max(
+            document.documentElement.scrollWidth - window.innerWidth,
+            stage ? stage.scrollWidth - stage.clientWidth : 0,
+          );
+        });
+        if (over > 1) out.push(`${path} at ${width}: ${over}`);
+      }
+    }
+    expect(out).to.deep.equal([]);
+    await shop.context.close();
+  });
+
   async function faults(page: Page): Promise<string[]> {
     await page.evaluate(axe.source);
     const result = await page.evaluate(async () => {

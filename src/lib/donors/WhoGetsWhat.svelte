@@ -123,4 +123,9 @@
     gap: 8px;
     margin-top: 6px;
   }
+  @media (max-width: 600px) {
+    .hand {
+      margin-inline: 0;
+    }
+  }
 </style>

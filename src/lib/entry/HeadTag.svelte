@@ -114,8 +114,15 @@
   .money i {
     font-style: normal;
   }
+  .shop {
+    min-width: 0;
+    max-width: 34vw;
+  }
   .shop b {
     display: block;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
     font: 600 19px/1.1 var(--face-head);
   }
   .shop span {

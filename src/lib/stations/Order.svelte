@@ -183,7 +183,7 @@
   }
   li {
     display: grid;
-    grid-template-columns: 46px 1fr 118px;
+    grid-template-columns: 46px minmax(0, 1fr) 118px;
     gap: 10px;
     padding: 6px 0;
     border-bottom: 1px solid var(--line);
@@ -262,7 +262,10 @@
   }
   @media (max-width: 600px) {
     li {
-      grid-template-columns: 46px 1fr 40px;
+      grid-template-columns: 46px minmax(0, 1fr) 44px;
+    }
+    .minutes {
+      grid-template-columns: auto;
     }
     .minutes svg {
       display: none;

@@ -23,13 +23,14 @@
       <button class={row.mark} onclick={() => onpick(row.seat)}>
         <span class="seat">{seatName(row.seat)}</span>
         {#if row.mark === 'stays'}
-          <span class="bar both">{row.was?.name}<i>stays</i></span>
+          <span class="bar both"><span class="name">{row.was?.name}</span><i>stays</i></span>
         {:else}
           <span class="bar out" class:empty={!row.was}
-            >{#if row.was}<s>{row.was.name}</s>{:else}empty{/if}{#if row.was}<i>goes</i>{/if}</span
+            >{#if row.was}<s class="name">{row.was.name}</s>{:else}empty{/if}{#if row.was}<i>goes</i
+              >{/if}</span
           >
           <span class="bar into" class:empty={!row.shall}
-            >{row.shall?.name ?? 'left empty'}{#if row.shall}<i
+            ><span class="name">{row.shall?.name ?? 'left empty'}</span>{#if row.shall}<i
                 >comes, {row.shall.id}{row.when ? `, ${row.when}` : ''}</i
               >{/if}</span
           >
@@ -75,7 +76,13 @@
     overflow: hidden;
     text-overflow: ellipsis;
   }
+  .bar .name {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
   .bar i {
+    flex: none;
     font-style: normal;
     font-size: 13.5px;
   }

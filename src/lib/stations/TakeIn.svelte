@@ -268,6 +268,7 @@
   }
   .origin label {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 6px;
   }

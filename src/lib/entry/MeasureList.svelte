@@ -26,6 +26,8 @@
   );
   const time = (s: number) => (s < 90 ? `${s} s` : `${Math.round(s / 60)} min`);
 
+  /** So many choices are buttons; more are a list. */
+  const MOST_BUTTONS = 6;
   let items = $state<HTMLElement>();
 
   /** Kept; the light and the hands go to the next question. */
@@ -34,7 +36,7 @@
   }
   async function comeTo(): Promise<void> {
     await tick();
-    items?.querySelector<HTMLElement>('li.lit :is(input, select)')?.focus();
+    items?.querySelector<HTMLElement>('li.lit :is(input, select, .answers button)')?.focus();
   }
 
   function choose(question: Question, text: string): void {
@@ -81,6 +83,12 @@
                   onmeasure={(value) => keep(question, value)}
                   onnext={() => void comeTo()}
                 />
+              </span>
+            {:else if listed?.options && listed.measure === 'text' && listed.options.length <= MOST_BUTTONS}
+              <span class="answers" role="group" aria-label={question.ask}>
+                {#each listed.options as option (option)}
+                  <button onclick={() => choose(question, option)}>{option}</button>
+                {/each}
               </span>
             {:else if listed?.options && listed.measure === 'text'}
               <select
@@ -144,6 +152,7 @@
   }
   .answers {
     display: flex;
+    flex-wrap: wrap;
     gap: 6px;
     align-items: center;
     margin-top: 4px;

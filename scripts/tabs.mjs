@@ -9,7 +9,11 @@ const runs = Number(process.argv[2] ?? 1);
 const EDITS = Number(process.argv[3] ?? 1000);
 const MOST_PAUSE_MS = 300;
 
-const { server, address } = await serve({ port: 0, demo: true, build: process.env.BUILD ?? 'build' });
+const { server, address } = await serve({
+  port: 0,
+  demo: true,
+  build: process.env.BUILD ?? 'build',
+});
 process.env.ORIGIN = address;
 const browser = await launch();
 let lost = 0;

@@ -156,7 +156,8 @@
   }
   dl div {
     display: grid;
-    grid-template-columns: 1fr auto;
+    /* A label keeps room for a word of its own beside a long value. */
+    grid-template-columns: minmax(5.5em, 1fr) auto;
     gap: 6px;
     align-items: baseline;
     font-size: 15px;

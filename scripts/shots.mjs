@@ -6,7 +6,8 @@ built();
 const { launch } = await import('./browser.mjs');
 const { serve } = await import('./serve.mjs');
 
-/** One picture of each main view, from the demo shop, for the README. */
+/** One picture of each main view, from the demo shop, for the README; `npm run shots -- plugs fit` takes those alone. */
+const only = process.argv.slice(2);
 const views = [
   ['bench', '/'],
   ['take-in', '/job/14/take-in'],
@@ -104,6 +105,7 @@ const { server, address } = await serve({ port: 4181, demo: true });
 const browser = await launch();
 mkdirSync('docs/screenshots', { recursive: true });
 for (const [name, path, act, [width, height] = [1280, 800]] of views) {
+  if (only.length > 0 && !only.includes(name)) continue;
   const context = await browser.newContext({
     viewport: { width, height },
     reducedMotion: 'reduce',

@@ -93,6 +93,15 @@ describe('a scanner, nothing focused', function () {
     });
   }
 
+  it('in the entry line a tag scanned behind typed words belongs to them', async () => {
+    const { page } = shop;
+    await visit(page, '/');
+    await entry(page).focus();
+    await byHand(page, 'paid 3 for ');
+    await scan(page, 'H02');
+    await stored<{ partId?: string }>(page, 'ledger', 'L0011', (each) => each?.partId === 'H02');
+  });
+
   it('opens a job by its tag, and ticks its next step with “done”', async () => {
     const { page } = shop;
     await visit(page, '/');

@@ -87,6 +87,7 @@
   <input
     bind:this={input}
     bind:value={text}
+    data-entry
     type="text"
     autocomplete="off"
     autocapitalize="off"

@@ -69,6 +69,8 @@ export function listenForScans(signs: ScanSigns): () => void {
     }
     if (inField) {
       if (!field || field.node !== target || !signs.isCode(scan)) return;
+      /* In the entry line a tag scanned behind typed words belongs to them: `sold A14`. */
+      if (target.dataset['entry'] !== undefined && field.value.trim() !== '') return;
       field.node.value = field.value;
       field.node.dispatchEvent(new Event('input', { bubbles: true }));
     } else if (keys.length === 0) return;

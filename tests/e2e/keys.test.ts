@@ -1,23 +1,12 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { stationIds } from '../../src/core/findings/finding.ts';
 import type { Job, Part } from '../../src/core/model/types.ts';
 import { openShop, stored, visit, type Shop } from './helpers/app.ts';
 import { byHand, scan } from './helpers/keys.ts';
 
-const stations = [
-  'take-in',
-  'fit',
-  'plugs',
-  'watts',
-  'links',
-  'donors',
-  'order',
-  'power-up',
-  'heat',
-  'hand-over',
-];
 const views = [
-  ...stations.map((station) => `/job/5/${station}`),
+  ...stationIds.map((station) => `/job/5/${station}`),
   '/',
   '/labels',
   '/book',

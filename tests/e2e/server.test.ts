@@ -110,7 +110,7 @@ describe('the server under attack', function () {
         }),
       ],
     ];
-    let slowest = 0;
+    let served = 0;
     let stop = false;
     const others = (async () => {
       while (!stop) {
@@ -118,7 +118,7 @@ describe('the server under attack', function () {
         const answer = await fetch(`${await origin()}/icon.svg`);
         await answer.arrayBuffer();
         expect(answer.status).to.equal(200);
-        slowest = Math.max(slowest, performance.now() - began);
+        served += 1;
         await new Promise((resolve) => setTimeout(resolve, 20));
       }
     })();
@@ -129,8 +129,7 @@ describe('the server under attack', function () {
       expect([200, 400, 503], `${heavy[i]?.[0]}: ${status}`).to.include(status);
       if (status !== 200) expect(json.message, heavy[i]?.[0]).to.be.a('string');
     }
-    /* Nothing waits for ever; how fast it is belongs to the bench. */
-    expect(slowest).to.be.below(20_000);
+    expect(served, 'others were served meanwhile').to.be.above(5);
   });
 
   it('refuses names that mean nothing, in place', async () => {

@@ -68,15 +68,32 @@ describe('one part, one seat', () => {
     const job = with2.jobs.find((each) => each.id === base.id) as Job;
     return { shop: with2, job };
   }
-  it('no way puts one part into two seats', () => {
+  it('the search refuses every choice of one part for two seats', () => {
     const { shop: own, job } = twoCards();
-    let ways = 0;
-    for (const way of give(own, job).ways) {
-      ways += 1;
-      const parts = way.puts.map((put) => put.partId);
-      expect(new Set(parts).size, JSON.stringify(way.puts)).to.equal(parts.length);
+    const model = modelOf(own, job, usualWeights);
+    const at = (id: string) => model.variables.findIndex((each) => each.id === id);
+    const [one, two] = [at('card1'), at('card2')];
+    let shared = 0;
+    for (const [o, option] of (model.variables[one]?.options ?? []).entries()) {
+      const p = model.variables[two]?.options.findIndex(
+        ({ put }) => put !== undefined && put.part.id === option.put?.part.id,
+      );
+      if (p === undefined || p < 0) continue;
+      shared += 1;
+      const picks = model.variables.map((_, v) => (v === one ? o : v === two ? p : 0));
+      const refused = model.families.some(
+        ({ family, scope }) =>
+          scope.includes(one) &&
+          scope.includes(two) &&
+          family.run(planWith(model, picks)).some((each) => each.id.startsWith('two-seats:')),
+      );
+      expect(refused, option.label).to.equal(true);
     }
-    expect(ways).to.be.at.least(0);
+    expect(shared, 'parts that both seats could take').to.be.above(0);
+    for (const way of give(own, job).ways) {
+      const parts = way.puts.map((put) => put.partId);
+      expect(new Set(parts).size).to.equal(parts.length);
+    }
   });
   it('a part planned in two seats is a Stop that names both', () => {
     const twice = putPart('14', 'fan2', 'H03')(putPart('14', 'fan1', 'H03')(shop));

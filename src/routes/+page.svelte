@@ -3,6 +3,7 @@
   import { one } from '$core/model/plan.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { standing, type Standing } from '$core/plan/bench.ts';
+  import { MM_PER_INCH } from '$core/units/length.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
@@ -68,6 +69,13 @@
     };
   }
 
+  /** A length to hold the row against. */
+  const rule = $derived(
+    bench.shop.settings.unit === 'mm'
+      ? { mm: 100, text: '100 mm' }
+      : { mm: 4 * MM_PER_INCH, text: '4 in' },
+  );
+
   const money = (each: Standing) =>
     `${formatMoney(each.spent.total).replace('.00', '')}${each.job.budget ? ` / ${formatMoney(each.job.budget).replace('.00', '')}` : ''} ${currencySign(each.spent.total.currency)}`;
 </script>
@@ -79,9 +87,9 @@
     : 'a machine stands where hands are next needed · one scale'}
 >
   {#snippet tools()}
-    <svg class="rule" width={100 * SCALE + 60} height="14" aria-hidden="true">
-      <path d="M1 3v8M1 7h{100 * SCALE}v-4v8" />
-      <text x={100 * SCALE + 8} y="12">100 mm</text>
+    <svg class="rule" width={rule.mm * SCALE + 60} height="14" aria-hidden="true">
+      <path d="M1 3v8M1 7h{rule.mm * SCALE}v-4v8" />
+      <text x={rule.mm * SCALE + 8} y="12">{rule.text}</text>
     </svg>
     <Button next={open.length === 0} onclick={() => (look.dialog = 'new job')}>New job</Button>
   {/snippet}

@@ -57,13 +57,15 @@ describe('every view', () => {
         (name) => document.documentElement.dataset['theme'] === name,
         theme,
       );
-      for (const path of [...views, '/job/20/take-in']) {
-        if (path === '/job/20/take-in') {
-          await enter(shop.page, 'job Bare thing');
-          await shop.page.waitForURL(/job\/20/);
-        } else await visit(shop.page, path);
-        found.push(...(await faults(shop.page)).map((fault) => `${path}: ${fault}`));
+      const look = async (where: string) =>
+        found.push(...(await faults(shop.page)).map((fault) => `${where}: ${fault}`));
+      for (const path of views) {
+        await visit(shop.page, path);
+        await look(path);
       }
+      await enter(shop.page, 'job Bare thing');
+      await shop.page.waitForURL(/job\/20/);
+      await look('a bare job');
       await shop.page.getByRole('link', { name: /Bench/ }).click();
       await shop.page.getByRole('button', { name: 'New job' }).click();
       await shop.page.getByRole('dialog').waitFor();
@@ -72,6 +74,41 @@ describe('every view', () => {
       await shop.context.close();
     });
   }
+
+  it('counts in inches in every room of every view once the shop does, and axe finds nothing there', async function () {
+    this.timeout(240_000);
+    const shop = await openShop();
+    const { page } = shop;
+    const found: string[] = [];
+    await page.getByLabel('Lengths').selectOption('in');
+    const look = async (where: string) => {
+      const inMm = await millimetres(page);
+      found.push(...[...(await faults(page)), ...inMm].map((fault) => `${where}: ${fault}`));
+    };
+    let rooms = 0;
+    for (const path of ['/', ...stations.map((station) => `/job/14/${station}`), '/job/16/fit']) {
+      await visit(page, path);
+      const doors = page.locator('.tools button[aria-pressed]');
+      for (let i = 0; i < (await doors.count()); i += 1) {
+        await doors.nth(i).click();
+        await page.waitForFunction(
+          (at) =>
+            document
+              .querySelectorAll('.tools button[aria-pressed]')
+              [at]?.getAttribute('aria-pressed') === 'true',
+          i,
+        );
+        await page.waitForTimeout(150);
+        await look(`${path} ${await doors.nth(i).innerText()}`);
+        rooms += 1;
+      }
+      if (path === '/') await look(path);
+    }
+    expect(rooms).to.be.at.least(20);
+    expect(found).to.deep.equal([]);
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
 
   for (const [width, height] of [
     [768, 1024],
@@ -133,13 +170,34 @@ describe('every view', () => {
   async function faults(page: Page): Promise<string[]> {
     await page.evaluate(axe.source);
     const result = await page.evaluate(async () => {
-      const run = (window as unknown as { axe: { run: () => Promise<axe.AxeResults> } }).axe.run();
+      const { axe: rules } = window as unknown as { axe: typeof axe };
+      const run = rules.run(document, {
+        rules: {
+          'target-size': { enabled: true },
+          'label-content-name-mismatch': { enabled: true },
+        },
+      });
       return (await run).violations.map(
         (each) => `${each.id}: ${each.nodes[0]?.html.slice(0, 160)}`,
       );
     });
     return result;
   }
+
+  /** Whatever is said or drawn in millimetres; sizes that are names (a 120 mm fan, a 4.2 mm contact) may be. */
+  const millimetres = (page: Page): Promise<string[]> =>
+    page.evaluate(() =>
+      [...document.querySelectorAll('#shop *')]
+        .flatMap((node) => [
+          ...[...node.childNodes]
+            .filter((each) => each.nodeType === 3)
+            .map((each) => each.textContent ?? ''),
+          ...['aria-label', 'title', 'placeholder'].map((name) => node.getAttribute(name) ?? ''),
+        ])
+        .map((text) => text.trim())
+        .filter((text) => /\d ?mm\b|\bmm$|, mm\b/.test(text))
+        .filter((text) => !/\b(?:fan|fans|mount|radiator|module|crimp contact)\b/.test(text)),
+    );
 });
 
 describe('policy', () => {

@@ -1,7 +1,9 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
+import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { stationIds } from '../../src/core/findings/finding.ts';
 import type { Job, Part } from '../../src/core/model/types.ts';
+import { scanWords } from '../../src/core/quick/quick.ts';
 import { openShop, stored, visit, type Shop } from './helpers/app.ts';
 import { byHand, scan } from './helpers/keys.ts';
 
@@ -12,6 +14,10 @@ const views = [
   '/book',
   '/scan-sheet',
 ];
+
+const demo = demoShop('2026-11-25T09:00:00.000Z');
+const tags = demo.parts.map((part) => part.id);
+const places = [...new Set(demo.parts.flatMap((part) => part.where ?? []))];
 
 const toasts = (page: Page) => page.locator('.toasts');
 const entry = (page: Page) => page.getByRole('textbox', { name: /Entry line/ });
@@ -48,35 +54,77 @@ describe('a scanner, nothing focused', function () {
   before(async () => (shop = await openShop('/job/5/fit')));
   after(() => shop.context.close());
 
-  for (const view of views) {
-    it(`every sort of code is taken on ${view}, and none runs a shortcut`, async () => {
+  for (const [i, view] of views.entries()) {
+    /* Each code of the shop is scanned on one view, each word and sort of code on every one. */
+    const here = <T>(all: readonly T[]) => all.filter((_, at) => at % views.length === i);
+    it(`every word, tag, place and number is taken on ${view}, and none runs a shortcut`, async () => {
       const { page } = shop;
       await visit(page, view);
       await page.locator('#stage').focus();
       const path = new URL(page.url()).pathname;
+      const inJob = view.startsWith('/job');
+      const ticks = (count: number) =>
+        stored<Job>(page, 'jobs', '5', (job) => job?.ticks.length === count);
+
       /* "next" made a job called "ext" once; "not measured", "undo" and "no" begin with shortcuts too. */
-      for (const word of ['next', 'not measured', 'no', 'yes']) await scan(page, word);
+      for (const word of scanWords.filter((each) => !['done', 'undo', 'redo'].includes(each)))
+        await scan(page, word);
       expect(await dialogs(page), 'a dialog was opened').to.equal(0);
-      await scan(page, 'H03');
-      await toasts(page).getByText(/H03/).first().waitFor();
-      if (view.startsWith('/job')) {
+      const before = (await stored<Job>(page, 'jobs', '5', () => true)).ticks.length;
+      await scan(page, 'done');
+      if (inJob) {
+        await ticks(before + 1);
+        await scan(page, 'undo');
+        await ticks(before);
+        await scan(page, 'redo');
+        await ticks(before + 1);
+        await scan(page, 'undo');
+        await ticks(before);
+      } else await toasts(page).getByText('Open a job first').first().waitFor();
+
+      for (const where of here(places)) {
+        await scan(page, `@${where}`);
+        await toasts(page).getByText(`Parts scanned now go to ${where}.`).first().waitFor();
+        await scan(page, 'done');
+        await toasts(page).getByText(`No more parts to ${where}.`).first().waitFor();
+      }
+      for (const tag of ['H03', ...here(tags)]) {
+        await scan(page, tag);
+        await toasts(page)
+          .getByText(new RegExp(`^${tag}(?: is|,)`))
+          .first()
+          .waitFor();
+        if (inJob) continue;
+        await scan(page, '@drawer 9');
+        await toasts(page)
+          .getByText(new RegExp(`^${tag}(?: lies in drawer 9| sits in )`))
+          .first()
+          .waitFor();
+      }
+      if (!inJob) await stored<Part>(page, 'parts', 'H03', (part) => part?.where === 'drawer 9');
+      else
         await stored<Job>(page, 'jobs', '5', (job) =>
           (job?.changes ?? []).some((change) => change.partId === 'H03'),
         );
-        await scan(page, 'undo');
-        await stored<Job>(page, 'jobs', '5', (job) =>
-          (job?.changes ?? []).every((change) => change.partId !== 'H03'),
-        );
-      } else {
-        await scan(page, '@drawer 9');
-        await stored<Part>(page, 'parts', 'H03', (part) => part?.where === 'drawer 9');
-        await scan(page, 'undo');
-        await stored<Part>(page, 'parts', 'H03', (part) => part?.where !== 'drawer 9');
-      }
       expect(new URL(page.url()).pathname).to.equal(path);
-      await scan(page, 'no such code');
-      expect(await entry(page).inputValue()).to.equal('no such code');
-      await entry(page).press('Escape');
+
+      for (const odd of ['no such code', '140.25 mm']) {
+        await page.locator('#stage').focus();
+        await scan(page, odd);
+        const mine = await entry(page).inputValue();
+        if (mine === '') {
+          /* A lit question took the figure. */
+          expect(inJob && odd === '140.25 mm', odd).to.equal(true);
+          expect(
+            (await measuredIn(page)).some(
+              (fact) => fact.includes('140.25') || fact.includes('140.35'),
+            ),
+            odd,
+          ).to.equal(true);
+        } else expect(mine).to.equal(odd);
+        await entry(page).press('Escape');
+      }
+      expect(await dialogs(page)).to.equal(0);
       await stored(page, 'jobs', '20', (job) => job === undefined);
       expect(shop.complaints).to.deep.equal([]);
     });

@@ -1,6 +1,7 @@
 import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
 import type { How } from '../model/fact.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM, radiator } from '../standards/room.ts';
+import { drawnLength, type LengthUnit } from '../units/length.ts';
 import { WASHERS_MM } from './lid.ts';
 import { mountsOf } from './space/mounts.ts';
 
@@ -71,9 +72,9 @@ export function limits(plan: Plan): Limit[] {
 }
 
 /** The limits as short lines to read out: what, how much at most, from where, with which change. */
-export function readOut(list: readonly Limit[]): string[] {
+export function readOut(list: readonly Limit[], unit: LengthUnit): string[] {
   return list.map(
     (limit) =>
-      `${limit.label}${limit.with ? ` with ${limit.with}` : ''}: ${Math.floor(limit.mm)} at most, ${limit.datum}${limit.how === 'class' ? ' (not measured)' : ''}`,
+      `${limit.label}${limit.with ? ` with ${limit.with}` : ''}: ${drawnLength(limit.mm, unit, 'floor')} at most, ${limit.datum}${limit.how === 'class' ? ' (not measured)' : ''}`,
   );
 }

@@ -56,10 +56,33 @@ export function parseNumber(text: string): number | undefined {
   return below === 0 ? undefined : base + Number(match[2]) / below;
 }
 
-/** Rounded as the eye wants it: whole millimetres above 20 unless a tenth matters, inches to 1/100. */
+/** Rounded as the eye wants it: tenths of a millimetre; hundredths of an inch, thousandths below a tenth. */
 export function formatLength(mm: number, unit: LengthUnit = 'mm'): string {
-  return unit === 'in' ? trim(mm / MM_PER_INCH, 2) : trim(mm, 1);
+  return unit === 'in' ? inches(mm) : trim(mm, 1);
 }
+
+const inches = (mm: number) => {
+  const value = mm / MM_PER_INCH;
+  return trim(value, Math.abs(value) < 0.1 ? 3 : 2);
+};
+
+/**
+ * A length on a drawing: whole millimetres, which need no unit there, or hundredths of an inch with theirs.
+ * `floor` for what a part may measure at most, `ceil` for what it stands over.
+ */
+export function drawnLength(
+  mm: number,
+  unit: LengthUnit,
+  rounded: 'round' | 'floor' | 'ceil' = 'round',
+): string {
+  return unit === 'mm'
+    ? String(Math[rounded](mm))
+    : `${trim(Math[rounded]((mm / MM_PER_INCH) * 100) / 100, 2)} in`;
+}
+
+/** A length to read in words, with its unit: `247 mm`, `9.72 in`. */
+export const lengthWithUnit = (mm: number, unit: LengthUnit): string =>
+  `${formatLength(mm, unit)} ${unit}`;
 
 /** At most `digits` decimals, no trailing zeros, a true minus sign left to the caller. */
 export function trim(value: number, digits: number): string {
@@ -75,13 +98,12 @@ const inText =
 /** A sentence with its lengths in the shop's unit; what is called by its millimetres keeps them. */
 export function lengthsIn(text: string, unit: LengthUnit): string {
   if (unit === 'mm') return text;
-  const inches = (figure: string) =>
-    trim(Number(figure.replace('−', '-')) / MM_PER_INCH, 2).replace('-', '−');
+  const converted = (figure: string) => inches(Number(figure.replace('−', '-'))).replace('-', '−');
   return text.replace(
     inText,
     (whole: string, a: string, between?: string, b?: string, named?: string) =>
       named || (b === undefined && nominal.test(a) && /\bfan\b/i.test(text))
         ? whole
-        : `${inches(a)}${b === undefined ? '' : `${between}${inches(b)}`} in`,
+        : `${converted(a)}${b === undefined ? '' : `${between}${converted(b)}`} in`,
   );
 }

@@ -30,7 +30,7 @@ export interface Picture {
 }
 
 export const HEAD = 26;
-const ROW = 22;
+const ROW = 24;
 const GAP = 12;
 /** A donor is drawn with its parts nobody has planned, some three in a row. */
 const DRAWN = 74;

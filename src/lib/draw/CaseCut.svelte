@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Finding } from '$core/findings/finding.ts';
+  import { drawnLength } from '$core/units/length.ts';
   import GapLine from './GapLine.svelte';
   import type { Gap } from './gapPlace.ts';
   import type { Box, CaseCut } from './caseCut.ts';
@@ -142,7 +143,8 @@
         <text
           class="over-text figure"
           x={10 + box.w * scale}
-          y={2 + (box.y + box.h / 2) * scale + 6}>{Math.ceil(-overCard.rest.hi)} over</text
+          y={2 + (box.y + box.h / 2) * scale + 6}
+          >{drawnLength(-overCard.rest.hi, cut.lengths, 'ceil')} over</text
         >
       {/if}
     {/if}
@@ -161,7 +163,7 @@
       d="M4 {y}H{4 + cut.cardWall.x * scale}M4 {y - 5}v10M{4 + cut.cardWall.x * scale} {y - 5}v10"
     />
     <text class="dim-text figure" x={4 + (cut.cardWall.x * scale) / 2} y={y + 15}
-      >room for a card {Math.round(cut.cardWall.x)}</text
+      >room for a card {drawnLength(cut.cardWall.x, cut.lengths)}</text
     >
   {/if}
   {#if end}
@@ -189,13 +191,13 @@
         <path class="dim" d="M{endX + (box.x + box.w) * scale} {y}H{endX + cut.end.w * scale}" />
         {#if spare * scale > 24}
           <text class="dim-text figure" x={endX + (box.x + box.w + spare / 2) * scale} y={y - 4}
-            >{Math.round(spare)}</text
+            >{drawnLength(spare, cut.lengths)}</text
           >
         {/if}
       {/if}
     {/each}
     {#if overCooler}<text class="over-text figure" x={endX} y={cut.end.h * scale + 20}
-        >lid {Math.ceil(-(overCooler.rest?.hi ?? 0))} open</text
+        >lid {drawnLength(-(overCooler.rest?.hi ?? 0), cut.lengths, 'ceil')} open</text
       >{:else}<text class="dim-text figure start" x={endX} y={cut.end.h * scale + 31}
         >from the front</text
       >{/if}

@@ -4,6 +4,7 @@ import type { Box as SpaceBox } from '$core/fit/space/box.ts';
 import { way } from '$core/fit/space/coord.ts';
 import { spaceOf } from '$core/fit/space/space.ts';
 import { numberAt, one, type Placed, type Plan } from '$core/model/plan.ts';
+import { drawnLength, type LengthUnit } from '$core/units/length.ts';
 import type { Range } from '$core/units/range.ts';
 import { outsideOf, type Outside } from './sizes.ts';
 
@@ -38,6 +39,8 @@ export interface Box {
 
 export interface CaseCut {
   outside: Outside;
+  /** The unit its figures are drawn in; the drawing itself is in millimetres. */
+  lengths: LengthUnit;
   /** Side section: depth x height (or depth x width for a flat case). */
   side: { w: number; h: number; boxes: Box[] };
   end: { w: number; h: number; boxes: Box[] };
@@ -70,6 +73,7 @@ export function caseCut(plan: Plan): CaseCut | undefined {
   const cardY = cards[0] ? mid(cards[0].box.y[0]) : mid(space.at.slotY);
   return {
     outside,
+    lengths: plan.shop.settings.unit,
     side: {
       w: outside.d,
       h: sideH,
@@ -150,13 +154,13 @@ const openHeight = (plan: Plan, { placed }: Drawn) => {
 function sideFigure(plan: Plan, { placed }: Drawn, w: Range, h: Range): string {
   switch (placed.kind) {
     case 'board':
-      return `${round(mid(h))} × ${round(mid(w))}`;
+      return figuresOf([mid(h), mid(w)], ' × ', plan);
     case 'card':
-      return figureOf(w);
+      return figureOf(w, plan);
     case 'cooler':
-      return `h ${figureOf(numberAt(plan, placed, 'height'))}`;
+      return `h ${figureOf(numberAt(plan, placed, 'height'), plan)}`;
     case 'supply':
-      return `${figureOf(numberAt(plan, placed, 'depth'))} deep`;
+      return `${figureOf(numberAt(plan, placed, 'depth'), plan)} deep`;
     default:
       return '';
   }
@@ -175,14 +179,19 @@ function endBox(plan: Plan, drawn: Drawn, thick: number, boxes: readonly SpaceBo
     y: mid(box.y[0]),
     w: Math.max(0, mid(w)),
     h: Math.max(0, mid(sizeOf(box, 'y'))),
-    figure: height ? `h ${figureOf(numberAt(plan, placed, 'height'))}` : '',
+    figure: height ? `h ${figureOf(numberAt(plan, placed, 'height'), plan)}` : '',
     open: measured(box) && (vague(box, 'w') || far.w[1].terms.some((term) => isOpen(term))),
   };
 }
 
-const round = (value: number) => String(Math.round(value));
-
-function figureOf(value: { lo: number; hi: number } | undefined): string {
+function figureOf(value: { lo: number; hi: number } | undefined, plan: Plan): string {
   if (!value) return '?';
-  return value.hi - value.lo < 0.05 ? round(value.lo) : `${round(value.lo)}–${round(value.hi)}`;
+  return figuresOf(value.hi - value.lo < 0.05 ? [value.lo] : [value.lo, value.hi], '–', plan);
 }
+
+/** Figures side by side with their unit said once. */
+const figuresOf = (values: readonly number[], between: string, { shop }: Plan) =>
+  values
+    .map((value) => drawnLength(value, shop.settings.unit))
+    .join(between)
+    .replaceAll(` in${between}`, between);

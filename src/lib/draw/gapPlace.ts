@@ -4,6 +4,7 @@ import { separation, type Box, type Separation } from '$core/fit/space/box.ts';
 import { mayMeet } from '$core/fit/clashes.ts';
 import { boxesOf } from '$core/fit/space/space.ts';
 import type { Plan } from '$core/model/plan.ts';
+import { lengthsIn } from '$core/units/length.ts';
 
 /** The air between two parts where it lies: from edge to edge along one side, mm in the section's frame. */
 export interface Gap {
@@ -34,7 +35,8 @@ export function gapPlace(plan: Plan, finding: Finding | undefined, thick: number
     (Math.max(mid(first[other][0]), mid(second[other][0])) +
       Math.min(mid(first[other][1]), mid(second[other][1]))) /
     2;
-  const common = { axis, at, figure: `${figure(finding.rest, 0)} mm`, mark: finding.mark };
+  const apartBy = lengthsIn(`${figure(finding.rest, 0)} mm`, plan.shop.settings.unit);
+  const common = { axis, at, figure: apartBy, mark: finding.mark };
   return axis === 'w' ? { ...common, from: thick - to, to: thick - from } : { ...common, from, to };
 }
 

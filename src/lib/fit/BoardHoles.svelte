@@ -12,6 +12,7 @@
   } from '$core/fit/holes/index.ts';
   import type { Mark as MarkName } from '$core/findings/finding.ts';
   import { listAt, numberAt, one, type Plan } from '$core/model/plan.ts';
+  import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveBytes } from '$lib/shop/files.ts';
@@ -27,6 +28,7 @@
     onclose: () => void;
   }
   const { plan, onclose }: Props = $props();
+  const lengths = $derived(bench.shop.settings.unit);
   const board = $derived(one(plan, 'board'));
   const shell = $derived(one(plan, 'case'));
   const kept = $derived(readPlaces(board && listAt(plan, board, 'holePlaces')?.items));
@@ -131,7 +133,7 @@
 
   async function print(): Promise<void> {
     const { patternsPdf } = await import('$lib/print/patterns.ts');
-    saveBytes('board-patterns-true-size.pdf', await patternsPdf(), 'application/pdf');
+    saveBytes('board-patterns-true-size.pdf', await patternsPdf(lengths), 'application/pdf');
   }
   const exact = (value: number | undefined) => (value === undefined ? undefined : range(value));
 </script>
@@ -157,6 +159,7 @@
         points={measured.points}
         numbers={measured.numbers}
         {standoffs}
+        {lengths}
         width={470}
         height={430}
       />
@@ -186,9 +189,9 @@
       <label
         >Caliper good to
         <select bind:value={accuracyMm}
-          ><option value={0.1}>0.1 mm</option><option value={0.3}>0.3 mm</option><option value={0.5}
-            >0.5 mm, ruler</option
-          ><option value={1}>1 mm, tape</option></select
+          >{#each [0.1, 0.3, 0.5, 1] as mm (mm)}<option value={mm}
+              >{lengthWithUnit(mm, lengths)}{{ 0.5: ', ruler', 1: ', tape' }[mm] ?? ''}</option
+            >{/each}</select
         >
       </label>
     </p>
@@ -200,7 +203,7 @@
             compact
             label="hole {i + 1}, across"
             unit="mm"
-            lengths={bench.shop.settings.unit}
+            {lengths}
             value={exact(row.x)}
             open={row.x === undefined}
             most={1000}
@@ -212,7 +215,7 @@
             compact
             label="hole {i + 1}, down"
             unit="mm"
-            lengths={bench.shop.settings.unit}
+            {lengths}
             value={exact(row.y)}
             open={row.y === undefined}
             most={1000}
@@ -239,17 +242,22 @@
           {all === 'yes'
             ? "would touch the board's back: take them out."
             : 'would touch the back unless the board has a hole there: look.'}{/if}
-        {#if tray.unsupported.length > 0}<br />Drill, to {tray.toleranceMm.toFixed(1)} mm, from port end
-          and rear edge: {tray.unsupported
-            .map((hole) => `${hole.name} at ${hole.x.toFixed(1)}, ${hole.y.toFixed(1)}`)
+        {#if tray.unsupported.length > 0}<br />Drill, to {lengthWithUnit(
+            tray.toleranceMm,
+            lengths,
+          )}, from port end and rear edge: {tray.unsupported
+            .map(
+              (hole) =>
+                `${hole.name} at ${formatLength(hole.x, lengths)}, ${formatLength(hole.y, lengths)}`,
+            )
             .join('; ')}.{/if}
         <br />Free corners: {tray.corners
           .filter((corner) => corner.freeMm > 40)
           .map(
             (corner) =>
-              `${corner.corner} ${Number.isFinite(corner.freeMm) ? `${Math.round(corner.freeMm)} mm` : 'wholly'}`,
+              `${corner.corner} ${Number.isFinite(corner.freeMm) ? lengthWithUnit(Math.round(corner.freeMm), lengths) : 'wholly'}`,
           )
-          .join('; ') || 'none beyond 40 mm'}.
+          .join('; ') || `none beyond ${lengthWithUnit(40, lengths)}`}.
       </p>
     {/if}
     <EdgeDistances onplaces={(places) => store(() => places)} />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { placed, type Candidate, type Point } from '$core/fit/holes/index.ts';
   import { HOLE_DIAMETER_MM } from '$core/standards/boards.ts';
+  import { formatLength, lengthWithUnit, type LengthUnit } from '$core/units/length.ts';
 
   interface Props {
     candidate: Candidate;
@@ -8,10 +9,11 @@
     /** Numbers of the measured holes as shown in the list. */
     numbers: readonly number[];
     standoffs: readonly string[];
+    lengths: LengthUnit;
     width: number;
     height: number;
   }
-  const { candidate, points, numbers, standoffs, width, height }: Props = $props();
+  const { candidate, points, numbers, standoffs, lengths, width, height }: Props = $props();
   /** Residuals are drawn this many times longer than they are. */
   const GAIN = 20;
   const PAD = 26;
@@ -86,8 +88,9 @@
     <text class="number" x={X(point.x) - 18} y={Y(point.y) + 16}>{numbers[i]}</text>
   {/each}
   <text class="edge" x={PAD} y={d * scale + 2 * PAD + 8}
-    >arrows {GAIN} times as long · off by {candidate.rmsMm.toFixed(2)} mm, at most {candidate.worstMm.toFixed(
-      2,
+    >arrows {GAIN} times as long · off by {formatLength(candidate.rmsMm, lengths)}, at most {lengthWithUnit(
+      candidate.worstMm,
+      lengths,
     )}</text
   >
 </svg>

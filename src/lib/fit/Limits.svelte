@@ -1,6 +1,7 @@
 <script lang="ts">
   import { limits, readOut } from '$core/fit/limits.ts';
   import { one, type Plan } from '$core/model/plan.ts';
+  import { drawnLength } from '$core/units/length.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { saveBytes, saveFile } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -12,14 +13,16 @@
   }
   const { plan, onclose }: Props = $props();
   const list = $derived(limits(plan));
+  const lengths = $derived(plan.shop.settings.unit);
   const name = $derived(one(plan, 'case')?.part.name ?? 'case');
   const most = $derived(Math.max(1, ...list.map((limit) => limit.mm)));
 
   async function print(): Promise<void> {
     const { limitStripPdf } = await import('$lib/print/limitStrip.ts');
-    saveBytes('limit-strip.pdf', await limitStripPdf(name, list), 'application/pdf');
+    saveBytes('limit-strip.pdf', await limitStripPdf(name, list, lengths), 'application/pdf');
   }
-  const save = () => saveFile('limits.txt', `${name}\n${readOut(list).join('\n')}\n`, 'text/plain');
+  const save = () =>
+    saveFile('limits.txt', `${name}\n${readOut(list, lengths).join('\n')}\n`, 'text/plain');
 </script>
 
 <div class="limits">
@@ -37,7 +40,9 @@
             height="10"
           />
         </svg>
-        <b class="figure">{Math.floor(limit.mm)}</b><small>mm</small>
+        <b class="figure">{drawnLength(limit.mm, lengths, 'floor')}</b>{#if lengths === 'mm'}<small
+            >mm</small
+          >{/if}
         {#if !limit.with}<small>{limit.datum}{limit.how === 'class' ? ', not measured' : ''}</small
           >{/if}
       </li>

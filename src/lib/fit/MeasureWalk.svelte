@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { lengthsIn, lengthWithUnit } from '$core/units/length.ts';
   import { tick } from 'svelte';
   import { setFact } from '$core/edits/edits.ts';
   import { walk } from '$core/plan/walk.ts';
@@ -25,6 +25,14 @@
     onclose: () => void;
   }
   const { plan, view, onclose }: Props = $props();
+  const lengths = $derived(bench.shop.settings.unit);
+  /** What a length is taken with, and how well. */
+  const tools = [
+    { mm: 0.1, name: 'caliper' },
+    { mm: 0.5, name: 'ruler' },
+    { mm: 1, name: 'tape' },
+    { mm: 3, name: 'by eye' },
+  ];
   const all = $derived(walk(bench.shop, view.found, 'fit'));
   let accuracyMm = $state(0.1);
   /** Put aside for now: not measured, asked again next time. */
@@ -121,14 +129,14 @@
         <FactField
           property={asked}
           fact={factOf(bench.shop, next.part, next.input.key)?.fact}
-          lengths={bench.shop.settings.unit}
+          {lengths}
           onfact={say}
         />
       {:else}
         <MeasureField
           label={asked.label}
           unit={asked.measure}
-          lengths={bench.shop.settings.unit}
+          {lengths}
           value={next.known}
           open
           most={asked.most}
@@ -138,7 +146,7 @@
       {/if}
       {#if next.yesNo}
         <p class="row">
-          <span>{lengthsIn(next.ask, bench.shop.settings.unit)}</span>
+          <span>{lengthsIn(next.ask, lengths)}</span>
           <Button onclick={() => next && answerThen(next, view, () => answerYesNo(next, true))}
             >Yes</Button
           >
@@ -156,8 +164,9 @@
         <label
           >good to
           <select bind:value={accuracyMm}
-            ><option value={0.1}>0.1 mm, caliper</option><option value={0.5}>0.5 mm, ruler</option
-            ><option value={1}>1 mm, tape</option><option value={3}>3 mm, by eye</option></select
+            >{#each tools as { mm, name } (mm)}<option value={mm}
+                >{lengthWithUnit(mm, lengths)}, {name}</option
+              >{/each}</select
           ></label
         >
         <Button onclick={later}>Not measured</Button>

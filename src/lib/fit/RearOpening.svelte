@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { takeRemedy } from '$core/edits/edits.ts';
   import { changeItems } from '$core/edits/items.ts';
   import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
@@ -16,6 +16,8 @@
     onclose: () => void;
   }
   const { plan, view, onclose }: Props = $props();
+  const lengths = $derived(bench.shop.settings.unit);
+  const length = (mm: number) => formatLength(mm, lengths);
   const board = $derived(one(plan, 'board'));
   const shell = $derived(one(plan, 'case'));
   const ports = $derived(readAreas(board && listAt(plan, board, 'ports')?.items));
@@ -61,7 +63,7 @@
   const cutLines = $derived(
     cuts.map(
       (cut) =>
-        `${cut.name}: from ${cut.x0.toFixed(1)} to ${cut.x1.toFixed(1)} across, ${cut.y0.toFixed(1)} to ${cut.y1.toFixed(1)} up`,
+        `${cut.name}: from ${length(cut.x0)} to ${length(cut.x1)} across, ${length(cut.y0)} to ${length(cut.y1)} up`,
     ),
   );
 </script>
@@ -69,7 +71,7 @@
 <div class="rear">
   <p class="soft">
     The rear wall seen from inside, true to scale. Across from the board's edge at the port end, up
-    from the board's surface, in mm.
+    from the board's surface, in {lengths === 'mm' ? 'mm' : 'inches'}.
   </p>
   <svg
     viewBox="-6 -4 {reach * SCALE + 12} {HEIGHT * SCALE + 26}"
@@ -155,11 +157,11 @@
     <Remedies
       {finding}
       remedies={finding.remedies}
-      lengths={bench.shop.settings.unit}
+      {lengths}
       ontake={(remedy) =>
         view.job && bench.edit(remedy.title, takeRemedy(view.job.id, remedy.id, remedy.action))}
     />
-  {:else if finding}<p>{lengthsIn(finding.say, bench.shop.settings.unit)}</p>{/if}
+  {:else if finding}<p>{lengthsIn(finding.say, lengths)}</p>{/if}
   <p><Button onclick={onclose}>Back to the case</Button></p>
 </div>
 

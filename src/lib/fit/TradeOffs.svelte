@@ -2,6 +2,7 @@
   import { area, curveStepAfter, line, max, scaleLinear } from 'd3';
   import type { Plan } from '$core/model/plan.ts';
   import { tradeAxes, type TradeOff } from '$core/plan/give/tradeOff.ts';
+  import { drawnLength, MM_PER_INCH } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { GiveSearch } from '$lib/shop/give.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -33,6 +34,9 @@
   const W = 620;
   const H = 400;
   const pad = { left: 56, right: 16, top: 12, bottom: 46 };
+  const lengths = $derived(bench.shop.settings.unit);
+  const shown = $derived(lengths === 'mm' ? 1 : 1 / MM_PER_INCH);
+  const down = (mm: number) => drawnLength(mm, lengths, 'floor');
   const x = $derived(scaleLinear([map?.a.from ?? 0, map?.a.to ?? 1], [pad.left, W - pad.right]));
   const top = $derived(
     max([
@@ -41,6 +45,13 @@
     ]) ?? 1,
   );
   const y = $derived(scaleLinear([map?.b.from ?? 0, top], [H - pad.bottom, pad.top]));
+  /** Round figures of the shop's unit along an axis, each with its millimetres. */
+  const ticksOf = (scale: typeof x, count: number) =>
+    scale
+      .copy()
+      .domain(scale.domain().map((mm) => mm * shown))
+      .ticks(count)
+      .map((figure) => ({ figure, mm: figure / shown }));
   const paths = $derived(
     (map?.frontiers ?? []).map((frontier) => ({
       label: frontier.label,
@@ -77,8 +88,8 @@
     const end = edge && last(edge);
     if (!first || !end) return `As planned nothing of these two surely fits.`;
     return map.excludes
-      ? `They exclude each other: ${map.b.label} ${Math.floor(first.sure ?? 0)} with ${map.a.label} up to ${turn(map)}, then ${Math.floor(end.sure ?? 0)}.`
-      : `They leave each other alone: ${map.a.label} to about ${Math.floor(end.a)}, ${map.b.label} to ${Math.floor(first.sure ?? 0)}.`;
+      ? `They exclude each other: ${map.b.label} ${down(first.sure ?? 0)} with ${map.a.label} up to ${down(turn(map))}, then ${down(end.sure ?? 0)}.`
+      : `They leave each other alone: ${map.a.label} to about ${down(end.a)}, ${map.b.label} to ${down(first.sure ?? 0)}.`;
   });
   /** The last A before the limit of B first changes. */
   function turn(of: TradeOff): number {
@@ -87,7 +98,7 @@
     const at = points.findIndex(
       (point) => point.sure !== undefined && Math.abs(point.sure - (first ?? 0)) > 1,
     );
-    return Math.floor(points[Math.max(0, at - 1)]?.a ?? 0);
+    return points[Math.max(0, at - 1)]?.a ?? 0;
   }
 </script>
 
@@ -128,16 +139,20 @@
       <path class="may f{i}" d={path.may} />
       <path class="sure f{i}" d={path.sure} />
     {/each}
-    {#each x.ticks(7) as tick (tick)}
-      <path class="tick" d="M{x(tick)} {H - pad.bottom}v6" />
-      <text x={x(tick)} y={H - pad.bottom + 20} text-anchor="middle">{tick}</text>
+    {#each ticksOf(x, 7) as { mm, figure } (figure)}
+      <path class="tick" d="M{x(mm)} {H - pad.bottom}v6" />
+      <text x={x(mm)} y={H - pad.bottom + 20} text-anchor="middle">{figure}</text>
     {/each}
-    {#each y.ticks(6) as tick (tick)}
-      <path class="tick" d="M{pad.left} {y(tick)}h-6" />
-      <text x={pad.left - 10} y={y(tick) + 5} text-anchor="end">{tick}</text>
+    {#each ticksOf(y, 6) as { mm, figure } (figure)}
+      <path class="tick" d="M{pad.left} {y(mm)}h-6" />
+      <text x={pad.left - 10} y={y(mm) + 5} text-anchor="end">{figure}</text>
     {/each}
-    <text class="name" x={W - pad.right} y={H - 8} text-anchor="end">{map?.a.label ?? ''}, mm</text>
-    <text class="name" x={pad.left + 8} y={pad.top + 18}>{map?.b.label ?? ''}, mm, at most</text>
+    <text class="name" x={W - pad.right} y={H - 8} text-anchor="end"
+      >{map?.a.label ?? ''}, {lengths}</text
+    >
+    <text class="name" x={pad.left + 8} y={pad.top + 18}
+      >{map?.b.label ?? ''}, {lengths}, at most</text
+    >
     {#if map?.here}
       <g class="here" transform="translate({x(map.here.a)} {y(map.here.b)})">
         <path d="M-9 0H9M0 -9V9" /><text x="12" y="-8">this plan</text>

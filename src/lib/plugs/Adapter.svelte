@@ -14,12 +14,14 @@
     shopping,
   } from '$core/plugs/join/index.ts';
   import type { Plug } from '$core/standards/plugs/index.ts';
+  import { lengthWithUnit } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import { Joining } from '$lib/shop/joining.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
   import AdapterPicture from './AdapterPicture.svelte';
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
@@ -96,7 +98,10 @@
   function list(): void {
     const job = view.job;
     if (!recipe || !job) return;
-    const lines = shopping(recipe);
+    const lengths = bench.shop.settings.unit;
+    const lines = shopping(recipe).map(({ what, count, unit }) =>
+      unit ? { what: `${what}, ${lengthWithUnit(count, lengths)}`, count: 1 } : { what, count },
+    );
     const fresh = lines.filter((line) => !job.wants.some((want) => want.what === line.what));
     void bench.edit('adapter parts onto the list', addWants(job.id, lines));
     toast(`${fresh.length} lines onto the trip list.`);
@@ -157,9 +162,14 @@
           >
         {/each}
       {/each}
-      <label class="need"
-        >length, mm <input type="number" min="20" max="3000" bind:value={lengthMm} /></label
-      >
+      <MeasureField
+        label="wire length"
+        unit="mm"
+        lengths={bench.shop.settings.unit}
+        value={{ lo: lengthMm, hi: lengthMm }}
+        most={3000}
+        onmeasure={(value) => (lengthMm = value)}
+      />
       <label class="need wide"
         >contacts
         <select bind:value={fill}

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { continuity, endName, live, shopping, type Recipe } from '$core/plugs/join/index.ts';
+  import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { inks } from '$lib/draw/inks.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
 
   interface Props {
     recipe: Recipe;
@@ -8,6 +10,7 @@
     onwire: (n: number | undefined) => void;
   }
   const { recipe, lit, onwire }: Props = $props();
+  const lengths = $derived(bench.shop.settings.unit);
   const rows = $derived(continuity(recipe));
   const steps = $derived(live(recipe));
   const volts = (value: number) => value.toFixed(2);
@@ -20,7 +23,7 @@
       ><tr
         ><th class="n">wire</th><th>from</th><th>to</th><th>signal</th><th>colour</th><th class="n"
           >AWG</th
-        ><th class="n">mm</th><th class="n">most A</th><th>splice</th></tr
+        ><th class="n">{lengths}</th><th class="n">most A</th><th>splice</th></tr
       ></thead
     >
     <tbody>
@@ -46,7 +49,7 @@
             {wire.colour}</td
           >
           <td class="n figure">{wire.awg}</td>
-          <td class="n figure">{wire.lengthMm}</td>
+          <td class="n figure">{formatLength(wire.lengthMm, lengths)}</td>
           <td class="n figure">{wire.mostA?.toFixed(1) ?? ''}</td>
           <td class="figure"
             >{[wire.spliceFrom ? endName(wire.from) : '', wire.spliceTo ? endName(wire.to) : '']
@@ -126,7 +129,7 @@
     <h2>To have at hand</h2>
     <ul>
       {#each shopping(recipe) as line (line.what)}<li>
-          <span class="figure">{line.count}</span>
+          <span class="figure">{line.unit ? lengthWithUnit(line.count, lengths) : line.count}</span>
           {line.what}
         </li>{/each}
     </ul>

@@ -1,4 +1,5 @@
 import type { Limit } from '$core/fit/limits.ts';
+import { lengthWithUnit, type LengthUnit } from '$core/units/length.ts';
 import { paper, rule, SHEET } from './page.ts';
 
 /** Longest bar on one line; a longer one goes on below, both parts labelled. */
@@ -24,12 +25,16 @@ export function rowsOf(
 }
 
 /** A true-size strip for one shell, to cut out, take to the shelf or the market and lay against a part. */
-export async function limitStripPdf(shell: string, limits: readonly Limit[]): Promise<Uint8Array> {
+export async function limitStripPdf(
+  shell: string,
+  limits: readonly Limit[],
+  unit: LengthUnit = 'mm',
+): Promise<Uint8Array> {
   const document = await paper(`Limits of ${shell}`);
   const begin = () => {
     const next = document.sheet();
     next.text(`${shell}: what goes in at most. Print at 100 %.`, SHEET.marginMm, 10, 5);
-    rule(next, SHEET.marginMm, 18);
+    rule(next, SHEET.marginMm, 18, unit);
     return next;
   };
   const sheets = [begin()];
@@ -39,10 +44,15 @@ export async function limitStripPdf(shell: string, limits: readonly Limit[]): Pr
     sheet.line(SHEET.marginMm, y, end, y, 0.4);
     sheet.line(SHEET.marginMm, y - 4, SHEET.marginMm, y + 4, 0.4);
     sheet.line(end, y - 4, end, y + 4, 0.4);
-    const more = toMm < limit.mm ? ' (goes on below)' : fromMm > 0 ? ` (from ${fromMm} on)` : '';
+    const more =
+      toMm < limit.mm
+        ? ' (goes on below)'
+        : fromMm > 0
+          ? ` (from ${lengthWithUnit(fromMm, unit)} on)`
+          : '';
     const note = limit.how === 'class' ? ', not measured: the least of its class' : '';
     sheet.text(
-      `${limit.label} ${Math.round(limit.mm * 10) / 10} mm${limit.with ? `, ${limit.with}` : ''}, ${limit.datum}${note}${more}`,
+      `${limit.label} ${lengthWithUnit(limit.mm, unit)}${limit.with ? `, ${limit.with}` : ''}, ${limit.datum}${note}${more}`,
       SHEET.marginMm + 2,
       y - 1.5,
       3.4,

@@ -1,3 +1,4 @@
+import { MM_PER_INCH, type LengthUnit } from '$core/units/length.ts';
 import { PDFDocument, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib';
 
 /** Pages at true size: millimetres from the top left of the sheet, whatever the printer would like. */
@@ -56,10 +57,12 @@ function sheetOn(page: PDFPage, font: PDFFont): Sheet {
 /** The standard font knows Latin-1 only. */
 const printable = (words: string) => words.replace(/[^\x20-\xff]/g, '-');
 
-/** A 100 mm rule to lay a caliper on before trusting the sheet. */
-export function rule(sheet: Sheet, x: number, y: number): void {
-  sheet.line(x, y, x + 100, y, 0.3);
+/** A rule of 100 mm, or of 4 inches, to lay a caliper on before trusting the sheet. */
+export function rule(sheet: Sheet, x: number, y: number, unit: LengthUnit = 'mm'): void {
+  const end = x + (unit === 'mm' ? 100 : 4 * MM_PER_INCH);
+  sheet.line(x, y, end, y, 0.3);
   sheet.line(x, y - 2, x, y + 2, 0.3);
-  sheet.line(x + 100, y - 2, x + 100, y + 2, 0.3);
-  sheet.text('this rule is 100 mm: check it before you trust the sheet', x + 3, y - 1.2, 2.8);
+  sheet.line(end, y - 2, end, y + 2, 0.3);
+  const length = unit === 'mm' ? '100 mm' : '4 in';
+  sheet.text(`this rule is ${length}: check it before you trust the sheet`, x + 3, y - 1.2, 2.8);
 }

@@ -1,4 +1,5 @@
 import { boardFormats, holes, HOLE_DIAMETER_MM, type HoleName } from '$core/standards/boards.ts';
+import type { LengthUnit } from '$core/units/length.ts';
 import { paper, rule, SHEET, type Sheet } from './page.ts';
 
 /**
@@ -23,20 +24,20 @@ export function onSheet(tile: Tile, x: number, y: number): { x: number; y: numbe
   return { x: x - tile.originX + SHEET.marginMm, y: y - tile.originY + TOP_MM };
 }
 
-export async function patternsPdf(): Promise<Uint8Array> {
+export async function patternsPdf(unit: LengthUnit = 'mm'): Promise<Uint8Array> {
   const document = await paper('Board patterns at true size');
-  for (const [i, tile] of tiles.entries()) draw(document.sheet(), tile, i + 1);
+  for (const [i, tile] of tiles.entries()) draw(document.sheet(), tile, i + 1, unit);
   return document.bytes();
 }
 
-function draw(sheet: Sheet, tile: Tile, number: number): void {
+function draw(sheet: Sheet, tile: Tile, number: number, unit: LengthUnit): void {
   sheet.text(
     `Board patterns, sheet ${number} of ${tiles.length}: port end left, rear edge on top. Print at 100 %, lay the board on, rear edge to the line.`,
     SHEET.marginMm,
     8,
     3.4,
   );
-  rule(sheet, SHEET.marginMm, 16);
+  rule(sheet, SHEET.marginMm, 16, unit);
   const inside = (p: { x: number; y: number }) =>
     p.x >= SHEET.marginMm - 0.01 &&
     p.x <= SHEET.widthMm - SHEET.marginMm &&

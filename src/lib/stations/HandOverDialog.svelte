@@ -77,8 +77,6 @@
   ul {
     margin: 0;
     padding-left: 20px;
-    max-height: 34vh;
-    overflow: auto;
   }
   li {
     margin: 2px 0;

@@ -50,6 +50,18 @@ describe('draw/caseCut', () => {
     expect(open?.outside.known).to.equal(false);
     expect(open?.cardWall).to.equal(undefined);
   });
+  it('writes its figures in the unit of the shop, and stays as large', () => {
+    const inInches = caseCut({
+      ...plan,
+      shop: { ...plan.shop, settings: { ...plan.shop.settings, unit: 'in' } },
+    });
+    const figure = (drawn: typeof cut, seat: string) =>
+      drawn?.side.boxes.find((each) => each.seat === seat && each.figure)?.figure;
+    expect(figure(cut, 'board')).to.equal('244 × 244');
+    expect(figure(inInches, 'board')).to.equal('9.6 × 9.6 in');
+    expect(figure(inInches, 'card1')).to.equal('10.51 in');
+    expect(inInches?.side.w).to.equal(cut?.side.w);
+  });
   it('sees a flat case from above', () => {
     const flat = caseCut(planWith({ case: { outerWidth: 178, outerHeight: 36, outerDepth: 182 } }));
     expect(flat?.flat).to.equal(true);

@@ -220,7 +220,9 @@ describe('fit, limits to read out', () => {
     expect(mm('card height', 'plugs on top')).to.equal(115);
   });
   it('reads as one line each, with the datum', () => {
-    expect(readOut(list)).to.include('card length: 255 at most, from the inside of the bracket');
+    expect(readOut(list, 'mm')).to.include(
+      'card length: 255 at most, from the inside of the bracket',
+    );
   });
 });
 

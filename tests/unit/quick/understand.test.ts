@@ -3,11 +3,57 @@ import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { property } from '../../../src/core/model/properties.ts';
 import type { Kind } from '../../../src/core/model/types.ts';
+import { scanWords } from '../../../src/core/quick/quick.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { understand } from '../../../src/core/quick/understand.ts';
 import { currentLimitA } from '../../../src/core/quick/wireLimit.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
+
+describe('what is scanned', () => {
+  for (const word of scanWords)
+    it(`“${word}” is the word, whatever is asked`, () => {
+      for (const asked of [undefined, { property: property('card', 'length')! }])
+        expect(understand(shop, word.toUpperCase(), asked)).to.include({ kind: 'word', word });
+    });
+  it('every tag of the shop is its part, in capitals or not, also under a question', () => {
+    expect(shop.parts.length).to.be.greaterThan(100);
+    for (const { id } of shop.parts)
+      for (const typed of [id, id.toLowerCase(), ` ${id} `])
+        for (const asked of [undefined, { property: property('card', 'length')! }])
+          expect(understand(shop, typed, asked), typed).to.include({ kind: 'part', partId: id });
+  });
+  it('every number of a job is the job, a length under a question of lengths', () => {
+    for (const { id } of shop.jobs) {
+      expect(understand(shop, id)).to.include({ kind: 'job', jobId: id });
+      expect(understand(shop, `job ${id}`)).to.include({ kind: 'job', jobId: id });
+      expect(understand(shop, id, { property: property('card', 'length')! }).kind).to.equal(
+        'answer',
+      );
+    }
+  });
+  it('every place of the shelf is that place', () => {
+    const places = new Set(shop.parts.flatMap((part) => part.where ?? []));
+    expect(places.size).to.be.greaterThan(10);
+    for (const where of places)
+      expect(understand(shop, `@${where}`)).to.include({ kind: 'place', where });
+  });
+  it('every figure a caliper sends answers a question of lengths, to the hundredth', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 30000 }), fc.boolean(), (hundredths, inches) => {
+        const figure = (hundredths / 100).toFixed(2);
+        const asked = { property: property('card', 'length')! };
+        const typed = inches ? `${(hundredths / 2540).toFixed(3)} in` : figure;
+        const answer = understand(shop, typed, asked);
+        expect(answer.kind, typed).to.equal(
+          hundredths / 2540 < 0.0005 && inches ? 'nothing' : 'answer',
+        );
+        if (answer.kind === 'answer' && 'lo' in answer.value)
+          expect(answer.value.lo).to.be.closeTo(hundredths / 100, inches ? 0.013 : 1e-9);
+      }),
+    );
+  });
+});
 
 describe('quick/sums', () => {
   it('a part in its room: two numbers are enough', () => {

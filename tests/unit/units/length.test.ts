@@ -1,13 +1,39 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  drawnLength,
   formatLength,
+  lengthsIn,
+  lengthWithUnit,
   parseLength,
   parseNumber,
   trim,
-  lengthsIn,
 } from '../../../src/core/units/length.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
+
+describe('units/drawnLength', () => {
+  it('whole millimetres say no unit, hundredths of an inch theirs', () => {
+    expect(drawnLength(247, 'mm')).to.equal('247');
+    expect(drawnLength(246.6, 'mm')).to.equal('247');
+    expect(drawnLength(247, 'in')).to.equal('9.72 in');
+    expect(drawnLength(254, 'in')).to.equal('10 in');
+  });
+  it('never promises more room than there is, never less of what stands over', () => {
+    expect(drawnLength(246.6, 'mm', 'floor')).to.equal('246');
+    expect(drawnLength(0.2, 'mm', 'ceil')).to.equal('1');
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 900, noNaN: true }), (mm) => {
+        expect(Number.parseFloat(drawnLength(mm, 'in', 'floor')) * 25.4).to.be.at.most(mm + 1e-9);
+        expect(Number.parseFloat(drawnLength(mm, 'in', 'ceil')) * 25.4).to.be.at.least(mm - 1e-9);
+      }),
+    );
+  });
+  it('keeps a tenth of a millimetre visible in inches', () => {
+    expect(lengthWithUnit(0.1, 'in')).to.equal('0.004 in');
+    expect(lengthWithUnit(0.1, 'mm')).to.equal('0.1 mm');
+    expect(lengthsIn('leaves 1 mm, of 247 mm', 'in')).to.equal('leaves 0.039 in, of 9.72 in');
+  });
+});
 
 describe('units/length', () => {
   const cases: [string, number][] = [

@@ -20,15 +20,20 @@ export const wireLine = (wire: JoinWire): string =>
     ...(wire.spliceTo ? [`splice ${endName(wire.to)}`] : []),
   ].join(' ');
 
+/** Pieces, or millimetres of what is bought by its length. */
 export interface ShopLine {
   what: string;
   count: number;
+  unit?: 'mm';
 }
 
 /** What to have at hand: housings, contacts, wire by colour and gauge, sleeves, converters, small parts. */
 export function shopping(recipe: Recipe): ShopLine[] {
-  const lines = new Map<string, number>();
-  const add = (what: string, count: number) => lines.set(what, (lines.get(what) ?? 0) + count);
+  const lines = new Map<string, ShopLine>();
+  const add = (what: string, count: number, unit?: 'mm') => {
+    const before = lines.get(what)?.count ?? 0;
+    lines.set(what, { what, count: before + count, ...(unit && { unit }) });
+  };
   for (const plug of recipe.gives) add(`housing to take a ${plug.name} plug`, 1);
   for (const plug of recipe.takes) add(`housing ${plug.name}`, 1);
   const crimped = new Map<string, { mm: number; awg: number }>();
@@ -39,11 +44,11 @@ export function shopping(recipe: Recipe): ShopLine[] {
       if (plug && !crimped.has(endName(end)))
         crimped.set(endName(end), { mm: plug.pitchMm, awg: wire.awg });
     }
-    add(`wire ${wire.colour} AWG ${wire.awg}, mm`, wire.lengthMm);
+    add(`wire ${wire.colour} AWG ${wire.awg}`, wire.lengthMm, 'mm');
   }
   for (const { mm, awg } of crimped.values()) add(`crimp contact, ${mm} mm, for AWG ${awg}`, 1);
   if (recipe.splices > 0) add('shrink sleeve for a splice', recipe.splices);
   for (const each of recipe.converters) add(each.name, 1);
   for (const tie of recipe.ties) if (tie.through) add(tie.through, 1);
-  return [...lines].map(([what, count]) => ({ what, count }));
+  return [...lines.values()];
 }

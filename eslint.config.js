@@ -31,6 +31,28 @@ const stationRules = stations.map((station) => ({
   },
 }));
 
+/** What stations and the search share knows none of them. */
+const shared = {
+  files: ['src/core/{units,standards,model,findings,remedies,document}/**'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...coreOutside(),
+          {
+            group: [...stations, 'plan', 'edits'].flatMap((room) => [
+              `../${room}/*`,
+              `../../${room}/*`,
+            ]),
+            message: 'What the stations share knows no station.',
+          },
+        ],
+      },
+    ],
+  },
+};
+
 function coreOutside() {
   return [
     {
@@ -94,6 +116,7 @@ export default ts.config(
       ],
     },
   },
+  shared,
   ...stationRules,
   {
     files: ['tests/**'],

@@ -8,7 +8,7 @@ import { serve } from './serve.mjs';
 
 /**
  * `npm run kills -- 40`: lines are typed into the book as fast as they go, and the whole browser is
- * killed at any moment. Opened again, every line must stand there but for the one being entered.
+ * killed at any moment. Opened again, every line that was entered must stand there but for the last.
  */
 const runs = Number(process.argv[2] ?? 40);
 /** The browser lives this long under typing, ms. */
@@ -85,8 +85,8 @@ try {
       for (let n = 0; alive; n += 1) {
         const what = `run${run}n${n}`;
         await line.fill(`paid 0.01 ${what}`);
-        typed.push(what);
         await line.press('Enter');
+        typed.push(what);
       }
     })().catch(() => undefined);
     await new Promise((over) =>

@@ -1,10 +1,11 @@
-import { checkShop, ShopFileError } from '../core/model/read.ts';
+import { checkShop, ShopFileError } from '../core/document/read.ts';
 import { kindOfSeat } from '../core/model/seats.ts';
 import type { Job, Shop } from '../core/model/types.ts';
 import { candidatesFor } from '../core/plan/candidatesFor.ts';
 import { giving } from '../core/plan/give/give.ts';
 import { planOf } from '../core/plan/planOf.ts';
 import { runChecks } from '../core/plan/run.ts';
+import { published, publishedWays } from './published.ts';
 import { ok, refused, type Answer, type Task } from './answer.ts';
 
 /** Tasks over a whole document. */
@@ -46,7 +47,10 @@ export const check: Task = (value, { job: wanted }) => {
   const jobs = shop.jobs.filter((job) => wanted === undefined || job.id === wanted);
   if (wanted !== undefined && jobs.length === 0) return noJob(wanted);
   return ok({
-    jobs: jobs.map((job) => ({ id: job.id, findings: runChecks(planOf(shop, job)) })),
+    jobs: jobs.map((job) => ({
+      id: job.id,
+      findings: runChecks(planOf(shop, job)).map(published),
+    })),
   });
 };
 
@@ -61,7 +65,7 @@ export const fitSearch: Task = (value, { job: wanted }) => {
   const search = giving(found.shop, found.job, { nodeLimit: NODE_LIMIT });
   for (;;) {
     const step = search.next();
-    if (step.done) return ok(step.value);
+    if (step.done) return ok(publishedWays(step.value));
     if (Date.now() < until) continue;
     return {
       status: 503,

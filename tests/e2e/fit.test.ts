@@ -16,12 +16,12 @@ describe('fit, what must give', () => {
     const give = page.getByRole('region', { name: 'What must give' });
     await give.getByText(/proven over [\d ]+ combinations/).waitFor();
     await give.getByRole('button', { name: /Take the drive cage out.*20 min/s }).click();
-    await stored<Job>(page, 'jobs', '14', (job) => job?.taken.includes('cage-out') === true);
+    await stored<Job>(page, 'jobs', '14', (job) => job?.applied[0]?.do === 'cageOut');
     await page.locator('[id="sum-card-length:card1"]').getByText('38').first().waitFor();
     await page.keyboard.press('Escape');
     await page.locator('h1').click();
     await page.keyboard.press('u');
-    await stored<Job>(page, 'jobs', '14', (job) => job?.taken.length === 0);
+    await stored<Job>(page, 'jobs', '14', (job) => job?.applied.length === 0);
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });
@@ -53,7 +53,7 @@ describe('fit, what must give', () => {
       page,
       'jobs',
       '16',
-      (job) => job?.taken.includes('slot-far:memory1') === true,
+      (job) => job?.applied.some(({ do: what }) => what === 'slotFurther') === true,
     );
     const part = page.locator('svg.cut').first().locator('g.part.memory').first();
     const box = await part.boundingBox();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import type { Job, Part } from '../../src/core/model/types.ts';
+import { VERSION, type Job, type Part } from '../../src/core/model/types.ts';
 import {
   enter,
   openShop,
@@ -414,7 +414,7 @@ describe('files', () => {
     ['half a file', (text: string) => text.slice(0, 3000), 'Not a whole JSON file'],
     [
       'a newer version',
-      (text: string) => text.replace('"version": 6', '"version": 99'),
+      (text: string) => text.replace(`"version": ${VERSION}`, '"version": 99'),
       'Update the product',
     ],
     [

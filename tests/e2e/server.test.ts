@@ -2,7 +2,7 @@ import { connect } from 'node:net';
 import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { jobShop, writeShop } from '../../src/core/export/json.ts';
-import type { Job, Shop } from '../../src/core/model/types.ts';
+import { VERSION, type Job, type Shop } from '../../src/core/model/types.ts';
 import { origin } from './helpers/app.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');
@@ -153,7 +153,7 @@ describe('the server under attack', function () {
     expect((await post('/api/v1/check', '{"a":')).json.message).to.contain('Broken JSON');
     expect((await post('/api/v1/check', new Uint8Array([0xff, 0xfe, 0x00]))).status).to.equal(400);
     expect((await post('/api/v1/check', '['.repeat(100_000))).status).to.equal(400);
-    const deep = `{"format":"nutshell-swap","version":6,"x":${'['.repeat(20_000)}${']'.repeat(20_000)}}`;
+    const deep = `{"format":"nutshell-swap","version":${VERSION},"x":${'['.repeat(20_000)}${']'.repeat(20_000)}}`;
     expect((await post('/api/v1/check', deep)).status).to.equal(400);
   });
 

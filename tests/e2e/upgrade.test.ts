@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Entry } from '../../src/core/model/types.ts';
+import { VERSION, type Entry } from '../../src/core/model/types.ts';
 import { enter, openShop, origin, ready, stored } from './helpers/app.ts';
 
 /** What an older version left behind, as a script of its own: nothing of the product runs while it is laid down. */
@@ -48,7 +48,7 @@ describe('an older store', () => {
       page,
       'head',
       'shop',
-      (each) => each?.version === 6,
+      (each) => each?.version === VERSION,
     );
     expect(head.settings.rates).to.deep.equal([]);
     /* A bare answer of the API has no icon of its own; the browser asks for one all the same. */

@@ -2,6 +2,11 @@ import { expect } from 'chai';
 import type { Job, Part } from '../../src/core/model/types.ts';
 import { openShop, origin, retype, stored } from './helpers/app.ts';
 
+const hungOnMain = (job: Job | undefined, seat: string) =>
+  job?.applied.some(
+    (value) => value.do === 'hangOn' && value.seat === seat && value.lead === 'main',
+  ) === true;
+
 describe('watts, the supply tree', () => {
   it('draws from the wall to the parts, in every state, and opens a branch', async () => {
     const shop = await openShop('/job/14/watts');
@@ -25,7 +30,7 @@ describe('watts, the supply tree', () => {
     await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor();
     await page.getByRole('button', { name: /^fan 2 / }).press('Enter');
     await page.locator('p.row').getByRole('button', { name: 'ATX main 24-way' }).press('Enter');
-    await stored<Job>(page, 'jobs', '9', (job) => job?.taken.includes('feed:fan2:main') === true);
+    await stored<Job>(page, 'jobs', '9', (job) => hungOnMain(job, 'fan2'));
     const fan = await page.getByRole('button', { name: /^fan 3 / }).boundingBox();
     const lead = await page
       .getByRole('button', { name: /^ATX main 24-way / })
@@ -36,7 +41,7 @@ describe('watts, the supply tree', () => {
     await page.mouse.down();
     await page.mouse.move(lead.x + lead.width / 2, lead.y + lead.height / 2, { steps: 6 });
     await page.mouse.up();
-    await stored<Job>(page, 'jobs', '9', (job) => job?.taken.includes('feed:fan3:main') === true);
+    await stored<Job>(page, 'jobs', '9', (job) => hungOnMain(job, 'fan3'));
     await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor({ state: 'detached' });
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();

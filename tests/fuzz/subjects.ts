@@ -15,7 +15,7 @@ import { readPriceList } from '../../src/core/intake/priceList.ts';
 import { readInventories } from '../../src/core/intake/read.ts';
 import { DumpError, trainedLinks } from '../../src/core/links/trained.ts';
 import { emptyShop } from '../../src/core/model/empty.ts';
-import { readShop, ShopFileError } from '../../src/core/model/read.ts';
+import { readShop, ShopFileError } from '../../src/core/document/read.ts';
 import type { Shop } from '../../src/core/model/types.ts';
 import { standing } from '../../src/core/plan/bench.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';

@@ -3,7 +3,7 @@ import Ajv from 'ajv';
 import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
-import { jsonSchema } from '../../src/core/model/jsonSchema.ts';
+import { jsonSchema } from '../../src/core/document/jsonSchema.ts';
 
 /** The published JSON Schema (draft-07, json-schema.org) judged by Ajv 8, an independent validator. */
 describe('reference: the JSON Schema by Ajv', () => {

@@ -1,5 +1,5 @@
 import type { Shop } from '../model/types.ts';
-import { checkShop } from '../model/read.ts';
+import { checkShop } from '../document/read.ts';
 import written from './shop.json';
 
 /** The moment the demo was written for: its waits, readings and stamps lie round it. */

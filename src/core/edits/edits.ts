@@ -1,8 +1,9 @@
 import { create } from 'mutative';
-import type { Action } from '../findings/finding.ts';
+import type { Remedy } from '../findings/finding.ts';
 import type { Fact, Facts } from '../model/fact.ts';
 import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
+import type { RemedyValue } from '../model/remedyValue.ts';
 import { freeSeat } from '../model/seats.ts';
 import { inStages, stageOf, withChange } from '../model/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
@@ -11,6 +12,8 @@ import { compareInventory } from '../intake/compare.ts';
 import { mergeFacts } from '../intake/merge.ts';
 import { recordOf } from '../export/sheet.ts';
 import type { Incomplete } from '../model/recordTypes.ts';
+import { hangOn } from '../remedies/hangOn.ts';
+import { sameRemedy } from '../remedies/index.ts';
 import { withoutUndefined } from '../model/plainData.ts';
 import { giveTag, type TagEdit, type Untagged } from './items.ts';
 
@@ -168,69 +171,60 @@ export const dropChange = (jobId: string, seat: SeatId, partId: string, stage: n
     );
   });
 
-/** Takes or gives back a remedy. */
-export const takeRemedy = (jobId: string, remedyId: string, action: Action): Edit => {
-  switch (action.do) {
-    case 'put':
-      return putPart(jobId, action.seat, action.partId);
-    case 'want':
-      return job(jobId, (found) => {
-        if (found.taken.includes(remedyId)) return;
-        found.wants.push({ what: action.what, count: action.count, remedyId });
-        found.taken.push(remedyId);
+/** Applies a remedy: another part for a seat, or work and things to get. */
+export const applyRemedy = (jobId: string, { value, get }: Pick<Remedy, 'value' | 'get'>): Edit =>
+  value.do === 'put'
+    ? putPart(jobId, value.seat, value.partId)
+    : job(jobId, (found) => {
+        if (found.applied.some((each) => sameRemedy(each, value))) return;
+        found.applied.push(value);
+        if (get) found.wants.push({ ...get, remedy: value });
       });
-    case 'take':
-      return job(jobId, (found) => {
-        if (!found.taken.includes(remedyId)) found.taken.push(remedyId);
-      });
-  }
-};
 
-/** A whole set of changes in one step: parts put, remedies taken, what has to be got on the list. */
-export const takeWay = (
+/** A whole set of changes in one step: parts put, remedies applied, what has to be got on the list. */
+export const applyWay = (
   jobId: string,
   way: {
     puts: readonly { seat: SeatId; partId: string }[];
-    takes: readonly string[];
-    wants: readonly { what: string; remedyId: string }[];
+    applies: readonly RemedyValue[];
+    gets: readonly { what: string; remedy: RemedyValue }[];
   },
 ): Edit => {
   const edits: Edit[] = [
     ...way.puts.map((put) => putPart(jobId, put.seat, put.partId)),
-    ...way.takes.map((id) => {
-      const want = way.wants.find((each) => each.remedyId === id);
-      return takeRemedy(
-        jobId,
-        id,
-        want ? { do: 'want', what: want.what, count: 1 } : { do: 'take' },
-      );
+    ...way.applies.map((value) => {
+      const got = way.gets.find((each) => each.remedy === value);
+      return applyRemedy(jobId, { value, ...(got && { get: { what: got.what, count: 1 } }) });
     }),
   ];
   return (shop) => edits.reduce((now, edit) => edit(now), shop);
 };
 
-/** Moves a part to another of its places: gives one remedy back and takes another. */
+/** Moves a part to another of its places: gives one remedy back and applies another. */
 export const takeChoice = (
   jobId: string,
-  choice: { take?: string | undefined; drop?: string | undefined },
+  choice: { take?: RemedyValue | undefined; drop?: RemedyValue | undefined },
 ): Edit =>
   job(jobId, (found) => {
-    found.taken = found.taken.filter((id) => id !== choice.drop);
-    if (choice.take && !found.taken.includes(choice.take)) found.taken.push(choice.take);
+    const { take, drop } = choice;
+    if (drop) found.applied = found.applied.filter((each) => !sameRemedy(each, drop));
+    if (take && !found.applied.some((each) => sameRemedy(each, take))) found.applied.push(take);
   });
 
 /** Hangs a part on another lead of the supply; what was said of it before goes. */
-export const hangOn = (jobId: string, seat: SeatId, feedId: string | undefined): Edit =>
+export const hangPart = (jobId: string, seat: SeatId, lead: string | undefined): Edit =>
   job(jobId, (found) => {
-    found.taken = found.taken.filter((id) => !id.startsWith(`feed:${seat}:`));
-    if (feedId !== undefined) found.taken.push(feedId);
+    found.applied = found.applied.filter((each) => each.do !== 'hangOn' || each.seat !== seat);
+    if (lead !== undefined) found.applied.push(hangOn({ seat, lead }));
   });
 
 /** Gives a remedy back; what it put on the list goes too, unless it is bought already. */
-export const dropRemedy = (jobId: string, remedyId: string): Edit =>
+export const dropRemedy = (jobId: string, value: RemedyValue): Edit =>
   job(jobId, (found) => {
-    found.taken = found.taken.filter((id) => id !== remedyId);
-    found.wants = found.wants.filter((want) => want.remedyId !== remedyId || want.bought === true);
+    found.applied = found.applied.filter((each) => !sameRemedy(each, value));
+    found.wants = found.wants.filter(
+      ({ remedy, bought }) => !remedy || !sameRemedy(remedy, value) || bought === true,
+    );
   });
 
 /** Stamps a step; `waitUntil` leaves the machine alone that long. */

@@ -1,6 +1,6 @@
 import { formatMoney } from '../units/money.ts';
 import type { Entry, Shop } from '../model/types.ts';
-import { isTime } from '../model/fields.ts';
+import { isTime } from '../document/fields.ts';
 import { defuse } from './partsTable.ts';
 
 /**

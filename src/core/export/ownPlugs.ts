@@ -1,5 +1,5 @@
 import { array, number, object, string, ValidationError } from 'yup';
-import { ownPlugSchema } from '../model/ownPlugSchema.ts';
+import { ownPlugSchema } from '../document/ownPlugSchema.ts';
 import type { OwnPlug } from '../model/types.ts';
 
 /** Plugs of one's own as a file that another shop can read. */

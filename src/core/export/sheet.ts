@@ -17,6 +17,7 @@ import { costs } from '../plan/bench.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
 import { heatLines, huntLine, mishapLines } from './record.ts';
+import { titleOf } from '../remedies/index.ts';
 
 /** The sheet of a job: as it was frozen at hand-over, else as it stands now. */
 export function sheetOf(shop: Shop, job: Job): Sheet {
@@ -53,7 +54,7 @@ function sheetNow(shop: Shop, job: Job): Sheet {
     found: foundSeats,
     built: plan.seats.map((placed) => line(placed.seat, placed.part, placed.state)),
     open: found.filter((finding) => finding.mark !== 'clear').map(openLine),
-    remedies: job.taken,
+    remedies: job.applied.map((value) => titleOf(value, plan)),
     readings: job.readings,
     hunts: job.hunts.map(huntLine),
     mishaps: mishapLines(job),

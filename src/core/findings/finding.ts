@@ -1,4 +1,5 @@
 import type { How } from '../model/fact.ts';
+import type { RemedyValue } from '../model/remedyValue.ts';
 import type { SeatId } from '../model/types.ts';
 import type { Source } from '../standards/source.ts';
 import type { Money } from '../units/money.ts';
@@ -39,15 +40,23 @@ export interface Term {
   input?: InputRef | undefined;
 }
 
-/** What a remedy does when it is taken. */
-export type Action =
-  | { do: 'take' }
-  | { do: 'put'; seat: SeatId; partId: string | null }
-  | { do: 'want'; what: string; count: number };
+/** Another part for a seat, or none: a change of the plan itself. */
+export interface PutPart {
+  do: 'put';
+  seat: SeatId;
+  partId: string | null;
+}
+
+/** Something to get, as it goes on the shopping list. */
+export interface ToGet {
+  what: string;
+  count: number;
+}
 
 /** A way out, worked out to what it leaves. */
 export interface Remedy {
-  id: string;
+  /** What is done when it is applied. */
+  value: RemedyValue | PutPart;
   title: string;
   /** The pencilled line it adds to the sum. */
   term?: Term | undefined;
@@ -62,7 +71,8 @@ export interface Remedy {
   givesUp?: string | undefined;
   /** What it does to the looks, in words. */
   spoils?: string | undefined;
-  action: Action;
+  /** What has to be got for it. */
+  get?: ToGet | undefined;
 }
 
 /** A sum with its verdict: the same object on the tape, in the picture, on paper and over HTTP. */

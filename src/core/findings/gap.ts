@@ -1,5 +1,5 @@
 import type { Source } from '../standards/source.ts';
-import { add, isExact, scale, total, zero, type Range } from '../units/range.ts';
+import { isExact, scale, total, zero, type Range } from '../units/range.ts';
 import { trim } from '../units/length.ts';
 import type { Finding, Mark, Remedy, StationId, Term } from './finding.ts';
 
@@ -66,25 +66,6 @@ export function gap(spec: GapSpec): Finding {
 function restLabel(rest: Range, spare: string, short: string): string {
   if (rest.hi < 0) return short;
   return rest.lo < 0 ? 'between' : spare;
-}
-
-/** A remedy that adds one line to the sum, with what it leaves. */
-export function adding(
-  rest: Range,
-  margin: number,
-  remedy: Omit<Remedy, 'rest' | 'mark' | 'term' | 'action'> & {
-    term: Term & { value: Range };
-    action?: Remedy['action'];
-  },
-): Remedy {
-  const left = add(rest, scale(remedy.term.value, remedy.term.sign));
-  const mark = markOf(left, margin);
-  return {
-    action: { do: 'take' },
-    ...remedy,
-    rest: left,
-    mark: mark === 'clear' && remedy.givesUp ? 'watch' : mark,
-  };
 }
 
 /** `38`, `-20`, `250–400`, with a true minus sign. */

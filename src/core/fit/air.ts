@@ -1,15 +1,16 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, isApplied, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
 import type { Kind } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { litresOf, PASSIVE_LITRES } from './litres.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { rearFan } from '../remedies/rearFan.ts';
+import { FEET_MM, tallerFeet } from '../remedies/tallerFeet.ts';
+import { turnSupply } from '../remedies/turnSupply.ts';
 
-/** Feet that let a floor vent draw, mm (common practice, no source). */
-const FEET_MM = range(17, 20);
 const moves: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler'];
 
 /**
@@ -27,7 +28,7 @@ export function exhaust(plan: Plan): Finding[] {
   const supplyIn =
     one(plan, 'supply') !== undefined &&
     textAt(plan, shell, 'supplyAt')?.text !== 'outside the case';
-  const turned = plan.taken.has('turn-supply');
+  const turned = isApplied(plan, turnSupply());
   const vents = listAt(plan, shell, 'vents')?.items;
   const litres = litresOf(plan, shell);
   const passive =
@@ -59,16 +60,7 @@ export function exhaust(plan: Plan): Finding[] {
           : turned
             ? 'The turned supply was the last exhaust: now it blows against steel.'
             : 'Nothing blows out: name the vents, or add a fan at the rear.',
-      remedies: () => [
-        {
-          id: 'rear-fan',
-          title: 'Fan at the rear',
-          mark: 'watch',
-          minutes: remedyMinutes('rear-fan'),
-          undoable: true,
-          action: { do: 'want', what: 'fan for the rear wall', count: 1 },
-        },
-      ],
+      remedies: () => [offer(plan, rearFan(), 'watch')],
     }),
   ];
   return vents?.includes('floor') ? [...found, ...floorFeet(plan)] : found;
@@ -79,7 +71,7 @@ function airChanges(plan: Plan): boolean {
   const comes = plan.seats.some(
     (placed) => placed.state === 'comes' && moves.includes(placed.kind),
   );
-  return comes || plan.taken.has('turn-supply');
+  return comes || isApplied(plan, turnSupply());
 }
 
 /** A vent in the floor draws only when feet lift the case. */
@@ -87,7 +79,7 @@ function floorFeet(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
   const feet = shell && numberAt(plan, shell, 'feet');
   if (!shell || !feet) return [];
-  const taller = plan.taken.has('taller-feet');
+  const taller = isApplied(plan, tallerFeet());
   return [
     gap({
       id: 'feet',
@@ -107,19 +99,7 @@ function floorFeet(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'The floor vent can draw.'
           : 'The floor vent lies too close to the table: feet of 17 to 20 mm.',
-      remedies: () =>
-        taller
-          ? []
-          : [
-              {
-                id: 'taller-feet',
-                title: 'Feet of 17 to 20 mm',
-                mark: 'watch',
-                minutes: remedyMinutes('taller-feet'),
-                undoable: true,
-                action: { do: 'want', what: 'feet 17 to 20 mm, set of four', count: 1 },
-              },
-            ],
+      remedies: () => (taller ? [] : [offer(plan, tallerFeet(), 'watch')]),
     }),
   ];
 }

@@ -1,11 +1,12 @@
 import type { Finding, Remedy, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { listAt, one, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import { appliedOf, listAt, one, type Plan } from '../model/plan.ts';
 import { boardFormat, boardSource } from '../standards/boards.ts';
 import type { ListTold } from '../model/lookup.ts';
 import { range } from '../units/range.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { drill } from '../remedies/drill.ts';
+import { offer } from '../remedies/offer.ts';
+import { standoffsOut } from '../remedies/standoffsOut.ts';
 
 /** The board's holes against the case's standoffs: which stand under nothing, which holes over none. */
 export function boardHoles(plan: Plan): Finding[] {
@@ -67,31 +68,9 @@ export function boardHoles(plan: Plan): Finding[] {
 }
 
 function remedies(plan: Plan, touching: string[], unsupported: string[], short: boolean): Remedy[] {
-  const free = { minor: 0, currency: settingsOf(plan).currency };
-  if (short) {
-    return [
-      {
-        id: `standoffs-out:${touching.join('')}`,
-        title: `Take standoff ${touching.join(', ')} out`,
-        mark: unsupported.length > 1 ? 'mend' : unsupported.length === 1 ? 'watch' : 'clear',
-        minutes: remedyMinutes('standoffs-out'),
-        money: free,
-        undoable: true,
-        action: { do: 'take' },
-      },
-    ];
-  }
-  return [
-    {
-      id: `drill:${unsupported.join('')}`,
-      title: `Drill and set standoff ${unsupported.join(', ')}`,
-      mark: 'clear',
-      minutes: remedyMinutes('drill'),
-      money: free,
-      undoable: false,
-      action: { do: 'take' },
-    },
-  ];
+  if (!short) return [offer(plan, drill({ holes: unsupported }), 'clear')];
+  const left = unsupported.length > 1 ? 'mend' : unsupported.length === 1 ? 'watch' : 'clear';
+  return [offer(plan, standoffsOut({ holes: touching }), left)];
 }
 
 /** Standoffs as counted, else those of the boards the case names; remedies taken are already in. */
@@ -112,10 +91,9 @@ function standoffs(plan: Plan): ListTold | undefined {
     told = { items: set, how: 'class', source: 'boards it names', level: 'class' };
   }
   let items = [...told.items];
-  for (const id of plan.taken) {
-    const [what, letters = ''] = id.split(':');
-    if (what === 'standoffs-out') items = items.filter((stand) => !letters.includes(stand));
-    if (what === 'drill') items.push(...[...letters].filter((stand) => !items.includes(stand)));
-  }
+  for (const { holes } of appliedOf(plan, 'standoffsOut'))
+    items = items.filter((stand) => !holes.includes(stand));
+  for (const { holes } of appliedOf(plan, 'drill'))
+    items.push(...holes.filter((stand) => !items.includes(stand)));
   return { ...told, items };
 }

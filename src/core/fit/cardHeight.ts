@@ -1,15 +1,15 @@
 import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import type { Finding, Term } from '../findings/finding.ts';
-import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
-import { ANGLED_BEND_MM, card, CARD_PLUG_BEND_MM } from '../standards/room.ts';
+import { termOf, wordOf } from '../findings/terms.ts';
+import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { card } from '../standards/room.ts';
 import { lidRemedies, lidTerms } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';
 import { practice } from '../standards/source.ts';
-import { range, subtract } from '../units/range.ts';
-import { adding } from '../findings/gap.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { angledPlug } from '../remedies/angledPlug.ts';
+import { offer, offerIn } from '../remedies/offer.ts';
+import { otherBracket } from '../remedies/otherBracket.ts';
 
 /** A card's height over the slot, with the bend of its power leads, and its bracket against the openings. */
 export function cardHeight(plan: Plan): Finding[] {
@@ -17,6 +17,7 @@ export function cardHeight(plan: Plan): Finding[] {
   if (!shell) return [];
   return all(plan, 'card').flatMap((placed) => {
     const found: Finding[] = [];
+    const angled = angledPlug({ seat: placed.seat });
     const room = numberAt(plan, shell, 'cardHeightRoom');
     const height = numberAt(plan, placed, 'height');
     if (room && height) {
@@ -50,23 +51,7 @@ export function cardHeight(plan: Plan): Finding[] {
                     : 'The card fits, but its power leads may meet the lid: where do its plugs sit?'
                   : 'Whether the lid closes over the card hangs on what is not measured yet.',
           remedies: (rest) => [
-            ...(plugged && !plan.taken.has(`angled-lead:${placed.seat}`)
-              ? [
-                  adding(rest, 1, {
-                    id: `angled-lead:${placed.seat}`,
-                    title: 'Angled card plug',
-                    term: plain(
-                      'angled plug',
-                      subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM),
-                      1,
-                    ),
-                    minutes: remedyMinutes('angled-lead'),
-                    undoable: true,
-                    givesUp: 'one more contact in the path: only for what the adapter carries',
-                    action: { do: 'want', what: 'angled card plug', count: 1 },
-                  }),
-                ]
-              : []),
+            ...(plugged && !isApplied(plan, angled) ? offerIn(plan, angled, rest, 1) : []),
             ...lidRemedies(plan, rest, 1),
           ],
         }),
@@ -94,16 +79,7 @@ export function cardHeight(plan: Plan): Finding[] {
           unknownSay: 'Nobody said which bracket this is.',
           source: card.source,
           undoMinutes: 15,
-          remedies: () => [
-            {
-              id: `bracket:${placed.seat}`,
-              title: 'Fit the other bracket',
-              mark: 'watch',
-              minutes: remedyMinutes('bracket'),
-              undoable: true,
-              action: { do: 'want', what: `bracket for ${placed.part.name}`, count: 1 },
-            },
-          ],
+          remedies: () => [offer(plan, otherBracket({ seat: placed.seat }), 'watch')],
         }),
       );
     }

@@ -1,16 +1,19 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
-import { adding, gap } from '../findings/gap.ts';
-import { plain } from '../findings/terms.ts';
+import { gap } from '../findings/gap.ts';
 import type { SeatId } from '../model/types.ts';
-import { all, one, textAt, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import { all, isApplied, type Plan } from '../model/plan.ts';
+import type { RemedyValue } from '../model/remedyValue.ts';
+import { angledPlug } from '../remedies/angledPlug.ts';
+import { fanOutside } from '../remedies/fanOutside.ts';
+import { otherPlaces } from '../remedies/mounts.ts';
+import { moveDrive } from '../remedies/moveDrive.ts';
+import { offer, offerIn } from '../remedies/offer.ts';
+import { slotFurther } from '../remedies/slotFurther.ts';
+import { canTurn, turnSupply } from '../remedies/turnSupply.ts';
 import { practice } from '../standards/source.ts';
-import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
-import { range, subtract, width, type Range } from '../units/range.ts';
+import { width, type Range } from '../units/range.ts';
 import { farApart, separation, type Box, type Separation } from './space/box.ts';
-import { otherPlaces } from './space/mounts.ts';
 import { boxesOf, spaceOf } from './space/space.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
 
 /** Air parts should keep from each other, mm (common practice, no source). */
 const MARGIN_MM = 1;
@@ -127,61 +130,34 @@ function said(a: Box, b: Box, apart: Separation, rest: Range, mark: string): str
 }
 
 function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): Remedy[] {
-  const free = { minor: 0, currency: settingsOf(plan).currency };
-  const ways: Remedy[] = [];
-  const add = (id: string, title: string, gain: Range | undefined, more: Partial<Remedy> = {}) => {
-    if (plan.taken.has(id)) return;
-    const common = { id, title, minutes: remedyMinutes(id), money: free, undoable: true, ...more };
-    ways.push(
-      gain
-        ? adding(rest, MARGIN_MM, { ...common, term: plain(title, gain, 1) })
-        : { mark: 'watch', action: { do: 'take' }, ...common },
-    );
-  };
-  for (const box of [a, b]) {
-    if (box.kind === 'memory' && apart.axis === 'x')
-      add(`slot-far:${box.seat}`, `Put ${box.name} two slots further`, range(19));
-    if (box.kind === 'card' && box.what === 'bend')
-      add(
-        `angled-lead:${box.seat}`,
-        'Angled card plug',
-        subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM),
-        {
-          money: undefined,
-          givesUp: 'one more contact in the path: only for what the adapter carries',
-          action: { do: 'want', what: 'angled card plug', count: 1 },
-        },
-      );
-    if (box.kind === 'supply' && box.what === 'bend' && canTurn(plan))
-      add('turn-supply', 'Turn the supply round', undefined, {
-        givesUp: 'its fan blows the other way',
-      });
-    if (box.kind === 'fan')
-      add(`fan-outside:${box.seat}`, 'Fan to the outside of the front', range(25), {
-        spoils: 'a fan to be seen',
-      });
-    if (box.kind === 'drive') ways.push(...otherMounts(plan, box));
-  }
-  return ways;
+  return [a, b].flatMap((box): Remedy[] => {
+    const { seat, kind, what } = box;
+    if (kind === 'drive') return otherMounts(plan, seat);
+    if (kind === 'supply' && what === 'bend' && canTurn(plan))
+      return unlessApplied(plan, turnSupply(), (turn) => [offer(plan, turn, 'watch')]);
+    const gives =
+      kind === 'memory' && apart.axis === 'x'
+        ? slotFurther({ seat })
+        : kind === 'card' && what === 'bend'
+          ? angledPlug({ seat })
+          : kind === 'fan'
+            ? fanOutside({ seat })
+            : undefined;
+    return gives
+      ? unlessApplied(plan, gives, (value) => offerIn(plan, value, rest, MARGIN_MM))
+      : [];
+  });
 }
 
-const canTurn = (plan: Plan) => {
-  const shell = one(plan, 'case');
-  const at = shell && textAt(plan, shell, 'supplyAt')?.text;
-  return at === 'in front of the board' || at === 'over the board';
-};
+const unlessApplied = (
+  plan: Plan,
+  value: RemedyValue,
+  offered: (value: RemedyValue) => Remedy[],
+): Remedy[] => (isApplied(plan, value) ? [] : offered(value));
 
 /** Other places of the case for a drive, each named once. */
-export function otherMounts(plan: Plan, box: Pick<Box, 'seat' | 'name'>): Remedy[] {
-  const drive = all(plan, 'drive').find((each) => each.seat === box.seat);
+export function otherMounts(plan: Plan, seat: SeatId): Remedy[] {
+  const drive = all(plan, 'drive').find((each) => each.seat === seat);
   if (!drive) return [];
-  return otherPlaces(plan, drive).map((place) => ({
-    id: `drive-to:${box.seat}:${place}`,
-    title: `${box.name} to the ${place} mount`,
-    mark: 'watch' as const,
-    minutes: remedyMinutes('drive-to'),
-    money: { minor: 0, currency: settingsOf(plan).currency },
-    undoable: true,
-    action: { do: 'take' as const },
-  }));
+  return otherPlaces(plan, drive).map((to) => offer(plan, moveDrive({ seat, to }), 'watch'));
 }

@@ -2,9 +2,10 @@ import type { Finding, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { listAt, one, textAt, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
 import { coolerMountOf, coolerMountSource } from '../standards/sockets.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { coolerKit } from '../remedies/coolerKit.ts';
+import { fileSlots } from '../remedies/fileSlots.ts';
+import { offer } from '../remedies/offer.ts';
 
 /** The cooler's mounting parts against the board's socket: holes decide, not names. */
 export function coolerMount(plan: Plan): Finding[] {
@@ -47,14 +48,7 @@ export function coolerMount(plan: Plan): Finding[] {
       remedies: (mark) =>
         mark === 'mend'
           ? [
-              {
-                id: 'cooler-kit',
-                title: `Mounting kit for ${socket?.text ?? 'the socket'}`,
-                mark: 'watch',
-                minutes: remedyMinutes('cooler-kit'),
-                undoable: true,
-                action: { do: 'want', what: `cooler kit ${socket?.text ?? ''}`.trim(), count: 1 },
-              },
+              offer(plan, coolerKit({ socket: socket?.text ?? 'the socket' }), 'watch'),
               ...filing(plan, socket?.text, sockets?.items ?? []),
             ]
           : [],
@@ -74,18 +68,7 @@ function filing(plan: Plan, socket: string | undefined, kits: readonly string[])
     .filter((mm) => mm > 0 && mm <= FILE_MM)
     .sort((a, b) => a - b)[0];
   if (near === undefined) return [];
-  return [
-    {
-      id: 'file-slots',
-      title: `File the plate's holes ${near.toFixed(1)} mm to slots`,
-      mark: 'watch',
-      minutes: remedyMinutes('file-slots'),
-      money: { minor: 0, currency: settingsOf(plan).currency },
-      undoable: false,
-      givesUp: 'even pressure: check that the cooler sits level',
-      action: { do: 'take' },
-    },
-  ];
+  return [offer(plan, fileSlots({ mm: near }), 'watch')];
 }
 
 /** The side of a square hole pattern, mm; undefined for patterns that are no square. */

@@ -1,17 +1,18 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { listAt, one, type Plan } from '../model/plan.ts';
+import { isApplied, listAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { toFrame } from '../remedies/toFrame.ts';
 
 /** Covers should lift without leads attached: what hangs on the lid with a lead pulls it out (common practice, no source). */
 export function cover(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
   const onLid = (shell && listAt(plan, shell, 'onLid')?.items) ?? [];
   if (!shell || onLid.length === 0) return [];
-  const moved = plan.taken.has('to-frame');
+  const moved = isApplied(plan, toFrame());
   return [
     gap({
       id: 'cover',
@@ -36,23 +37,7 @@ export function cover(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'The lid lifts off by itself.'
           : 'Whoever lifts the lid pulls leads: mount these on the frame, or leave slack and a plug.',
-      remedies: () =>
-        moved
-          ? []
-          : [
-              {
-                id: 'to-frame',
-                title: 'Mount it on the frame, printed bracket',
-                mark: 'watch',
-                minutes: remedyMinutes('to-frame'),
-                undoable: true,
-                action: {
-                  do: 'want',
-                  what: 'printed bracket, heat-proof (PETG or better)',
-                  count: onLid.length,
-                },
-              },
-            ],
+      remedies: () => (moved ? [] : [offer(plan, toFrame({ count: onLid.length }), 'watch')]),
     }),
   ];
 }

@@ -1,12 +1,14 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/plan.ts';
 import type { Placed } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { drivePlaces, mountsOf } from './space/mounts.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { drivePlaces, mountsOf } from '../remedies/mounts.ts';
+import { cageOut } from '../remedies/cageOut.ts';
+import { driveBracket } from '../remedies/driveBracket.ts';
+import { offer } from '../remedies/offer.ts';
 
 const CAGE_HOLDS = 2;
 
@@ -37,35 +39,26 @@ export function driveMounts(plan: Plan): Finding[] {
           : mark === 'clear'
             ? said(plan, drives)
             : 'Count the mounts: people overlook one.',
-      remedies: () => [
-        {
-          id: `drive-bracket:${form}`,
-          title: `Bracket for a ${form} in drive`,
-          mark: 'watch',
-          minutes: remedyMinutes('drive-bracket'),
-          undoable: true,
-          action: { do: 'want', what: `bracket for a ${form} in drive`, count: 1 },
-        },
-      ],
+      remedies: () => [offer(plan, driveBracket({ form }), 'watch')],
     });
   });
 }
 
 /** The list of mounts where somebody made it, else the count. */
 function mountTerms(plan: Plan, shell: Placed, form: '3.5' | '2.5'): Term[] | undefined {
-  const cageOut = plan.taken.has('cage-out');
+  const noCage = isApplied(plan, cageOut());
   if (mountsOf(plan)) {
     const held = drivePlaces(plan);
     const seated = all(plan, 'drive').filter(
       (drive) => textAt(plan, drive, 'form')?.text === form && held.has(drive.seat),
     ).length;
-    return [plain(`mounts for them${cageOut ? ', cage out' : ''}`, range(seated), 1)];
+    return [plain(`mounts for them${noCage ? ', cage out' : ''}`, range(seated), 1)];
   }
   const key = form === '3.5' ? 'bays35' : 'bays25';
   const mounts = numberAt(plan, shell, key);
   if (!mounts) return undefined;
   const terms: Term[] = [termOf(shell, key, `${form} in mounts`, 1, mounts)];
-  if (form === '3.5' && cageOut)
+  if (form === '3.5' && noCage)
     terms.push(plain('cage out', range(Math.min(CAGE_HOLDS, mounts.lo)), -1));
   return terms;
 }

@@ -8,7 +8,8 @@ import type { Box } from './space/box.ts';
 import type { Coord } from './space/coord.ts';
 import { route, type Rect, type Spot } from './space/route.ts';
 import { spaceOf, type Space } from './space/space.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { longerLead } from '../remedies/longerLead.ts';
+import { offerIn } from '../remedies/offer.ts';
 
 /** Slack a lead needs to be plugged in without pulling, mm (common practice, no source). */
 const SLACK_MM = 30;
@@ -51,19 +52,8 @@ export function leads(plan: Plan): Finding[] {
           : mark === 'clear'
             ? `The ${lead.name} reaches with slack.`
             : `The ${lead.name} may pull: lay a string along the way, or measure the lead.`,
-      remedies: (rest) => [
-        {
-          id: `lead-longer:${lead.id}`,
-          title: `Extension for the ${lead.name}`,
-          term: plain('extension', range(200, 300), 1),
-          rest: { lo: rest.lo + 200, hi: rest.hi + 300 },
-          mark: 'watch',
-          minutes: remedyMinutes('lead-longer'),
-          undoable: true,
-          givesUp: 'two more contacts in the path',
-          action: { do: 'want', what: `extension for the ${lead.name}`, count: 1 },
-        },
-      ],
+      remedies: (rest) =>
+        offerIn(plan, longerLead({ lead: lead.id, name: lead.name }), rest, SLACK_MM),
     });
   });
   return found.filter(

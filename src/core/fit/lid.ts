@@ -1,15 +1,12 @@
 import type { Remedy, Term } from '../findings/finding.ts';
-import { adding } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { numberAt, type Placed, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import { isApplied, numberAt, type Placed, type Plan } from '../model/plan.ts';
 import { range, type Range } from '../units/range.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { lidWashers } from '../remedies/lidWashers.ts';
+import { appliedTerms, offerIn } from '../remedies/offer.ts';
 
 /** Paint a coat leaves on one face, mm (10 to 25 um a coat; common practice, no source). */
 export const COAT_MM: Range = range(0.01, 0.025);
-/** What washers under the lid's screws lift it, mm (common practice, no source). */
-export const WASHERS_MM = 3;
 
 /** What paint on one face takes. */
 export function paint(plan: Plan, shell: Placed, faces = 1): Term[] {
@@ -30,22 +27,8 @@ export function lidTerms(plan: Plan, shell: Placed): Term[] {
       how: lining.how,
       input: { partId: shell.part.id, key: 'lining', seat: shell.seat },
     });
-  if (plan.taken.has('lid-washers')) terms.push(plain('washers', range(WASHERS_MM), 1));
-  return terms;
+  return [...terms, ...appliedTerms(plan, [lidWashers()])];
 }
 
-/** Washers under the lid's screws: little room, seen, and dust comes in. */
-export function lidRemedies(plan: Plan, rest: Range, margin: number): Remedy[] {
-  if (plan.taken.has('lid-washers')) return [];
-  return [
-    adding(rest, margin, {
-      id: 'lid-washers',
-      title: 'Washers under the lid',
-      term: plain('washers', range(WASHERS_MM), 1),
-      minutes: remedyMinutes('lid-washers'),
-      money: { minor: 0, currency: settingsOf(plan).currency },
-      undoable: true,
-      spoils: 'the lid stands off',
-    }),
-  ];
-}
+export const lidRemedies = (plan: Plan, rest: Range, margin: number): Remedy[] =>
+  isApplied(plan, lidWashers()) ? [] : offerIn(plan, lidWashers(), rest, margin);

@@ -2,8 +2,8 @@ import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
 import type { How } from '../model/fact.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM, radiator } from '../standards/room.ts';
 import { drawnLength, type LengthUnit } from '../units/length.ts';
-import { WASHERS_MM } from './lid.ts';
-import { mountsOf } from './space/mounts.ts';
+import { WASHERS_MM } from '../remedies/lidWashers.ts';
+import { mountsOf } from '../remedies/mounts.ts';
 
 /** The largest a part may be in one shell, as it stands and with a remedy. */
 export interface Limit {

@@ -1,10 +1,12 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { listAt, one, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import { isApplied, listAt, one, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { rearCut } from '../remedies/rearCut.ts';
+import { rearOpen } from '../remedies/rearOpen.ts';
+import { rearPlate } from '../remedies/rearPlate.ts';
 
 /**
  * A port or a cut-out of the rear wall, mm, seen from the board's side:
@@ -99,8 +101,8 @@ export function rearPorts(plan: Plan): Finding[] {
   const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
   if (!shell || !board || ports.length === 0 || openings.length === 0) return [];
   const blocked = cutsOf(plan);
-  const cut = plan.taken.has('rear-cut');
-  const out = plan.taken.has('rear-open');
+  const cut = isApplied(plan, rearCut());
+  const out = isApplied(plan, rearOpen());
   const settled = cut || out;
   const first = blocked.map((each) => each.port.name).join(', ');
   return [
@@ -134,37 +136,5 @@ export function rearPorts(plan: Plan): Finding[] {
   ];
 }
 
-function waysOut(plan: Plan, count: number): Remedy[] {
-  const free = { minor: 0, currency: settingsOf(plan).currency };
-  return [
-    {
-      id: 'rear-plate',
-      title: 'Plate from a scrapped shell of the kind',
-      mark: 'watch',
-      minutes: remedyMinutes('rear-plate'),
-      undoable: true,
-      givesUp: 'the shell it is cut from',
-      action: { do: 'want', what: 'rear plate of the board’s own shell', count: 1 },
-    },
-    {
-      id: 'rear-cut',
-      title: `Cut ${count} ${count === 1 ? 'opening' : 'openings'}`,
-      mark: 'watch',
-      minutes: remedyMinutes('rear-cut', count),
-      money: free,
-      undoable: false,
-      spoils: 'new openings in the rear',
-      action: { do: 'take' },
-    },
-    {
-      id: 'rear-open',
-      title: 'Leave the plate out, push the board back',
-      mark: 'watch',
-      minutes: remedyMinutes('rear-open'),
-      money: free,
-      undoable: true,
-      givesUp: 'a closed rear',
-      action: { do: 'take' },
-    },
-  ];
-}
+const waysOut = (plan: Plan, count: number): Remedy[] =>
+  [rearPlate(), rearCut({ count }), rearOpen()].map((value) => offer(plan, value, 'watch'));

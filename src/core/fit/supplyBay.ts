@@ -4,7 +4,8 @@ import type { Finding } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
 import { numberAt, one, textAt, type Plan } from '../model/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { supplyPlate } from '../remedies/supplyPlate.ts';
 
 /** The supply's format against the bay, and its depth with plugs in. */
 export function supplyBay(plan: Plan): Finding[] {
@@ -28,19 +29,7 @@ export function supplyBay(plan: Plan): Finding[] {
         unknownSay: 'Nobody said which format the bay or the supply is.',
         source: supplyFormat(bay?.text)?.source ?? supplyFormat('ATX')!.source,
         undoMinutes: 30,
-        remedies: (mark) =>
-          mark === 'mend'
-            ? [
-                {
-                  id: 'supply-plate',
-                  title: 'Adapter plate for the smaller supply',
-                  mark: 'watch',
-                  minutes: remedyMinutes('supply-plate'),
-                  undoable: true,
-                  action: { do: 'want', what: 'adapter plate SFX to ATX', count: 1 },
-                },
-              ]
-            : [],
+        remedies: (mark) => (mark === 'mend' ? [offer(plan, supplyPlate(), 'watch')] : []),
       }),
     );
   }

@@ -1,8 +1,8 @@
 import { gap, restOf } from '../findings/gap.ts';
-import type { Finding, Remedy } from '../findings/finding.ts';
+import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/plan.ts';
-import { keptByReads, settingsOf } from '../model/reads.ts';
+import { isApplied, numberAt, one, type Plan } from '../model/plan.ts';
+import { keptByReads } from '../model/reads.ts';
 import { seatName } from '../model/seats.ts';
 import type { SeatId } from '../model/types.ts';
 import { practice } from '../standards/source.ts';
@@ -10,7 +10,8 @@ import { range } from '../units/range.ts';
 import { separation, type Box } from './space/box.ts';
 import { way, type Coord } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { tilt } from '../remedies/tilt.ts';
 
 /** `later` stands in the way `first` goes in by: surely, or on what is known so far. */
 export interface Block {
@@ -115,7 +116,8 @@ function boardShift(plan: Plan): Finding[] {
   const room = shell && numberAt(plan, shell, 'boardDepth');
   const depth = board && numberAt(plan, board, 'depth');
   if (!shell || !board || !room || !depth || room.how === 'class') return [];
-  const tried = plan.taken.has('tilt:board');
+  const tilted = tilt({ seats: ['board'] });
+  const tried = isApplied(plan, tilted);
   return [
     gap({
       id: 'way-in:board',
@@ -136,20 +138,10 @@ function boardShift(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'The board shifts in behind its ports.'
           : 'No straight way in: the ports have to be tilted through the rear wall first. Try it bare.',
-      remedies: () => (tried ? [] : [tilt(plan, 'tilt:board')]),
+      remedies: () => (tried ? [] : [offer(plan, tilted, 'clear')]),
     }),
   ];
 }
-
-const tilt = (plan: Plan, id: string): Remedy => ({
-  id,
-  title: 'Tilt it in: tried, goes',
-  mark: 'clear',
-  minutes: remedyMinutes('tilt'),
-  money: { minor: 0, currency: settingsOf(plan).currency },
-  undoable: true,
-  action: { do: 'take' },
-});
 
 function mutual(plan: Plan): Finding[] {
   const sure = blocks(plan).filter((block) => block.sure);
@@ -160,8 +152,8 @@ function mutual(plan: Plan): Finding[] {
     ),
   );
   return pairs.map(({ first, later }) => {
-    const id = `tilt:${first}:${later}`;
-    const tried = plan.taken.has(id);
+    const tilted = tilt({ seats: [first, later] });
+    const tried = isApplied(plan, tilted);
     return gap({
       id: `way-in:${first}:${later}`,
       station: 'fit',
@@ -181,7 +173,7 @@ function mutual(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'Tilted in: tried, goes.'
           : `Neither goes in straight once the other is there. Try it tilted before anything is screwed down.`,
-      remedies: () => (tried ? [] : [tilt(plan, id)]),
+      remedies: () => (tried ? [] : [offer(plan, tilted, 'clear')]),
     });
   });
 }

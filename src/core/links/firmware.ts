@@ -1,9 +1,19 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { indexOf, numberOf, standingOf, textOf } from '../model/lookup.ts';
-import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import {
+  all,
+  appliedOf,
+  listAt,
+  numberAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/plan.ts';
 import type { Part } from '../model/types.ts';
+import { BARE, firmwareFirst } from '../remedies/firmwareFirst.ts';
+import { offer } from '../remedies/offer.ts';
 import { practice } from '../standards/source.ts';
 
 /** Does the firmware know this processor, show a picture with this card, start from this drive? */
@@ -64,7 +74,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
         remedies: [],
       },
     ];
-  if ([...plan.taken].some((id) => id.startsWith(WRITTEN)))
+  if (appliedOf(plan, 'firmwareFirst').length > 0)
     return [
       {
         ...base,
@@ -101,27 +111,12 @@ function knows(plan: Plan, board: Placed): Finding[] {
   ];
 }
 
-/** The remedy by which new firmware is written first; behind it the processor it is done with, or `bare`. */
-const WRITTEN = 'firmware-first:';
-
 /** An older processor that goes into the socket and is known now; or none needed. */
 function waysToWrite(plan: Plan, board: Placed, now: readonly string[]): Remedy[] {
-  const free = { minor: 0, currency: settingsOf(plan).currency };
-  const remedy = (how: string, title: string, minutes: number): Remedy => ({
-    id: `${WRITTEN}${how}`,
-    title,
-    mark: 'watch',
-    minutes,
-    money: free,
-    undoable: false,
-    action: { do: 'take' },
-  });
   if (textAt(plan, board, 'flashBare')?.text === 'yes')
-    return [remedy('bare', 'Write the firmware without a processor, from a stick', 15)];
+    return [offer(plan, firmwareFirst({ older: BARE }), 'watch')];
   const [older] = olderProcessors(plan, board, now);
-  return older
-    ? [remedy(older.id, `Write the firmware with ${older.name} (${older.id}) in the socket`, 35)]
-    : [];
+  return older ? [offer(plan, firmwareFirst({ older: older.id }), 'watch')] : [];
 }
 
 function olderProcessors(plan: Plan, board: Placed, now: readonly string[]): Part[] {

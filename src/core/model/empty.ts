@@ -22,7 +22,7 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     becomes,
     asks: asksIn(becomes),
     changes: [],
-    taken: [],
+    applied: [],
     schools: { start: 'bench', supply: 'last' },
     ticks: [],
     waits: [],

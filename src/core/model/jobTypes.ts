@@ -1,4 +1,5 @@
 import type { Money } from '../units/money.ts';
+import type { RemedyValue } from './remedyValue.ts';
 import type { JobRecord } from './recordTypes.ts';
 import type { SeatId } from './types.ts';
 
@@ -144,7 +145,7 @@ export interface Want {
   price?: Money | undefined;
   bought?: boolean | undefined;
   /** The remedy that put it on the list. */
-  remedyId?: string | undefined;
+  remedy?: RemedyValue | undefined;
 }
 
 /** A quick sum kept with the job, as it was typed. */
@@ -172,8 +173,8 @@ export interface Job {
   machineId?: string | undefined;
   budget?: Money | undefined;
   changes: Change[];
-  /** Ids of remedies taken. */
-  taken: string[];
+  /** Remedies that are applied. */
+  applied: RemedyValue[];
   schools: Schools;
   ticks: Tick[];
   waits: Wait[];

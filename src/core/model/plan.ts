@@ -7,6 +7,7 @@ import {
   type TextTold,
 } from './lookup.ts';
 import { behind, seatsFor } from './reads.ts';
+import { isLike, type RemedyName, type RemedyValue } from './remedyValue.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop } from './types.ts';
 
 /** A machine as it shall be (or as found): what sits in which seat. */
@@ -24,8 +25,17 @@ export interface Plan {
   seats: Placed[];
   /** What was in a seat and leaves it. */
   goes: { seat: SeatId; kind: Kind; part: Part }[];
-  taken: ReadonlySet<string>;
+  /** Remedies that are applied. */
+  applied: readonly RemedyValue[];
 }
+
+/** Whether a remedy like this is applied: fields the pattern leaves out may be anything. */
+export const isApplied = (plan: Plan, pattern: RemedyValue): boolean =>
+  plan.applied.some((value) => isLike(value, pattern));
+
+/** The remedies of one sort that are applied. */
+export const appliedOf = <K extends RemedyName>(plan: Plan, name: K): RemedyValue<K>[] =>
+  plan.applied.filter((value) => value.do === name) as readonly RemedyValue[] as RemedyValue<K>[];
 
 export function one(plan: Plan, kind: Kind): Placed | undefined {
   return seatsFor(plan, kind).find((placed) => placed.kind === kind);

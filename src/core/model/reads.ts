@@ -1,12 +1,13 @@
 import { indexOf } from './lookup.ts';
 import type { Kind, Part, Shop } from './types.ts';
 import type { Placed, Plan } from './plan.ts';
+import { isLike, type RemedyValue } from './remedyValue.ts';
 
 /**
  * Work on a plan is kept by what it read of it: a check that never looked at the memory need not run again
  * for another module. Plans are values, so the same readings give the same answer, by the same way.
  */
-type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'taken' | 'shop' | 'settings' | 'plugs';
+type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'applied' | 'shop' | 'settings' | 'plugs';
 
 interface Reads {
   kinds: Set<Kind>;
@@ -52,8 +53,8 @@ export const settingsOf = (plan: Plan): Shop['settings'] =>
 export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
   wholly(plan, 'plugs', ({ plugs }) => ({ plugs }));
 
-/** A plan that writes down what is read of it; which remedies it takes is not, where they are its own. */
-function logging(plan: Plan, reads: Reads, ownTaken = false): Plan {
+/** A plan that writes down what is read of it; which remedies it applies is not, where they are its own. */
+function logging(plan: Plan, reads: Reads, ownApplied = false): Plan {
   const log = { plan, reads } as Log;
   const logged: Logged = {
     get shop() {
@@ -76,9 +77,9 @@ function logging(plan: Plan, reads: Reads, ownTaken = false): Plan {
       reads.whole.add('machine');
       return plan.machine;
     },
-    get taken() {
-      if (!ownTaken) reads.whole.add('taken');
-      return plan.taken;
+    get applied() {
+      if (!ownApplied) reads.whole.add('applied');
+      return plan.applied;
     },
     [LOG]: log,
   };
@@ -86,10 +87,10 @@ function logging(plan: Plan, reads: Reads, ownTaken = false): Plan {
   return logged;
 }
 
-/** The plan with other remedies taken, without reading more of it than its readers do. */
-export function withTaken(plan: Plan, taken: ReadonlySet<string>): Plan {
+/** The plan with other remedies applied, without reading more of it than its readers do. */
+export function withApplied(plan: Plan, applied: readonly RemedyValue[]): Plan {
   const log = logOf(plan);
-  return log ? logging({ ...log.plan, taken }, log.reads, true) : { ...plan, taken };
+  return log ? logging({ ...log.plan, applied }, log.reads, true) : { ...plan, applied };
 }
 
 /** Every keeper's answers, so that they can be forgotten. */
@@ -157,7 +158,7 @@ function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
   }
   if (whole.has('job') && plan.job !== other.job) return false;
   if (whole.has('machine') && plan.machine !== other.machine) return false;
-  if (whole.has('taken') && !sameTaken(plan.taken, other.taken)) return false;
+  if (whole.has('applied') && !sameApplied(plan.applied, other.applied)) return false;
   const sameModel = modelsOf(a, b);
   if (whole.has('goes') && !sameSeats(plan.goes, other.goes, sameModel)) return false;
   if (whole.has('seats')) return sameSeats(plan.seats, other.seats, sameModel);
@@ -173,11 +174,12 @@ function modelsOf(a: Shop, b: Shop): SameModel {
   return ({ modelId }) => modelId === undefined || before.get(modelId) === after.get(modelId);
 }
 
-function sameTaken(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
+/** The same remedies, in any order: each is its own value, so they are told apart by what they say. */
+function sameApplied(a: readonly RemedyValue[], b: readonly RemedyValue[]): boolean {
   if (a === b) return true;
-  if (a.size !== b.size) return false;
-  for (const id of a) if (!b.has(id)) return false;
-  return true;
+  return (
+    a.length === b.length && a.every((one) => b.some((two) => one === two || isLike(two, one)))
+  );
 }
 
 /** Alike seat by seat, in their order; with kinds, seats of other kinds are passed over. */

@@ -7,7 +7,7 @@ export * from './jobTypes.ts';
 /** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
 
 export const FORMAT = 'nutshell-swap';
-export const VERSION = 6;
+export const VERSION = 7;
 
 export const kinds = [
   'case',

@@ -1,24 +1,19 @@
 import { indexOf } from '../model/lookup.ts';
-import type { Plan } from '../model/plan.ts';
+import { appliedOf, type Plan } from '../model/plan.ts';
+import { minutesOf, stepIdOf, titleOf } from '../remedies/index.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';
 
-/** Remedies by which new firmware is written before the processor goes in. */
-export const firmwareIds = (plan: Plan): string[] =>
-  [...plan.taken].filter((id) => id.startsWith('firmware-first:'));
-
 /** New firmware on the bench, with an older processor in the socket or without one. */
 export function firmwareSteps(plan: Plan): Step[] {
-  return firmwareIds(plan).map((id) => {
-    const how = id.split(':')[1] ?? '';
-    const older = indexOf(plan.shop).parts.get(how);
+  return appliedOf(plan, 'firmwareFirst').map((value) => {
+    const older = indexOf(plan.shop).parts.get(value.older);
+    const title = titleOf(value, plan);
     return step({
-      id: `remedy:${id}`,
+      id: stepIdOf(value),
       phase: 'prepare',
-      title: older
-        ? `Write the new firmware with ${older.name} (${older.id}) in the socket, then take it out`
-        : 'Write the new firmware without a processor, from a stick',
-      minutes: older ? 35 : 15,
+      title: older ? `${title}, then take it out` : title,
+      minutes: minutesOf(value),
       seats: ['board'],
       tools: ['stick with the firmware', ...(older ? ['paste'] : [])],
       after: ['out'],

@@ -1,7 +1,7 @@
-import type { Placed, Plan } from '../model/plan.ts';
+import { appliedOf, type Placed, type Plan } from '../model/plan.ts';
 import { seatName } from '../model/seats.ts';
 import type { Kind, Schools } from '../model/types.ts';
-import { firmwareIds } from './firmwareSteps.ts';
+import { stepIdOf } from '../remedies/index.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import { hands, onBoard } from './handwork.ts';
@@ -42,7 +42,7 @@ export function inSteps(
         cautions: placed.kind === 'supply' ? [cautions.mains, cautions.maker] : [],
         after: [
           ...inAfter(placed, ids, boardMoves, schools),
-          ...(placed.kind === 'processor' ? firmwareIds(plan).map((id) => `remedy:${id}`) : []),
+          ...(placed.kind === 'processor' ? appliedOf(plan, 'firmwareFirst').map(stepIdOf) : []),
         ],
         why:
           placed.kind === 'supply' && boardMoves

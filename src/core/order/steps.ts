@@ -15,7 +15,7 @@ export function stepsOf(plan: Plan, schools: Schools): Step[] {
     ? plan.seats.filter((placed) => placed.state === 'stays' && placed.kind !== 'case')
     : [];
   const boardMoves = newCase || comes.some((placed) => placed.kind === 'board');
-  const changes = comes.length + plan.goes.length + plan.taken.size;
+  const changes = comes.length + plan.goes.length + plan.applied.length;
   if (changes === 0) return [];
   const steps = [
     ...beforeSteps(plan),

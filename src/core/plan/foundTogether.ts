@@ -12,7 +12,7 @@ export function foundTogether(plan: Plan, finding: Finding): Finding {
   if (!judged || finding.mark === 'clear' || finding.id.startsWith('asks-')) return finding;
   if (finding.seats.length < 2) return finding;
   /* A remedy may have changed the shell: what was true of it as found no longer tells. */
-  if (finding.seats.includes('case') && plan.taken.size > 0) return finding;
+  if (finding.seats.includes('case') && plan.applied.length > 0) return finding;
   const staying = new Set(
     plan.seats.filter((placed) => placed.state === 'stays').map((placed) => placed.seat),
   );

@@ -2,7 +2,17 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
-import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import {
+  all,
+  appliedOf,
+  isApplied,
+  listAt,
+  numberAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/plan.ts';
 import type { Kind } from '../model/types.ts';
 import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
 import {
@@ -16,6 +26,7 @@ import {
   roomC,
   softensC,
 } from '../standards/air.ts';
+import { turnSupply } from '../remedies/turnSupply.ts';
 import { practice } from '../standards/source.ts';
 import { add, range, total, type Range } from '../units/range.ts';
 import { boardW, cardsDraws, cardsOwnSupply, drawsOf } from '../watts/tree/index.ts';
@@ -76,7 +87,7 @@ export function airOf(plan: Plan): CaseAir | undefined {
   const supply = one(plan, 'supply');
   const feeds = supply && textAt(plan, supply, 'feeds')?.text;
   const outside = place === 'outside the case' || (feeds !== undefined && feeds !== 'supply');
-  const turned = plan.taken.has('turn-supply');
+  const turned = isApplied(plan, turnSupply());
   const litres = litresOf(plan, shell);
   const vents = listAt(plan, shell, 'vents')?.items;
   const tall =
@@ -114,7 +125,7 @@ function warmthChanges(plan: Plan): boolean {
   return (
     plan.seats.some((placed) => placed.state === 'comes' && warms.includes(placed.kind)) ||
     plan.goes.some((gone) => warms.includes(gone.kind)) ||
-    plan.taken.has('turn-supply')
+    isApplied(plan, turnSupply())
   );
 }
 
@@ -123,8 +134,7 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
   const cooler = one(plan, 'cooler');
   const watts = processor && numberAt(plan, processor, 'watts');
   if (!processor || !cooler || !watts) return [];
-  const limit = /^limit:processor:(\d+)$/;
-  const held = [...plan.taken].flatMap((id) => limit.exec(id)?.[1] ?? []).map(Number)[0];
+  const held = appliedOf(plan, 'limitWatts').find(({ seat }) => seat === processor.seat)?.watts;
   const w =
     held === undefined
       ? range(watts.lo, watts.hi)

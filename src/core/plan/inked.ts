@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import type { Plan } from '../model/plan.ts';
+import { hasApplied } from '../remedies/index.ts';
 
 /**
  * A remedy that is a part to get (adapter, kit, bracket), once taken, stands in the sum in ink:
@@ -9,7 +10,7 @@ import type { Plan } from '../model/plan.ts';
  */
 export function inked(plan: Plan, finding: Finding): Finding {
   const remedy = finding.remedies.find(
-    (each) => each.action.do === 'want' && plan.taken.has(each.id),
+    ({ get, value }) => get && value.do !== 'put' && hasApplied(plan, value),
   );
   if (!remedy) return finding;
   return {

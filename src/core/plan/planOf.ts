@@ -27,23 +27,14 @@ export function planOf(shop: Shop, job: Job, upTo = Infinity): Plan {
     machine,
     seats: place(shop, planned, stays),
     goes: goes.sort((a, b) => compareSeats(a.seat, b.seat)),
-    taken: takenOf(job),
+    applied: job.applied,
   };
-}
-
-const sets = new WeakMap<readonly string[], ReadonlySet<string>>();
-
-/** Remedies taken, one set for each list of them. */
-function takenOf({ taken }: Job): ReadonlySet<string> {
-  let set = sets.get(taken);
-  if (!set) sets.set(taken, (set = new Set(taken)));
-  return set;
 }
 
 /** A machine as it was found. */
 export function foundOf(shop: Shop, seats: readonly Seat[]): Plan {
   const found = new Map(seats.map((seat) => [seat.seat, seat.partId]));
-  return { shop, seats: place(shop, found, new Set(found.values())), goes: [], taken: new Set() };
+  return { shop, seats: place(shop, found, new Set(found.values())), goes: [], applied: [] };
 }
 
 function place(shop: Shop, seats: Map<string, string>, stays: ReadonlySet<string>): Placed[] {

@@ -40,12 +40,11 @@ export function twoSeats(plan: Plan): Finding[] {
         say: () => `${first.part.name} is one piece and is planned as ${names}.`,
         remedies: () =>
           list.slice(1).map((placed) => ({
-            id: `put:${placed.seat}:none`,
             title: `Leave ${seatName(placed.seat)} empty`,
             mark: 'clear',
             minutes: 0,
             undoable: true,
-            action: { do: 'put', seat: placed.seat, partId: null },
+            value: { do: 'put', seat: placed.seat, partId: null },
           })),
       }),
     ];

@@ -76,7 +76,7 @@ function swap(
   const home = indexOf(shop).homeOf.get(part.id);
   return [
     {
-      id: `put:${seat}:${part.id}`,
+      value: { do: 'put', seat, partId: part.id },
       title: `${part.name} (${part.id}${home ? `, donor ${home.id}` : ''}) as ${seatName(seat)}`,
       rest: same?.rest,
       mark: worst([...(same ? [same] : []), ...fresh]),
@@ -84,7 +84,6 @@ function swap(
       money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },
       undoable: true,
       givesUp: lost.length > 0 ? lost.map((each) => each.title).join(', ') : undefined,
-      action: { do: 'put', seat, partId: part.id },
     },
   ];
 }

@@ -5,7 +5,8 @@ import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
 import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { sataSplitter } from '../remedies/sataSplitter.ts';
 
 const count = (items: readonly string[], id: string) => items.filter((item) => item === id).length;
 
@@ -77,16 +78,7 @@ export function drivePlugs(plan: Plan): Finding[] {
         mark === 'mend'
           ? 'Too few SATA power plugs. A crimped splitter may do for drives; a moulded one is a fire risk.'
           : 'Every drive gets its plug.',
-      remedies: () => [
-        {
-          id: 'sata-splitter',
-          title: 'Crimped SATA splitter, two ways',
-          mark: 'watch',
-          minutes: remedyMinutes('sata-splitter'),
-          undoable: true,
-          action: { do: 'want', what: 'crimped SATA power splitter', count: 1 },
-        },
-      ],
+      remedies: () => [offer(plan, sataSplitter(), 'watch')],
     }),
   ];
 }

@@ -7,7 +7,8 @@ import { plugsOf } from '../model/reads.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { meet, type Keys, type Meeting, type Verdict } from './meet/index.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { plugAdapter } from '../remedies/plugAdapter.ts';
 
 /** One plug of the plan pushed onto one socket of it. */
 export interface Pair {
@@ -87,18 +88,11 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
       adapter || mark === 'clear' || meeting.verdict === 'partly'
         ? []
         : [
-            {
-              id: `adapter:${pair.id}`,
-              title: `Adapter ${name(pair.plug.id)} to ${name(pair.socket.id)}`,
-              mark: 'watch',
-              minutes: remedyMinutes('adapter'),
-              undoable: true,
-              action: {
-                do: 'want',
-                what: `adapter ${name(pair.plug.id)} to ${name(pair.socket.id)}`,
-                count: 1,
-              },
-            },
+            offer(
+              plan,
+              plugAdapter({ pair: pair.id, from: pair.plug.id, to: pair.socket.id }),
+              'watch',
+            ),
           ],
   };
 }

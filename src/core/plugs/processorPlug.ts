@@ -8,7 +8,8 @@ import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { meet } from './meet/index.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { offer } from '../remedies/offer.ts';
+import { processorAdapter } from '../remedies/processorAdapter.ts';
 
 /** The board's processor header against what the supply brings. A card's six-way is reversed there: a Stop. */
 export function processorPlug(plan: Plan): Finding[] {
@@ -42,19 +43,7 @@ export function processorPlug(plan: Plan): Finding[] {
       source: plug(take?.text ?? '')?.source ?? practice,
       undoMinutes: 30,
       remedies: (mark) =>
-        mark === 'mend'
-          ? [
-              {
-                id: 'processor-adapter',
-                title: 'Adapter to the processor header, from two drive plugs of two leads at most',
-                mark: 'watch',
-                minutes: remedyMinutes('processor-adapter'),
-                undoable: true,
-                givesUp: 'headroom on the drive leads',
-                action: { do: 'want', what: `adapter to ${name(take?.text ?? '')}`, count: 1 },
-              },
-            ]
-          : [],
+        mark === 'mend' ? [offer(plan, processorAdapter({ to: take?.text ?? '' }), 'watch')] : [],
     }),
   ];
 }

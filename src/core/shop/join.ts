@@ -1,6 +1,7 @@
 import { sameContent } from '../edits/items.ts';
 import type { Fact, Facts } from '../model/fact.ts';
 import type { Entry, Job, Machine, Model, OwnPlug, Part, Shop } from '../model/types.ts';
+import { withParts } from '../remedies/index.ts';
 
 /**
  * A shop or job from a file added to a shop: what is there already is taken as the same, what only bears
@@ -125,11 +126,11 @@ export function joinShops(own: Shop, incoming: Shop): Joined {
         ...change,
         partId: change.partId === null ? null : part(change.partId),
       })),
-      taken: each.taken.map((id) => renamedTokens(id, part)),
+      applied: each.applied.map((value) => withParts(value, part)),
       ticks: each.ticks.map((tick) => ({ ...tick, stepId: renamedTokens(tick.stepId, part) })),
       wants: each.wants.map((want) => ({
         ...want,
-        ...optional('remedyId', want.remedyId, (id) => renamedTokens(id, part)),
+        ...(want.remedy && { remedy: withParts(want.remedy, part) }),
       })),
       clearings: each.clearings.map((each) => ({ ...each, partId: part(each.partId) })),
       mishaps: each.mishaps.map((each) => ({ ...each, ...optional('partId', each.partId, part) })),

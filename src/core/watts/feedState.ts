@@ -1,18 +1,12 @@
 import type { Remedy } from '../findings/finding.ts';
 import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
-import { settingsOf, withTaken } from '../model/reads.ts';
+import { withApplied } from '../model/reads.ts';
 import { range, type Range } from '../units/range.ts';
 import { wireOhmPerM } from '../units/wire.ts';
-import {
-  boardW,
-  drawsOf,
-  feedAmps,
-  feedCorner,
-  limitId,
-  type Feed,
-  type FeedCorner,
-} from './tree/index.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { boardW, drawsOf, feedAmps, feedCorner, type Feed, type FeedCorner } from './tree/index.ts';
+import { limitWatts } from '../remedies/limitWatts.ts';
+import { offer } from '../remedies/offer.ts';
+import { thickerLead } from '../remedies/thickerLead.ts';
 
 /** The line of a machine on one voltage at full load, and what changes it. */
 export interface FeedState {
@@ -63,21 +57,11 @@ export function fewerWatts(
   if (!processor || !said) return [];
   return LIMITS_W.filter((watts) => watts < said.hi)
     .map((watts) => {
-      const id = limitId(processor.seat, watts);
-      const held = drawsOf(withTaken(plan, new Set([...plan.taken, id])));
+      const limit = limitWatts({ seat: processor.seat, watts });
+      const held = drawsOf(withApplied(plan, [...plan.applied, limit]));
       const { state: after } = stateOf(state.feed, state.supply, boardW(held, 'full'));
       const rest = restOf(after);
-      return {
-        id,
-        title: `hold the processor to ${watts} W`,
-        rest,
-        mark: rest.hi < 0 ? ('stop' as const) : ('watch' as const),
-        minutes: remedyMinutes('limit'),
-        money: { minor: 0, currency: settingsOf(plan).currency },
-        undoable: true,
-        givesUp: 'speed under full load',
-        action: { do: 'take' as const },
-      };
+      return { ...offer(plan, limit, rest.hi < 0 ? 'stop' : 'watch'), rest };
     })
     .filter((remedy) => remedy.rest.hi >= 0 || remedy.rest.lo >= margin)
     .slice(0, 2);
@@ -102,19 +86,8 @@ export function thickerLeads(plan: Plan, state: FeedState, leastV: number): Reme
       };
       const { state: after } = stateOf(thicker, supply, state.watts);
       const rest = range(after.arrives.lo - leastV, after.arrives.hi - leastV);
-      return {
-        id: `feed-awg-${each}`,
-        title: `the lead in AWG ${each}, ${(lengthMm.hi / 1000).toFixed(1)} m`,
-        rest,
-        mark: rest.lo >= 0 ? ('clear' as const) : ('watch' as const),
-        minutes: remedyMinutes('feed-awg'),
-        undoable: true,
-        action: {
-          do: 'want' as const,
-          what: `wire AWG ${each}, ${((2 * lengthMm.hi) / 1000).toFixed(0)} m`,
-          count: 1,
-        },
-      };
+      const lead = thickerLead({ awg: each, leadMm: lengthMm.hi });
+      return { ...offer(plan, lead, rest.lo >= 0 ? 'clear' : 'watch'), rest };
     })
     .filter((remedy) => remedy.rest.lo > state.arrives.lo - leastV)
     .slice(0, 3);

@@ -2,14 +2,13 @@ import type { Finding } from '../findings/finding.ts';
 import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { all, one, type Plan } from '../model/plan.ts';
-import { settingsOf, withTaken } from '../model/reads.ts';
+import { withApplied } from '../model/reads.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
 import { practice, type Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
 import { range, subtract, type Range } from '../units/range.ts';
 import {
   contactLimit,
-  feedId,
   leadAmps,
   railVolts,
   treeOf,
@@ -19,7 +18,8 @@ import {
   type Rail,
   type Tree,
 } from './tree/index.ts';
-import { remedyMinutes } from '../findings/remedyMinutes.ts';
+import { hangOn } from '../remedies/hangOn.ts';
+import { offer } from '../remedies/offer.ts';
 
 /** Amps a lead or contact may lack and still be called well fed: a tenth of what it bears. */
 const MARGIN = 0.1;
@@ -114,19 +114,12 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
     const [first] = others;
     if (!first) return [];
     /* What it leaves here hangs on the load alone, not on where it goes. */
-    const after = withTaken(plan, new Set([...plan.taken, feedId(draw.seat, first.id)]));
+    const after = withApplied(plan, [...plan.applied, hangOn({ seat: draw.seat, lead: first.id })]);
     const { need } = loadOf(lead, rail, leadAmps(after, rail, lead.id));
     const rest = subtract(range(bears), need);
-    return others.map((other) => ({
-      id: feedId(draw.seat, other.id),
-      title: `${draw.label} (${draw.seat}) onto ${other.label}`,
-      rest,
-      mark: markOf(rest, 0),
-      minutes: remedyMinutes('feed'),
-      money: { minor: 0, currency: settingsOf(plan).currency },
-      undoable: true,
-      action: { do: 'take' as const },
-    }));
+    return others.map((other) =>
+      offer(plan, hangOn({ seat: draw.seat, lead: other.id }), markOf(rest, 0), rest),
+    );
   });
 }
 

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import { remedyId, titleOf } from '$core/remedies/index.ts';
   import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
-  import { dropRemedy, takeRemedy } from '$core/edits/edits.ts';
+  import { applyRemedy, dropRemedy } from '$core/edits/edits.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
@@ -34,7 +35,7 @@
 
   function take(finding: Finding, remedy: Remedy): void {
     if (!view.job) return;
-    bench.edit(`${remedy.title}`, takeRemedy(view.job.id, remedy.id, remedy.action));
+    bench.edit(`${remedy.title}`, applyRemedy(view.job.id, remedy));
   }
 </script>
 
@@ -72,13 +73,14 @@
     {/each}
   </ul>
   <MeasureList {view} only={everything ? undefined : ids} />
-  {#if view.job && view.job.taken.length > 0}
+  {#if view.job && view.job.applied.length > 0}
     <section class="ink" aria-label="Remedies taken">
-      {#each view.job.taken as id (id)}
+      {#each view.job.applied as value (remedyId(value))}
         <p>
-          <span>{view.steps.find((step) => step.id === `remedy:${id}`)?.title ?? id}</span>
+          <span>{view.plan && titleOf(value, view.plan)}</span>
           <button
-            onclick={() => view.job && bench.edit('remedy given back', dropRemedy(view.job.id, id))}
+            onclick={() =>
+              view.job && bench.edit('remedy given back', dropRemedy(view.job.id, value))}
             >Give back</button
           >
         </p>

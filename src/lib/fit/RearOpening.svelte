@@ -1,6 +1,6 @@
 <script lang="ts">
   import { formatLength, lengthsIn } from '$core/units/length.ts';
-  import { takeRemedy } from '$core/edits/edits.ts';
+  import { applyRemedy } from '$core/edits/edits.ts';
   import { changeItems } from '$core/edits/items.ts';
   import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
   import { listAt, one, type Placed, type Plan } from '$core/model/plan.ts';
@@ -158,8 +158,7 @@
       {finding}
       remedies={finding.remedies}
       {lengths}
-      ontake={(remedy) =>
-        view.job && bench.edit(remedy.title, takeRemedy(view.job.id, remedy.id, remedy.action))}
+      ontake={(remedy) => view.job && bench.edit(remedy.title, applyRemedy(view.job.id, remedy))}
     />
   {:else if finding}<p>{lengthsIn(finding.say, lengths)}</p>{/if}
   <p><Button onclick={onclose}>Back to the case</Button></p>

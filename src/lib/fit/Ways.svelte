@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { takeWay } from '$core/edits/edits.ts';
+  import { applyWay } from '$core/edits/edits.ts';
   import type { Plan } from '$core/model/plan.ts';
   import { planWithWay } from '$core/plan/give/give.ts';
   import type { Way } from '$core/plan/give/give.ts';
@@ -48,7 +48,7 @@
 
   function take(way: Way): void {
     if (!view.job) return;
-    bench.edit(way.gives.map((each) => each.label).join(', '), takeWay(view.job.id, way));
+    bench.edit(way.gives.map((each) => each.label).join(', '), applyWay(view.job.id, way));
   }
 
   const price = (way: Way) =>

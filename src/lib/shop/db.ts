@@ -7,7 +7,7 @@ import {
   type RecordChange,
 } from '$core/edits/changes.ts';
 import { emptyShop } from '$core/model/empty.ts';
-import { migrate } from '$core/model/migrate.ts';
+import { migrate } from '$core/document/migrate.ts';
 import { VERSION, type Shop } from '$core/model/types.ts';
 import { table } from '$core/units/table.ts';
 

@@ -1,4 +1,4 @@
-import { MOST_FILE_BYTES, readShop, ShopFileError } from '$core/model/read.ts';
+import { MOST_FILE_BYTES, readShop, ShopFileError } from '$core/document/read.ts';
 import { bench } from './bench.svelte.ts';
 import { look } from './look.svelte.ts';
 import { toast } from './toasts.svelte.ts';

@@ -1,21 +1,14 @@
 <script lang="ts">
+  import { appliedOf } from '$core/model/plan.ts';
   import Papa from 'papaparse';
-  import { dropRemedy, hangOn } from '$core/edits/edits.ts';
+  import { dropRemedy, hangPart } from '$core/edits/edits.ts';
   import { budgetTable, spiceDeck } from '$core/export/watts.ts';
   import type { Finding } from '$core/findings/finding.ts';
   import { seatName } from '$core/model/seats.ts';
   import { stageName, stagesOf } from '$core/model/stages.ts';
   import { planOf } from '$core/plan/planOf.ts';
   import { schoolsOf } from '$core/watts/schools.ts';
-  import {
-    feedId,
-    limitsIn,
-    states,
-    treeOf,
-    type Branch,
-    type Rail,
-    type State,
-  } from '$core/watts/tree/index.ts';
+  import { states, treeOf, type Branch, type Rail, type State } from '$core/watts/tree/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -119,10 +112,7 @@
   function hang(seat: string, lead: string | undefined): void {
     if (!view.job) return;
     const name = tree?.leads.find((each) => each.id === lead)?.label ?? 'as before';
-    bench.edit(
-      `${seatName(seat)} onto ${name}`,
-      hangOn(view.job.id, seat, lead === undefined ? undefined : feedId(seat, lead)),
-    );
+    bench.edit(`${seatName(seat)} onto ${name}`, hangPart(view.job.id, seat, lead));
   }
 
   function hangOnBranch(seat: string, id: string): void {
@@ -130,7 +120,7 @@
     if (lead) hang(seat, lead.id);
   }
 
-  const limits = $derived(limitsIn(view.job?.taken ?? []));
+  const limits = $derived(plan ? appliedOf(plan, 'limitWatts') : []);
   const schools = $derived(plan ? schoolsOf(plan) : []);
   const f = (range: { lo: number; hi: number }, digits = 0) =>
     range.hi - range.lo < 0.5 * 10 ** -digits
@@ -219,12 +209,13 @@
           <Button quiet onclick={() => held && hang(held, undefined)}>as before</Button>
         </p>
       {/if}
-      {#each limits as { id, seat, most } (id)}
+      {#each limits as limit (limit.seat)}
         <p class="row">
-          {seatName(seat)} held to {most} W
+          {seatName(limit.seat)} held to {limit.watts} W
           <Button
             quiet
-            onclick={() => view.job && bench.edit('limit given back', dropRemedy(view.job.id, id))}
+            onclick={() =>
+              view.job && bench.edit('limit given back', dropRemedy(view.job.id, limit))}
             >Give back</Button
           >
         </p>

@@ -1,5 +1,5 @@
 import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
-import { takeRemedy } from '$core/edits/edits.ts';
+import { applyRemedy } from '$core/edits/edits.ts';
 import { remediesFor } from '$core/plan/remedies.ts';
 import { bench } from '$lib/shop/bench.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -26,7 +26,6 @@ export class Chosen {
   }
 
   take = (remedy: Remedy): void => {
-    if (this.#view.job)
-      bench.edit(remedy.title, takeRemedy(this.#view.job.id, remedy.id, remedy.action));
+    if (this.#view.job) bench.edit(remedy.title, applyRemedy(this.#view.job.id, remedy));
   };
 }

@@ -57,7 +57,7 @@
     </p>
   {/if}
   <ul>
-    {#each remedies as remedy, i (remedy.id)}
+    {#each remedies as remedy, i (i)}
       <li>
         <button class:first={i === 0} onclick={() => ontake(remedy)}>
           <span class="title"

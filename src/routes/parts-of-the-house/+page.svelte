@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { cageOut } from '$core/remedies/cageOut.ts';
+  import { cutFront } from '$core/remedies/cutFront.ts';
   import { marks, type Finding, type Mark as MarkName } from '$core/findings/finding.ts';
   import { gap } from '$core/findings/gap.ts';
   import { plain } from '$core/findings/terms.ts';
@@ -34,7 +36,7 @@
       say: () => 'The figure and the reason, in a sentence.',
       remedies: (rest) => [
         {
-          id: 'cage',
+          value: cageOut(),
           title: 'Take the drive cage out',
           term: plain('cage out', range(58), 1),
           rest: range(rest.lo + 58, rest.hi + 58),
@@ -42,16 +44,14 @@
           minutes: 20,
           money: { minor: 0, currency: 'EUR' },
           undoable: true,
-          action: { do: 'take' },
         },
         {
-          id: 'cut',
+          value: cutFront({ seat: 'card1' }),
           title: 'Cut the wall in front',
           rest: range(14),
           mark: 'watch',
           minutes: 55,
           undoable: false,
-          action: { do: 'take' },
         },
       ],
     });

@@ -5,6 +5,7 @@ import { applyChanges, changesBetween, joinChanges } from '../../../src/core/edi
 import {
   addJob,
   addPart,
+  applyRemedy,
   dropRemedy,
   editJob,
   editSettings,
@@ -15,7 +16,6 @@ import {
   putPart,
   setFact,
   takeIn,
-  takeRemedy,
   tickStep,
   untickStep,
   type Edit,
@@ -29,6 +29,9 @@ import type { Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { jobOver, partFor } from '../../helpers/build.ts';
 import { modernDmidecode, modernLshw } from '../../helpers/made.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import { coolerKit } from '../../../src/core/remedies/coolerKit.ts';
+import { otherBracket } from '../../../src/core/remedies/otherBracket.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
 const part = (shop: Shop, id: string) => {
@@ -54,8 +57,8 @@ const anyEdit: fc.Arbitrary<Edit> = fc.oneof(
     .map((mm) => setFact('A01', 'cardRoom', { lo: mm, hi: mm, how: 'measured' }, true)),
   fc.constant(setFact('F01', 'length', undefined)),
   fc.constantFrom('90', '91').map((id) => addJob(id, `job ${id}`, 'two screens')),
-  fc.constant(takeRemedy('14', 'cage-out', { do: 'take' })),
-  fc.constant(dropRemedy('14', 'cage-out')),
+  fc.constant(applyRemedy('14', { value: cageOut() })),
+  fc.constant(dropRemedy('14', cageOut())),
   fc.constant(tickStep('14', { stepId: 'open', at: now })),
   fc.constant(editSettings({ unit: 'in' })),
   fc.constant(handOver('12', now)),
@@ -141,14 +144,15 @@ describe('edits, plan', () => {
     ]);
   });
   it('takes a remedy once, and what it wants goes on the list', () => {
-    const action = { do: 'want' as const, what: 'short bracket', count: 1 };
-    const after = takeRemedy('1', 'bracket:card1', action)(shop);
-    const want = { what: 'short bracket', count: 1, remedyId: 'bracket:card1' };
+    const value = otherBracket({ seat: 'card1' });
+    const remedy = { value, get: { what: 'short bracket', count: 1 } };
+    const after = applyRemedy('1', remedy)(shop);
+    const want = { what: 'short bracket', count: 1, remedy: value };
     expect(job(after).wants).to.deep.equal([want]);
-    expect(job(after).taken).to.deep.equal(['bracket:card1']);
-    expect(job(takeRemedy('1', 'bracket:card1', action)(after)).wants).to.have.length(1);
-    const back = job(dropRemedy('1', 'bracket:card1')(after));
-    expect(back.taken).to.deep.equal([]);
+    expect(job(after).applied).to.deep.equal([value]);
+    expect(job(applyRemedy('1', remedy)(after)).wants).to.have.length(1);
+    const back = job(dropRemedy('1', value)(after));
+    expect(back.applied).to.deep.equal([]);
     expect(back.wants).to.deep.equal([]);
   });
   it("keeps what was bought when its remedy is given back, and wants nobody's remedy asked for", () => {
@@ -156,14 +160,14 @@ describe('edits, plan', () => {
       { case: {} },
       {},
       {
-        taken: ['kit'],
+        applied: [coolerKit()],
         wants: [
-          { what: 'kit', count: 1, remedyId: 'kit', bought: true },
+          { what: 'kit', count: 1, remedy: coolerKit(), bought: true },
           { what: 'paste', count: 1 },
         ],
       },
     );
-    expect(job(dropRemedy('1', 'kit')(start)).wants.map((want) => want.what)).to.deep.equal([
+    expect(job(dropRemedy('1', coolerKit())(start)).wants.map((want) => want.what)).to.deep.equal([
       'kit',
       'paste',
     ]);

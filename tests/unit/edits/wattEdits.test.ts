@@ -4,7 +4,7 @@ import {
   keepCorrection,
   keepLoadResult,
 } from '../../../src/core/edits/wattEdits.ts';
-import { hangOn } from '../../../src/core/edits/edits.ts';
+import { hangPart } from '../../../src/core/edits/edits.ts';
 import { numberOf, listOf } from '../../../src/core/model/lookup.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
@@ -12,6 +12,7 @@ import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { correctionOf } from '../../../src/core/watts/correct.ts';
 import { electronicLoad, loadResult } from '../../../src/core/watts/electronicLoad.ts';
 import { jobWith, type Seats } from '../../helpers/build.ts';
+import { limitWatts } from '../../../src/core/remedies/limitWatts.ts';
 
 const at = '2026-11-25T10:00:00Z';
 const seats: Seats = {
@@ -71,8 +72,10 @@ describe('edits/wattEdits', () => {
     expect(addCurvePoint('nobody', points[0]!, at)(shop)).to.equal(shop);
   });
   it('a load hung elsewhere and a part held down are steps in words of the workshop', () => {
-    const { shop, job } = jobWith(seats, { taken: ['limit:processor:65'] });
-    const hung = hangOn('1', 'fan1', 'feed:fan1:sata lead1')(shop);
+    const { shop, job } = jobWith(seats, {
+      applied: [limitWatts({ seat: 'processor', watts: 65 })],
+    });
+    const hung = hangPart('1', 'fan1', 'sata lead1')(shop);
     const titles = workOrderOf(planOf(hung, hung.jobs[0]!), job.schools).map((each) => each.title);
     expect(titles).to.include('Hang fan 1 on the sata lead 1');
     expect(titles).to.include('Hold processor to 65 W in the firmware');

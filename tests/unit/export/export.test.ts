@@ -4,7 +4,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { jobShop, writeShop } from '../../../src/core/export/json.ts';
 import { defuse, partsTable } from '../../../src/core/export/partsTable.ts';
 import { sheetOf } from '../../../src/core/export/sheet.ts';
-import { readShop } from '../../../src/core/model/read.ts';
+import { readShop } from '../../../src/core/document/read.ts';
 import type { Job } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
@@ -16,7 +16,7 @@ const job = (id: string) => shop.jobs.find((each) => each.id === id) as Job;
 describe('export/json', () => {
   it('puts format and version first, then names in order, a newline last', () => {
     const text = writeShop(shop);
-    expect(text.startsWith('{\n  "format": "nutshell-swap",\n  "version": 6,\n  "jobs"')).to.equal(
+    expect(text.startsWith('{\n  "format": "nutshell-swap",\n  "version": 7,\n  "jobs"')).to.equal(
       true,
     );
     expect(text.endsWith('}\n')).to.equal(true);

@@ -5,7 +5,7 @@ import { lend } from '../../../src/core/edits/ledgerEdits.ts';
 import { openPoints, sheetOf } from '../../../src/core/export/sheet.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { withoutUndefined } from '../../../src/core/model/plainData.ts';
-import { readShop } from '../../../src/core/model/read.ts';
+import { readShop } from '../../../src/core/document/read.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
 
 const now = '2026-11-25T09:00:00.000Z';

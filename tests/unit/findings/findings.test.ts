@@ -8,13 +8,18 @@ import {
   type Mark,
   type Term,
 } from '../../../src/core/findings/finding.ts';
-import { adding, figure, gap, markOf, restOf } from '../../../src/core/findings/gap.ts';
+import { figure, gap, markOf, restOf } from '../../../src/core/findings/gap.ts';
 import { match } from '../../../src/core/findings/match.ts';
 import { isOpen, plain } from '../../../src/core/findings/terms.ts';
 import { practice } from '../../../src/core/standards/source.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { gapShape } from '../../../src/lib/ui/gapShape.ts';
 import { show, unitWord } from '../../../src/lib/ui/figures.ts';
+import { angledPlug } from '../../../src/core/remedies/angledPlug.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import { offerIn } from '../../../src/core/remedies/offer.ts';
+import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import { planWith } from '../../helpers/build.ts';
 
 const base = {
   id: 'x',
@@ -61,12 +66,11 @@ describe('findings/gap', () => {
       margin: 0,
       remedies: () => [
         {
-          id: 'r',
+          value: cageOut(),
           title: 'r',
           mark: 'clear' as const,
           minutes: 1,
           undoable: true,
-          action: { do: 'take' as const },
         },
       ],
     };
@@ -76,11 +80,14 @@ describe('findings/gap', () => {
     expect(stop.remedies).to.have.length(1);
   });
   it('works a remedy out to what it leaves; one that gives something up is not Clear', () => {
-    const term = plain('cage out', range(58), 1);
-    const common = { id: 'c', title: 'c', minutes: 20, undoable: true, term };
-    expect(adding(range(-20), 3, common)).to.deep.include({ rest: range(38), mark: 'clear' });
-    expect(adding(range(-20), 3, { ...common, givesUp: 'a drive' }).mark).to.equal('watch');
-    expect(adding(range(-70), 3, common).mark).to.equal('stop');
+    const plan = planWith({ case: { cageGain: 58 }, card1: {} });
+    const after = (rest: number, value: RemedyValue) => offerIn(plan, value, range(rest), 3)[0];
+    expect(after(-20, cageOut())).to.deep.include({ rest: range(38), mark: 'clear' });
+    expect(after(-70, cageOut())?.mark).to.equal('stop');
+    const angled = after(100, angledPlug({ seat: 'card1' }));
+    expect(angled?.rest?.lo).to.be.above(100);
+    expect(angled?.mark).to.equal('watch');
+    expect(offerIn(planWith({ case: {} }), cageOut(), range(-20), 3)).to.deep.equal([]);
   });
   it('writes figures with a true minus', () => {
     expect(figure(range(-20))).to.equal('−20');

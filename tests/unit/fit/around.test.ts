@@ -15,6 +15,13 @@ import { stack } from '../../../src/core/fit/stack.ts';
 import { one } from '../../../src/core/model/plan.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { planWith, the } from '../../helpers/build.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import { angledPlug } from '../../../src/core/remedies/angledPlug.ts';
+import { lidWashers } from '../../../src/core/remedies/lidWashers.ts';
+import { tallerFeet } from '../../../src/core/remedies/tallerFeet.ts';
+import { toFrame } from '../../../src/core/remedies/toFrame.ts';
+import { turnSupply } from '../../../src/core/remedies/turnSupply.ts';
+import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
 
 describe('fit, under the lid', () => {
   const seats = (more = {}) => ({ case: { coolerRoom: 60, ...more }, cooler: { height: 58 } });
@@ -37,16 +44,16 @@ describe('fit, under the lid', () => {
     expect(the(coolerHeight(planWith(seats({ lining: 3 }))), 'cooler-height').mark).to.equal(
       'stop',
     );
-    const lifted = planWith(seats({ lining: 3 }), { taken: ['lid-washers'] });
+    const lifted = planWith(seats({ lining: 3 }), { applied: [lidWashers()] });
     expect(the(coolerHeight(lifted), 'cooler-height').rest).to.deep.equal(range(2));
   });
-  const card = (plugAt: string | undefined, taken: string[] = []) =>
+  const card = (plugAt: string | undefined, applied: RemedyValue[] = []) =>
     planWith(
       {
         case: { cardHeightRoom: 140, cardRoom: 260 },
         card1: { height: 111, length: 240, plugs: ['card8'], ...(plugAt ? { plugAt } : {}) },
       },
-      { taken },
+      { applied },
     );
   it('counts the bend of the leads where the plugs sit: on top, or at the end', () => {
     expect(the(cardHeight(card('top')), 'card-height:card1').rest).to.deep.equal(
@@ -65,8 +72,11 @@ describe('fit, under the lid', () => {
   });
   it('frees room with an angled lead, and says what it gives up', () => {
     const found = the(cardHeight(card('top')), 'card-height:card1');
-    const angled = found.remedies.find((remedy) => remedy.id === 'angled-lead:card1');
-    const taken = the(cardHeight(card('top', ['angled-lead:card1'])), 'card-height:card1');
+    const angled = found.remedies.find(({ value }) => value.do === 'angledPlug');
+    const taken = the(
+      cardHeight(card('top', [angledPlug({ seat: 'card1' })])),
+      'card-height:card1',
+    );
     expect(taken.rest).to.deep.equal(angled?.rest);
     expect(angled?.givesUp).to.match(/contact/);
     expect(angled?.mark).to.equal('watch');
@@ -133,7 +143,7 @@ describe('fit, where the hot air goes', () => {
   });
   it('counts the supply, until it is turned against steel', () => {
     expect(the(exhaust(planWith(seats())), 'exhaust').mark).to.equal('clear');
-    const turned = the(exhaust(planWith(seats(), { taken: ['turn-supply'] })), 'exhaust');
+    const turned = the(exhaust(planWith(seats(), { applied: [turnSupply()] })), 'exhaust');
     expect(turned.mark).to.equal('watch');
     expect(turned.say).to.match(/last exhaust/);
   });
@@ -161,7 +171,7 @@ describe('fit, where the hot air goes', () => {
     const found = the(exhaust(planWith(low)), 'feet');
     expect(found.mark).to.equal('watch');
     expect(found.remedies[0]?.title).to.equal('Feet of 17 to 20 mm');
-    expect(the(exhaust(planWith(low, { taken: ['taller-feet'] })), 'feet').mark).to.equal('clear');
+    expect(the(exhaust(planWith(low, { applied: [tallerFeet()] })), 'feet').mark).to.equal('clear');
     expect(the(exhaust(planWith(seats({ vents: ['floor'], feet: 18 }))), 'feet').mark).to.equal(
       'clear',
     );
@@ -178,13 +188,13 @@ describe('fit, where the hot air goes', () => {
 });
 
 describe('fit, mounts listed once', () => {
-  const plan = (mounts: string[], forms: string[], taken: string[] = []) =>
+  const plan = (mounts: string[], forms: string[], applied: RemedyValue[] = []) =>
     planWith(
       {
         case: { mounts },
         ...Object.fromEntries(forms.map((form, i) => [`drive${i + 1}`, { form }])),
       },
-      { taken },
+      { applied },
     );
   it('says where each drive hangs', () => {
     const found = the(driveMounts(plan(['floor 3.5'], ['3.5'])), 'drive-mounts-bays35');
@@ -193,7 +203,7 @@ describe('fit, mounts listed once', () => {
   });
   it('lets one hang loose when the cage goes out', () => {
     expect(
-      the(driveMounts(plan(['cage 3.5'], ['3.5'], ['cage-out'])), 'drive-mounts-bays35').mark,
+      the(driveMounts(plan(['cage 3.5'], ['3.5'], [cageOut()])), 'drive-mounts-bays35').mark,
     ).to.equal('mend');
   });
 });
@@ -257,9 +267,9 @@ describe('fit, covers', () => {
   it('watches what hangs on the lid with a lead, until it hangs on the frame', () => {
     const [found] = cover(planWith({ case: { onLid: ['fan', 'lights'] } }));
     expect(found?.mark).to.equal('watch');
-    expect(found?.remedies[0]?.id).to.equal('to-frame');
+    expect(found?.remedies[0]?.value).to.deep.equal(toFrame({ count: 2 }));
     expect(
-      cover(planWith({ case: { onLid: ['fan'] } }, { taken: ['to-frame'] }))[0]?.mark,
+      cover(planWith({ case: { onLid: ['fan'] } }, { applied: [toFrame()] }))[0]?.mark,
     ).to.equal('clear');
     expect(cover(planWith({ case: {} }))).to.deep.equal([]);
   });
@@ -270,13 +280,13 @@ describe('fit, the cooler on other holes', () => {
     the(coolerMount(planWith({ board: { socket }, cooler: { sockets: [kit] } })), 'cooler-mount');
   /* LGA115x holes lie 75 apart, LGA1700 78: 1.5 mm on each side. */
   it('offers to file slots where the squares are near, for good', () => {
-    const file = mount('LGA1700', 'LGA1151').remedies.find((remedy) => remedy.id === 'file-slots');
+    const file = mount('LGA1700', 'LGA1151').remedies.find(({ value }) => value.do === 'fileSlots');
     expect(file?.title).to.equal("File the plate's holes 1.5 mm to slots");
     expect(file?.undoable).to.equal(false);
   });
   it('offers none for a rectangle', () => {
-    expect(mount('AM4', 'LGA1151').remedies.map((remedy) => remedy.id)).to.deep.equal([
-      'cooler-kit',
+    expect(mount('AM4', 'LGA1151').remedies.map(({ value }) => value.do)).to.deep.equal([
+      'coolerKit',
     ]);
   });
 });

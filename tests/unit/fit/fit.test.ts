@@ -10,6 +10,10 @@ import { coolerMount } from '../../../src/core/fit/coolerMount.ts';
 import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
 import { supplyBay } from '../../../src/core/fit/supplyBay.ts';
 import { planWith, the } from '../../helpers/build.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import { drill } from '../../../src/core/remedies/drill.ts';
+import { standoffsOut } from '../../../src/core/remedies/standoffsOut.ts';
 
 describe('fit/cardLength', () => {
   const over = planWith({ case: { cardRoom: 247, cageGain: 58 }, card1: { length: 267 } });
@@ -20,14 +24,14 @@ describe('fit/cardLength', () => {
     expect(finding.rest).to.deep.equal({ lo: -20, hi: -20 });
     expect(finding.restLabel).to.equal('over');
     const [cage] = finding.remedies;
-    expect(cage?.id).to.equal('cage-out');
+    expect(cage?.value).to.deep.equal(cageOut());
     expect(cage?.rest).to.deep.equal({ lo: 38, hi: 38 });
     expect(cage?.mark).to.equal('clear');
     expect(cage?.undoable).to.equal(true);
   });
 
   it('adds the cage in ink once it is taken', () => {
-    const plan = { ...over, taken: new Set(['cage-out']) };
+    const plan = { ...over, applied: [cageOut()] };
     const finding = the(cardLength(plan), 'card-length:card1');
     expect(finding.mark).to.equal('clear');
     expect(finding.rest).to.deep.equal({ lo: 38, hi: 38 });
@@ -133,9 +137,9 @@ describe('fit/boardOutline', () => {
 });
 
 describe('fit/boardHoles', () => {
-  const holes = (stands: string[], board: string[], taken: string[] = []) =>
+  const holes = (stands: string[], board: string[], applied: RemedyValue[] = []) =>
     the(
-      boardHoles(planWith({ case: { standoffs: stands }, board: { holes: board } }, { taken })),
+      boardHoles(planWith({ case: { standoffs: stands }, board: { holes: board } }, { applied })),
       'board-holes',
     );
 
@@ -143,18 +147,20 @@ describe('fit/boardHoles', () => {
     const finding = holes(['C', 'F', 'H', 'J', 'R'], ['C', 'F', 'H', 'J']);
     expect(finding.mark).to.equal('stop');
     expect(finding.say).to.contain('R would touch');
-    expect(finding.remedies[0]?.id).to.equal('standoffs-out:R');
+    expect(finding.remedies[0]?.value).to.deep.equal(standoffsOut({ holes: ['R'] }));
     expect(
-      holes(['C', 'F', 'H', 'J', 'R'], ['C', 'F', 'H', 'J'], ['standoffs-out:R']).mark,
+      holes(['C', 'F', 'H', 'J', 'R'], ['C', 'F', 'H', 'J'], [standoffsOut({ holes: ['R'] })]).mark,
     ).to.equal('clear');
   });
   it('watches one free corner, mends two', () => {
     expect(holes(['C', 'F', 'H'], ['C', 'F', 'H', 'J']).mark).to.equal('watch');
     const two = holes(['C', 'F'], ['C', 'F', 'H', 'J']);
     expect(two.mark).to.equal('mend');
-    expect(two.remedies[0]?.id).to.equal('drill:HJ');
+    expect(two.remedies[0]?.value).to.deep.equal(drill({ holes: ['H', 'J'] }));
     expect(two.remedies[0]?.undoable).to.equal(false);
-    expect(holes(['C', 'F'], ['C', 'F', 'H', 'J'], ['drill:HJ']).mark).to.equal('clear');
+    expect(holes(['C', 'F'], ['C', 'F', 'H', 'J'], [drill({ holes: ['H', 'J'] })]).mark).to.equal(
+      'clear',
+    );
   });
   it('takes the standoffs of a case for several boards as movable', () => {
     const plan = planWith({ case: { boards: ['ATX', 'microATX'] }, board: { format: 'microATX' } });
@@ -178,7 +184,7 @@ describe('fit/cardHeight', () => {
       'card-bracket:card1',
     );
     expect(finding.mark).to.equal('mend');
-    expect(finding.remedies[0]?.action.do).to.equal('want');
+    expect(finding.remedies[0]?.get?.what).to.contain('bracket for');
     const both = cardHeight(planWith({ case: { bracket: 'low' }, card1: { bracket: 'both' } }));
     expect(the(both, 'card-bracket:card1').mark).to.equal('clear');
   });
@@ -223,15 +229,15 @@ describe('fit/driveMounts', () => {
       drive1: { form: '3.5' },
       drive2: { form: '2.5' },
     };
-    const marks = (taken: string[]) =>
+    const marks = (applied: RemedyValue[]) =>
       Object.fromEntries(
-        driveMounts(planWith(seats, { taken })).map((each) => [each.id, each.mark]),
+        driveMounts(planWith(seats, { applied })).map((each) => [each.id, each.mark]),
       );
     expect(marks([])).to.deep.equal({
       'drive-mounts-bays35': 'clear',
       'drive-mounts-bays25': 'clear',
     });
-    expect(marks(['cage-out'])['drive-mounts-bays35']).to.equal('mend');
+    expect(marks([cageOut()])['drive-mounts-bays35']).to.equal('mend');
   });
   it('has nothing to say about drives on the board', () => {
     expect(driveMounts(planWith({ case: { bays35: 0 }, drive1: { form: 'M.2' } }))).to.deep.equal(

@@ -18,6 +18,10 @@ import { quickSum } from '../../../src/core/quick/sums.ts';
 import { jobWith, planWith } from '../../helpers/build.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import type { Part } from '../../../src/core/model/types.ts';
+import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import { rearCut } from '../../../src/core/remedies/rearCut.ts';
+import { rearOpen } from '../../../src/core/remedies/rearOpen.ts';
+import { rearPlate } from '../../../src/core/remedies/rearPlate.ts';
 
 describe('fit/rear, ports through the wall', () => {
   it('reads an area as it is written', () => {
@@ -78,28 +82,28 @@ describe('fit/rear, ports through the wall', () => {
       }),
     );
   });
-  const plan = (taken: string[] = []) =>
+  const plan = (applied: RemedyValue[] = []) =>
     planWith(
       {
         case: { openings: ['window 10-60 0-20'] },
         board: { ports: ['HDMI 20-36 2-8', 'LAN 52-68 1-16'] },
       },
-      { taken },
+      { applied },
     );
   it('is a Mend with three ways: plate, cut, leave it out', () => {
     const [found] = rearPorts(plan());
     expect(found?.mark).to.equal('mend');
     expect(found?.say).to.equal('LAN 8.0 mm behind metal.');
-    expect(found?.remedies.map((remedy) => remedy.id)).to.deep.equal([
-      'rear-plate',
-      'rear-cut',
-      'rear-open',
+    expect(found?.remedies.map(({ value }) => value)).to.deep.equal([
+      rearPlate(),
+      rearCut({ count: 1 }),
+      rearOpen(),
     ]);
     expect(found?.remedies.map((remedy) => remedy.undoable)).to.deep.equal([true, false, true]);
   });
   it('watches once it is cut or left open, and is quiet while nothing was measured', () => {
-    expect(rearPorts(plan(['rear-cut']))[0]?.mark).to.equal('watch');
-    expect(rearPorts(plan(['rear-open']))[0]?.say).to.match(/dust/);
+    expect(rearPorts(plan([rearCut({ count: 1 })]))[0]?.mark).to.equal('watch');
+    expect(rearPorts(plan([rearOpen()]))[0]?.say).to.match(/dust/);
     expect(rearPorts(planWith({ case: {}, board: { ports: ['LAN 1-17 2-16'] } }))).to.deep.equal(
       [],
     );

@@ -4,11 +4,16 @@ import { restOf } from '../../../src/core/findings/gap.ts';
 import { clashes } from '../../../src/core/fit/clashes.ts';
 import { axes, farApart, separation, type Box } from '../../../src/core/fit/space/box.ts';
 import { beyond, coord, origin, usual, way } from '../../../src/core/fit/space/coord.ts';
-import { drivePlaces, otherPlaces } from '../../../src/core/fit/space/mounts.ts';
+import { drivePlaces, otherPlaces } from '../../../src/core/remedies/mounts.ts';
 import { boxesOf, spaceOf } from '../../../src/core/fit/space/space.ts';
 import { one } from '../../../src/core/model/plan.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { planWith, the, type Seats } from '../../helpers/build.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import { moveDrive } from '../../../src/core/remedies/moveDrive.ts';
+import { slotFurther } from '../../../src/core/remedies/slotFurther.ts';
+import { turnSupply } from '../../../src/core/remedies/turnSupply.ts';
+import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
 
 const term = (label: string, lo: number, hi = lo) => usual(label, range(lo, hi));
 
@@ -174,7 +179,7 @@ describe('fit/space, what meets what', () => {
   });
   it('turns the plugs away when the supply is turned', () => {
     const before = boxesOf(planWith(dice), ['supply']).find((box) => box.what === 'bend');
-    const after = boxesOf(planWith(dice, { taken: ['turn-supply'] }), ['supply']).find(
+    const after = boxesOf(planWith(dice, { applied: [turnSupply()] }), ['supply']).find(
       (box) => box.what === 'bend',
     );
     expect(before?.y[0].lo).to.be.above(100);
@@ -187,9 +192,9 @@ describe('fit/space, what meets what', () => {
     };
     const found = the(clashes(planWith(tall)), 'space:cooler:memory1');
     expect(found.mark).to.equal('stop');
-    const far = found.remedies.find((remedy) => remedy.id === 'slot-far:memory1');
+    const far = found.remedies.find(({ value }) => value.do === 'slotFurther');
     expect(far?.rest?.lo).to.be.above(found.rest?.lo ?? 0);
-    expect(marks(tall, { taken: ['slot-far:memory1'] })).not.to.have.property(
+    expect(marks(tall, { applied: [slotFurther({ seat: 'memory1' })] })).not.to.have.property(
       'space:cooler:memory1',
       'stop',
     );
@@ -255,13 +260,13 @@ describe('fit/space, what meets what', () => {
 });
 
 describe('fit/space, where drives hang', () => {
-  const plan = (mounts: string[], drives: string[], taken: string[] = []) =>
+  const plan = (mounts: string[], drives: string[], applied: RemedyValue[] = []) =>
     planWith(
       {
         case: { mounts },
         ...Object.fromEntries(drives.map((form, i) => [`drive${i + 1}`, { form }])),
       },
-      { taken },
+      { applied },
     );
   const places = (...args: Parameters<typeof plan>) =>
     Object.fromEntries([...drivePlaces(plan(...args))].map(([seat, mount]) => [seat, mount.place]));
@@ -282,9 +287,11 @@ describe('fit/space, where drives hang', () => {
   });
   it('hangs a drive where it was told to, and loses the cage with the cage', () => {
     const mounts = ['cage 3.5', 'floor 3.5'];
-    expect(places(mounts, ['3.5'], ['drive-to:drive1:floor'])).to.deep.equal({ drive1: 'floor' });
-    expect(places(mounts, ['3.5'], ['cage-out'])).to.deep.equal({ drive1: 'floor' });
-    expect(places(['cage 3.5'], ['3.5'], ['cage-out'])).to.deep.equal({});
+    expect(places(mounts, ['3.5'], [moveDrive({ seat: 'drive1', to: 'floor' })])).to.deep.equal({
+      drive1: 'floor',
+    });
+    expect(places(mounts, ['3.5'], [cageOut()])).to.deep.equal({ drive1: 'floor' });
+    expect(places(['cage 3.5'], ['3.5'], [cageOut()])).to.deep.equal({});
   });
   it('names the other places once each', () => {
     const all = plan(['cage 3.5', 'cage 3.5', 'floor 3.5', 'front 2.5'], ['3.5']);

@@ -6,6 +6,8 @@ import { sorted } from '../../../src/core/order/order.ts';
 import { step } from '../../../src/core/order/draft.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { planWith, type Seats } from '../../helpers/build.ts';
+import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import { tilt } from '../../../src/core/remedies/tilt.ts';
 
 const shell = {
   class: 'odd shell',
@@ -65,8 +67,8 @@ describe('fit/ways, what stands in whose way', () => {
     }
   });
   it('offers “tried, goes” where a board has no room to shift in behind its ports', () => {
-    const at = (boardDepth: number, taken: string[] = []) =>
-      noWayIn(planWith({ case: { boardDepth }, board: { format: 'Mini-ITX' } }, { taken }))[0];
+    const at = (boardDepth: number, applied: RemedyValue[] = []) =>
+      noWayIn(planWith({ case: { boardDepth }, board: { format: 'Mini-ITX' } }, { applied }))[0];
     expect(at(190)?.mark).to.equal('clear');
     const tight = at(175);
     expect(tight?.mark).to.equal('watch');
@@ -74,7 +76,7 @@ describe('fit/ways, what stands in whose way', () => {
     expect(tight?.remedies.map((remedy) => remedy.title)).to.deep.equal([
       'Tilt it in: tried, goes',
     ]);
-    expect(at(175, ['tilt:board'])?.mark).to.equal('clear');
+    expect(at(175, [tilt({ seats: ['board'] })])?.mark).to.equal('clear');
   });
   it('asks nothing of a tray nobody measured', () => {
     expect(noWayIn(planWith(over))).to.deep.equal([]);

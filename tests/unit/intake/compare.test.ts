@@ -5,7 +5,7 @@ import { compareInventory } from '../../../src/core/intake/compare.ts';
 import type { Inventory } from '../../../src/core/intake/inventory.ts';
 import { reader } from '../../../src/core/intake/inventory.ts';
 import { emptyShop } from '../../../src/core/model/empty.ts';
-import { readShop } from '../../../src/core/model/read.ts';
+import { readShop } from '../../../src/core/document/read.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
 
 const say = reader('dmidecode');

@@ -7,7 +7,7 @@ import { sataLinks } from '../../../src/core/links/sata.ts';
 import { idIn, idIndex, compactIds, nameOfId } from '../../../src/core/links/ids.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
-import { takeRemedy } from '../../../src/core/edits/edits.ts';
+import { applyRemedy } from '../../../src/core/edits/edits.ts';
 import { jobOver, jobWith, partFor, type Seats } from '../../helpers/build.ts';
 
 const socket = { socket: 'LGA1151' };
@@ -47,7 +47,7 @@ describe('links/firmware', () => {
     const { shop, job } = planWith(seats, [older]);
     const remedy = found?.remedies[0];
     if (!remedy) throw new Error('no remedy');
-    const after = takeRemedy(job.id, remedy.id, remedy.action)(shop);
+    const after = applyRemedy(job.id, remedy)(shop);
     const again = firmware(planOf(after, after.jobs[0] ?? job)).find(({ id }) => id === 'firmware');
     expect(again?.mark).to.equal('watch');
     expect(again?.say).to.contain('before this processor goes in');

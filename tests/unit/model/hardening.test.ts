@@ -7,7 +7,7 @@ import { IntakeError } from '../../../src/core/intake/inventory.ts';
 import { readPriceList } from '../../../src/core/intake/priceList.ts';
 import { readInventories } from '../../../src/core/intake/read.ts';
 import { emptyShop } from '../../../src/core/model/empty.ts';
-import { readShop, ShopFileError } from '../../../src/core/model/read.ts';
+import { readShop, ShopFileError } from '../../../src/core/document/read.ts';
 import { VERSION } from '../../../src/core/model/types.ts';
 import { learnedOf } from '../../../src/core/plan/startupOf.ts';
 import { useAll } from '../../fuzz/subjects.ts';
@@ -93,7 +93,7 @@ describe('what broke the bench once', () => {
 
   it('lists in lists without end are refused', () => {
     const deep = `${'['.repeat(20_000)}${']'.repeat(20_000)}`;
-    expect(refusal(`{"format":"nutshell-swap","version":6,"x":${deep}}`).message).to.match(
+    expect(refusal(`{"format":"nutshell-swap","version":${VERSION},"x":${deep}}`).message).to.match(
       /deep|name/,
     );
     expect(() => readInventories(`{"lshw":${deep}}`)).to.throw(IntakeError);

@@ -5,13 +5,16 @@ import { editMachine, editPart, editSettings, setFact } from '../../../src/core/
 import { keepWhole, lend, reserve } from '../../../src/core/edits/ledgerEdits.ts';
 import { properties } from '../../../src/core/model/properties.ts';
 import { all, numberAt, one, type Plan } from '../../../src/core/model/plan.ts';
-import { keptByReads, plugsOf, settingsOf, withTaken } from '../../../src/core/model/reads.ts';
+import { keptByReads, plugsOf, settingsOf, withApplied } from '../../../src/core/model/reads.ts';
 import { withChange } from '../../../src/core/model/stages.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { pool } from '../../../src/core/plan/candidatesFor.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { planWith } from '../../helpers/build.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import { lidWashers } from '../../../src/core/remedies/lidWashers.ts';
+import { turnSupply } from '../../../src/core/remedies/turnSupply.ts';
 
 /** A function that counts how often it really works. */
 function counted<T>(work: (plan: Plan) => T) {
@@ -64,13 +67,15 @@ describe('model/reads', () => {
     expect(count.runs).to.equal(2);
   });
   it('remedies count where they are read, and not where they are replaced', () => {
-    const reads = counted((each) => each.taken.size);
-    const taken = { ...plan, taken: new Set(['a']) };
+    const reads = counted((each) => each.applied.length);
+    const taken = { ...plan, applied: [cageOut()] };
     expect([reads.kept(plan), reads.kept(taken)]).to.deep.equal([0, 1]);
-    const replaces = counted((each) => withTaken(each, new Set(['b', 'c'])).taken.size);
+    const replaces = counted(
+      (each) => withApplied(each, [lidWashers(), turnSupply()]).applied.length,
+    );
     expect([replaces.kept(plan), replaces.kept(taken)]).to.deep.equal([2, 2]);
     expect(replaces.count.runs).to.equal(1);
-    expect(withTaken(plan, new Set(['x'])).seats).to.equal(plan.seats);
+    expect(withApplied(plan, [cageOut()]).seats).to.equal(plan.seats);
   });
   it('a later shop counts where it is read, wholly or its settings or plugs alone', () => {
     const later: Plan = {

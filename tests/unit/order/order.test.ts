@@ -8,6 +8,9 @@ import type { Step } from '../../../src/core/order/step.ts';
 import { emptyJob } from '../../../src/core/model/empty.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { jobOver, type Seats } from '../../helpers/build.ts';
+import { stepIdOf } from '../../../src/core/remedies/index.ts';
+import { cutFront } from '../../../src/core/remedies/cutFront.ts';
+import { plugAdapter } from '../../../src/core/remedies/plugAdapter.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
 
@@ -105,7 +108,7 @@ describe('order, remedies', () => {
     const { shop, job } = jobOver(
       full,
       { case: { cardRoom: 200 }, card1: { length: 250 } },
-      { taken: ['cut-front:card1'] },
+      { applied: [cutFront({ seat: 'card1' })] },
     );
     const list = steps(shop, job);
     const cut = list.find((step) => step.id === 'remedy:cut-front:card1');
@@ -122,11 +125,19 @@ describe('order, parts to get', () => {
       full,
       { supply: {} },
       {
-        taken: ['main-adapter'],
-        wants: [{ what: 'adapter main24 to maker10', count: 1, remedyId: 'main-adapter' }],
+        applied: [plugAdapter({ pair: 'main-plug' })],
+        wants: [
+          {
+            what: 'adapter main24 to maker10',
+            count: 1,
+            remedy: plugAdapter({ pair: 'main-plug' }),
+          },
+        ],
       },
     );
-    const step = steps(shop, job).find((each) => each.id === 'remedy:main-adapter');
+    const step = steps(shop, job).find(
+      (each) => each.id === stepIdOf(plugAdapter({ pair: 'main-plug' })),
+    );
     expect(step?.title).to.equal('Get and fit: adapter main24 to maker10');
     const gate = steps(shop, job).find((each) => each.id === 'gate-picture');
     expect(gate?.cautions.join()).to.contain('current limit');

@@ -15,7 +15,7 @@ import {
 } from '../../../src/core/edits/ledgerEdits.ts';
 import { buyLine } from '../../../src/core/edits/tripEdits.ts';
 import { indexOf } from '../../../src/core/model/lookup.ts';
-import { checkShop } from '../../../src/core/model/read.ts';
+import { checkShop } from '../../../src/core/document/read.ts';
 import type { Job, Shop } from '../../../src/core/model/types.ts';
 import { donorAccount, jobAccount } from '../../../src/core/plan/accounts.ts';
 import { costs } from '../../../src/core/plan/bench.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { takeChoice, takeWay } from '../../../src/core/edits/edits.ts';
+import { applyWay, takeChoice } from '../../../src/core/edits/edits.ts';
 import type { Job, Shop } from '../../../src/core/model/types.ts';
 import { choicesFor } from '../../../src/core/plan/give/choices.ts';
 import { costOf, usualWeights } from '../../../src/core/plan/give/cost.ts';
@@ -16,6 +16,8 @@ import { runChecks } from '../../../src/core/plan/run.ts';
 import { walk, worthOf } from '../../../src/core/plan/walk.ts';
 import { jobWith, partFor, type Seats } from '../../helpers/build.ts';
 import { everyPick } from '../../helpers/problems.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import { moveDrive } from '../../../src/core/remedies/moveDrive.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (shop: Shop, id: string): Job => {
@@ -69,7 +71,7 @@ describe('plan/give, what must give', () => {
     expect(ways[0]?.gives[0]?.because[0]).to.match(
       /^card against what is in front: .*20 mm too long/,
     );
-    expect(ways[1]?.gives[0]?.label).to.equal('Cut into the wall in front');
+    expect(ways[1]?.gives[0]?.label).to.equal('Cut 30 mm into the wall in front');
     expect(ways[1]?.undoable).to.equal(false);
   });
   it('prefers a part of the shelf when it costs less, and weighs money against hands', () => {
@@ -83,7 +85,7 @@ describe('plan/give, what must give', () => {
     const { shop, job } = bench(tight, shelf);
     expect(give(shop, job).ways[0]?.puts).to.deep.equal([{ seat: 'card1', partId: 'short' }]);
     const bought = bench(tight, [{ ...shelf[0]!, minor: 3000 }]);
-    expect(give(bought.shop, bought.job).ways[0]?.takes).to.deep.equal(['cage-out']);
+    expect(give(bought.shop, bought.job).ways[0]?.applies).to.deep.equal([cageOut()]);
     const dear = { ...usualWeights, hour: 60_000 };
     expect(give(bought.shop, bought.job, { weights: dear }).ways[0]?.puts).to.deep.equal([
       { seat: 'card1', partId: 'short' },
@@ -200,7 +202,7 @@ describe('plan/give, what must give', () => {
         ways.map((way) => way.cost).sort((a, b) => a - b),
       );
       for (const way of ways) {
-        const left = stops(takeWay(id, way)(demo), id).filter((each) => each !== 'board-holes');
+        const left = stops(applyWay(id, way)(demo), id).filter((each) => each !== 'board-holes');
         expect(left, way.gives.map((each) => each.label).join()).to.deep.equal([]);
         for (const each of way.gives) expect(each.because.length, each.label).to.be.above(0);
       }
@@ -208,12 +210,12 @@ describe('plan/give, what must give', () => {
   }
   it('offers each change once, on the list with what has to be got', () => {
     const { ways } = give(demo, jobOf(demo, '17'));
-    const kit = ways.find((way) => way.wants.length > 0);
+    const kit = ways.find((way) => way.gets.length > 0);
     if (!kit) throw new Error('no way with a part to get');
-    const after = jobOf(takeWay('17', kit)(demo), '17');
-    expect(after.wants.filter((want) => want.remedyId === kit.wants[0]?.remedyId).length).to.equal(
-      1,
-    );
+    const after = jobOf(applyWay('17', kit)(demo), '17');
+    expect(
+      after.wants.filter((want) => want.remedy?.do === kit.gets[0]?.remedy.do).length,
+    ).to.equal(1);
   });
   it('says when it could not finish', () => {
     const search = giving(demo, jobOf(demo, '16'), { nodeLimit: 3 });
@@ -237,14 +239,16 @@ describe('plan/give, places of one part', () => {
       cooler: { class: 'tower', height: 124, width: 71, breadth: 110 },
       drive1: { form: '3.5' },
     });
-    const onBracket = { ...job, taken: ['drive-to:drive1:bracket'] };
+    const onBracket = { ...job, applied: [moveDrive({ seat: 'drive1', to: 'bracket' })] };
     const choices = choicesFor({ ...shop, jobs: [onBracket] }, onBracket, 'drive1');
     expect(choices[0]?.mark).to.equal('stop');
-    const floor = choices.find((choice) => choice.take === 'drive-to:drive1:floor');
-    expect(floor?.drop).to.equal('drive-to:drive1:bracket');
+    const floor = choices.find(
+      (choice) => choice.take?.do === 'moveDrive' && choice.take.to === 'floor',
+    );
+    expect(floor?.drop).to.deep.equal(onBracket.applied[0]);
     expect(floor?.mark).not.to.equal('stop');
     const moved = takeChoice(job.id, floor ?? {})({ ...shop, jobs: [onBracket] });
-    expect(moved.jobs[0]?.taken).to.deep.equal(['drive-to:drive1:floor']);
+    expect(moved.jobs[0]?.applied).to.deep.equal([moveDrive({ seat: 'drive1', to: 'floor' })]);
   });
   it('has none for what is not in the picture', () => {
     expect(choicesFor(demo, jobOf(demo, '14'), 'leads')).to.deep.equal([]);

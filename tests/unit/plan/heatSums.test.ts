@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { airOf, heatSums, placedFans } from '../../../src/core/plan/heatSums.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { jobOver, planWith, the, type Seats } from '../../helpers/build.ts';
+import { limitWatts } from '../../../src/core/remedies/limitWatts.ts';
 
 const tower: Seats = {
   case: { class: 'tower', fanMounts: ['front 120', 'rear 120', 'front 120'] },
@@ -34,7 +35,7 @@ describe('plan/heatSums', () => {
   });
   it('held to fewer watts it may be enough', () => {
     const hot: Seats = { ...tower, processor: { watts: 150 }, cooler: { class: 'low' } };
-    const held = planWith(hot, { taken: ['limit:processor:65'] });
+    const held = planWith(hot, { applied: [limitWatts({ seat: 'processor', watts: 65 })] });
     expect(the(heatSums(planWith(hot)), 'heat-processor').mark).to.equal('mend');
     expect(the(heatSums(held), 'heat-processor').rest!.hi).to.be.above(0);
   });

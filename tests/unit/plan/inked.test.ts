@@ -1,11 +1,13 @@
 import { expect } from 'chai';
-import { dropRemedy, takeRemedy } from '../../../src/core/edits/edits.ts';
+import { applyRemedy, dropRemedy } from '../../../src/core/edits/edits.ts';
 import type { Finding } from '../../../src/core/findings/finding.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { tripList } from '../../../src/core/plan/trip.ts';
 import { jobOver, jobWith, the, type Seats } from '../../helpers/build.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import type { Remedy } from '../../../src/core/findings/finding.ts';
 
 const check = (shop: Shop): Finding[] => {
   const job = shop.jobs[0];
@@ -48,14 +50,19 @@ const mended: [string, string, Seats][] = [
   ['a splitter for the drives', 'plugs-sata', { supply: { plugs: [] }, drive1: { form: '2.5' } }],
 ];
 
+const valueOf = ({ value }: Remedy) => {
+  if (value.do === 'put') throw new Error('another part is no remedy to get');
+  return value;
+};
+
 describe('plan/inked, parts to get', () => {
   for (const [what, id, seats] of mended) {
     describe(what, () => {
       const { shop } = jobWith(seats);
       const before = the(check(shop), id);
-      const remedy = before.remedies.find((each) => each.action.do === 'want');
+      const remedy = before.remedies.find((each) => each.get);
       if (!remedy) throw new Error(`${id} offers nothing to get`);
-      const taken = takeRemedy('1', remedy.id, remedy.action)(shop);
+      const taken = applyRemedy('1', remedy)(shop);
 
       it('is pencilled in while the sum is Mend', () => {
         expect(before.mark).to.equal('mend');
@@ -70,12 +77,12 @@ describe('plan/inked, parts to get', () => {
         expect(after.rest).to.deep.equal(before.rest);
       });
       it('stands once on the trip list, however often it is taken', () => {
-        const twice = takeRemedy('1', remedy.id, remedy.action)(taken);
+        const twice = applyRemedy('1', remedy)(taken);
         expect(tripList(twice).map((line) => line.count)).to.deep.equal([1]);
         expect(tripList(twice)[0]?.price).to.equal(undefined);
       });
       it('leaves sum and list as they were when it is given back', () => {
-        const back = dropRemedy('1', remedy.id)(taken);
+        const back = dropRemedy('1', valueOf(remedy))(taken);
         expect(the(check(back), id)).to.deep.equal(before);
         expect(tripList(back)).to.deep.equal([]);
       });
@@ -89,7 +96,7 @@ describe('plan/inked, parts to get', () => {
     });
     const remedy = the(check(shop), 'main-plug').remedies[0];
     if (!remedy) throw new Error('no remedy');
-    const taken = takeRemedy('1', remedy.id, remedy.action)(shop);
+    const taken = applyRemedy('1', remedy)(shop);
     expect(the(check(taken), 'processor-plug')).to.deep.equal(the(check(shop), 'processor-plug'));
   });
 });
@@ -101,14 +108,14 @@ describe('plan/foundTogether, with a remedy taken', () => {
     supply: { mainPlug: 'maker10' },
   };
   it('still knows that board and supply came together', () => {
-    const { shop } = jobOver(found, { card1: { length: 200 } }, { taken: ['cage-out'] });
+    const { shop } = jobOver(found, { card1: { length: 200 } }, { applied: [cageOut()] });
     expect(the(check(shop), 'main-plug').mark).to.equal('clear');
   });
   it('measures again what has to do with a shell that was changed', () => {
     const seats: Seats = { case: { cardRoom: 100, cageGain: 20 }, card1: { length: 140 } };
     const untouched = jobOver(seats, { drive1: { form: 'M.2' } });
     expect(the(check(untouched.shop), 'card-length:card1').mark).to.equal('watch');
-    const changed = jobOver(seats, { drive1: { form: 'M.2' } }, { taken: ['cage-out'] });
+    const changed = jobOver(seats, { drive1: { form: 'M.2' } }, { applied: [cageOut()] });
     expect(the(check(changed.shop), 'card-length:card1').mark).to.equal('stop');
   });
 });

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { putPart, setFact, takeRemedy } from '../../../src/core/edits/edits.ts';
+import { applyRemedy, putPart, setFact } from '../../../src/core/edits/edits.ts';
 import { indexOf } from '../../../src/core/model/lookup.ts';
 import type { Job, Shop } from '../../../src/core/model/types.ts';
 import { costs, standing } from '../../../src/core/plan/bench.ts';
@@ -14,6 +14,8 @@ import { countByStation, runChecks, tightest } from '../../../src/core/plan/run.
 import { buyLine } from '../../../src/core/edits/tripEdits.ts';
 import { tripList } from '../../../src/core/plan/trip.ts';
 import { jobOver, jobWith, the } from '../../helpers/build.ts';
+import { cageOut } from '../../../src/core/remedies/cageOut.ts';
+import type { Remedy } from '../../../src/core/findings/finding.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
 const demo = demoShop(now);
@@ -194,31 +196,32 @@ describe('plan/questions', () => {
   });
 });
 
+const puts = (partId: string) => (remedy: Remedy) =>
+  remedy.value.do === 'put' && remedy.value.partId === partId;
+
 describe('plan/remedies', () => {
   it('offers what clears the sum, cheapest first, each run through all checks', () => {
     const job = jobOf(demo, '14');
     const finding = the(check(demo, '14'), 'card-length:card1');
     const list = remediesFor(demo, job, finding);
-    expect(list[0]?.id).to.equal('cage-out');
-    const shorter = list.find((remedy) => remedy.id === 'put:card1:M4-07');
+    expect(list[0]?.value).to.deep.equal(cageOut());
+    const shorter = list.find(puts('M4-07'));
     expect(shorter?.mark).to.equal('clear');
     expect(shorter?.rest).to.deep.equal({ lo: 37, hi: 37 });
-    expect(list.map((remedy) => remedy.id)).to.not.include('put:card1:F01');
+    expect(list.some(puts('F01'))).to.equal(false);
   });
   it('says when a remedy gives up what the job asked for, and never calls that Clear', () => {
     const finding = the(check(demo, '14'), 'card-length:card1');
-    const duo = remediesFor(demo, jobOf(demo, '14'), finding, 9).find(
-      (remedy) => remedy.id === 'put:card1:F02',
-    );
+    const duo = remediesFor(demo, jobOf(demo, '14'), finding, 9).find(puts('F02'));
     expect(duo?.givesUp).to.contain('screens');
     expect(duo?.mark).to.not.equal('clear');
   });
   it('does what it said it would', () => {
     const finding = the(check(demo, '14'), 'card-length:card1');
     for (const remedy of remediesFor(demo, jobOf(demo, '14'), finding, 9)) {
-      const after = takeRemedy('14', remedy.id, remedy.action)(demo);
+      const after = applyRemedy('14', remedy)(demo);
       const then = the(check(after, '14'), 'card-length:card1');
-      expect(then.rest, remedy.id).to.deep.equal(remedy.rest);
+      expect(then.rest, remedy.title).to.deep.equal(remedy.rest);
     }
   });
   it('brings no new Stop', () => {
@@ -230,12 +233,12 @@ describe('plan/remedies', () => {
           .map((each) => each.id),
       );
       for (const remedy of remediesFor(demo, job, finding, 9)) {
-        if (remedy.action.do !== 'put') continue;
-        const after = check(takeRemedy('14', remedy.id, remedy.action)(demo), '14');
+        if (remedy.value.do !== 'put') continue;
+        const after = check(applyRemedy('14', remedy)(demo), '14');
         const fresh = after.filter((each) => each.mark === 'stop' && !stops.has(each.id));
         expect(
           fresh.map((each) => each.id),
-          remedy.id,
+          remedy.title,
         ).to.deep.equal([]);
       }
     }

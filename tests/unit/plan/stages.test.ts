@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { handOver, keepSeat, putPart, stageSeat } from '../../../src/core/edits/edits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { checkShop, readShop } from '../../../src/core/model/read.ts';
+import { checkShop, readShop } from '../../../src/core/document/read.ts';
 import { inStages, stageOf, stagesOf, withChange } from '../../../src/core/model/stages.ts';
 import type { Change, Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
@@ -106,10 +106,11 @@ describe('stages of a plan', () => {
     expect(readShop(writeShop(shop)).jobs[0]!.changes).to.have.deep.members(jobIn(shop).changes);
     const plain = JSON.parse(writeShop(shop)) as {
       version: number;
-      jobs: { changes: Change[] }[];
+      jobs: { changes: Change[]; applied: unknown[] }[];
     };
     plain.jobs[0]!.changes = [{ seat: 'card1', partId: 'BIG' }];
-    expect(checkShop({ ...plain, version: 3 }).jobs[0]!.changes).to.have.length(1);
+    const third = plain.jobs.map(({ applied, ...job }) => ({ ...job, taken: applied }));
+    expect(checkShop({ ...plain, version: 3, jobs: third }).jobs[0]!.changes).to.have.length(1);
     plain.jobs[0]!.changes[0]!.stage = 9;
     expect(() => checkShop(plain)).to.throw(/jobs\[0\]\.changes\[0\]\.stage/);
   });

@@ -28,7 +28,10 @@ describe('plugs/mainPlug', () => {
       'main-plug',
     );
     expect(finding.mark).to.equal('mend');
-    expect(finding.remedies[0]?.action).to.deep.include({ do: 'want', count: 1 });
+    expect(finding.remedies[0]?.get).to.deep.equal({
+      what: 'adapter 12 V-only main 10-way to ATX main 24-way',
+      count: 1,
+    });
   });
   it('watches what nobody looked at', () => {
     const finding = the(mainPlug(planWith({ board: {}, supply: {} })), 'main-plug');

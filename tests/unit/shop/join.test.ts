@@ -4,7 +4,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { editPart, setFact } from '../../../src/core/edits/edits.ts';
 import { jobShop, writeShop } from '../../../src/core/export/json.ts';
 import { emptyShop } from '../../../src/core/model/empty.ts';
-import { checkShop, readShop } from '../../../src/core/model/read.ts';
+import { checkShop, readShop } from '../../../src/core/document/read.ts';
 import type { Job, Shop } from '../../../src/core/model/types.ts';
 import { checksOf } from '../../../src/core/plan/run.ts';
 import { understand } from '../../../src/core/quick/understand.ts';

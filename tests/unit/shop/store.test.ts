@@ -4,7 +4,7 @@ import { addJob, editJob, newJob, newPart } from '../../../src/core/edits/edits.
 import { addItems, changeItems, dropItem } from '../../../src/core/edits/items.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { readShop } from '../../../src/core/model/read.ts';
+import { readShop } from '../../../src/core/document/read.ts';
 import { VERSION, type Reading, type Shop } from '../../../src/core/model/types.ts';
 import { dice } from '../../../src/core/units/dice.ts';
 import { olderStore, Profile, rawStore } from '../../helpers/store.ts';
@@ -241,14 +241,14 @@ describe('shop/store', function () {
   });
 
   describe('an older store', () => {
-    for (const version of [1, 2, 3, 4, 5]) {
+    for (const version of [1, 2, 3, 4, 5, 6]) {
       it(`of version ${version} survives an edit and a reload, with a copy of what it was`, async () => {
         const text = readFileSync(
           new URL(`../../fixtures/shops/v${version}.json`, import.meta.url),
           'utf8',
         );
         const older = JSON.parse(text) as Record<string, unknown>;
-        await olderStore(older, version < 5 ? 2 : 3);
+        await olderStore(older, version < 5 ? 2 : version < 6 ? 3 : 6);
         const tab = await profile.tab();
         expect(writeShop(tab.shop)).to.equal(writeShop(readShop(text)));
         const job = tab.shop.jobs[0]!;

@@ -16,14 +16,14 @@ import { secondSupply } from '../../../src/core/watts/secondSupply.ts';
 import { schoolsOf } from '../../../src/core/watts/schools.ts';
 import {
   feedCorner,
-  feedId,
-  limitId,
   states,
   treeOf,
   type Feed,
   type Tree,
 } from '../../../src/core/watts/tree/index.ts';
 import { jobWith, planWith, the, type Seats } from '../../helpers/build.ts';
+import type { Remedy } from '../../../src/core/findings/finding.ts';
+import { hangOn } from '../../../src/core/remedies/hangOn.ts';
 
 const demo = demoShop('2026-01-01T12:00:00.000Z');
 const planOfJob = (id: string): Plan =>
@@ -36,10 +36,8 @@ const grown = (plan: Plan, state: (typeof states)[number] = 'full'): Tree => {
   if (!tree) throw new Error('no tree');
   return tree;
 };
-const withTaken = (plan: Plan, ...ids: string[]): Plan => ({
-  ...plan,
-  taken: new Set([...plan.taken, ...ids]),
-});
+const withRemedy = (plan: Plan, value: Remedy['value']): Plan =>
+  value.do === 'put' ? plan : { ...plan, applied: [...plan.applied, value] };
 
 const tower: Seats = {
   board: { processorPlug: 'cpu8', watts: 30 },
@@ -108,7 +106,7 @@ describe('watts/tree', () => {
     const plan = planWith(seats);
     const used = new Set([1, 2, 3, 4].map((n) => grown(plan).on.get(`drive${n} 12 V`)));
     expect(used.size).to.equal(2);
-    const moved = grown(withTaken(plan, feedId('drive1', 'sata lead2')));
+    const moved = grown(withRemedy(plan, hangOn({ seat: 'drive1', lead: 'sata lead2' })));
     expect(moved.on.get('drive1 12 V')).to.equal('sata lead2');
     expect(moved.on.get('drive1 5 V')).to.equal('sata lead2');
   });
@@ -126,7 +124,7 @@ describe('watts, limits on the way', () => {
     expect(found.mark).to.equal('stop');
     expect(found.remedies.length).to.be.greaterThan(0);
     const [first] = found.remedies;
-    const after = the(leadLimits(withTaken(planOfJob('9'), first!.id)), 'lead-small1-12 V');
+    const after = the(leadLimits(withRemedy(planOfJob('9'), first!.value)), 'lead-small1-12 V');
     expect(after.rest?.hi).to.be.closeTo(first!.rest!.hi, 1e-9);
   });
   it('stops a riser fed from a drive plug and a moulded splitter', () => {
@@ -238,15 +236,15 @@ describe('watts, a machine on one voltage', () => {
     const plan = planOfJob('12');
     const found = the(feedLimits(plan), 'feed-watts');
     expect(found.mark).to.equal('stop');
-    const remedy = found.remedies.find((each) => each.id.startsWith('limit:'))!;
-    const after = the(feedLimits(withTaken(plan, remedy.id)), 'feed-watts');
+    const remedy = found.remedies.find((each) => each.value.do === 'limitWatts')!;
+    const after = the(feedLimits(withRemedy(plan, remedy.value)), 'feed-watts');
     expect(after.rest!.lo).to.be.closeTo(remedy.rest!.lo, 1e-9);
-    expect(remedy.id).to.equal(limitId('processor', Number(remedy.id.split(':')[2])));
+    expect(remedy.value).to.include({ seat: 'processor' });
   });
   it('finds the gauge that brings the volts over the long lead', () => {
     const found = the(feedLimits(planOfJob('11')), 'feed-under');
     expect(found.mark).to.equal('watch');
-    const wires = found.remedies.filter((each) => each.id.startsWith('feed-awg'));
+    const wires = found.remedies.filter((each) => each.value.do === 'thickerLead');
     expect(wires.length).to.be.greaterThan(1);
     const lows = wires.map((each) => each.rest!.lo);
     expect([...lows].sort((a, b) => a - b)).to.deep.equal(lows);

@@ -1,10 +1,13 @@
-import { all, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { all, isApplied, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { driveSize, box } from './onBoard.ts';
 import type { Box } from './box.ts';
 import { radiator, supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, origin, usual, type Coord } from './coord.ts';
-import { mountOf, mountsOf } from './mounts.ts';
+import { cageOut } from '../../remedies/cageOut.ts';
+import { fanOutside } from '../../remedies/fanOutside.ts';
+import { mountOf, mountsOf } from '../../remedies/mounts.ts';
+import { turnSupply } from '../../remedies/turnSupply.ts';
 import type { Places } from './places.ts';
 
 /** Room the plugs of a supply and their bend need, mm (common practice, no source). */
@@ -20,7 +23,7 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
   const width = usual('width of the supply', range(format.widthMm));
   const near = usual('wall to the supply', range(1, 6));
   const bend = usual('plugs and bend', SUPPLY_BEND);
-  const turned = plan.taken.has('turn-supply');
+  const turned = isApplied(plan, turnSupply());
   const under = beyond(origin, usual('lid to the supply', range(2, 25)));
   const from = (start: Coord, term: typeof height): [Coord, Coord] => [start, beyond(start, term)];
   const upTo = (end: Coord, term: typeof height): [Coord, Coord] => [
@@ -114,7 +117,7 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
 
 /** While nobody listed the mounts: in the cage if there is one, else on the floor. */
 const usualPlace = (plan: Plan, at: Places) =>
-  at.cageEndX !== at.cardEndX && !plan.taken.has('cage-out') ? 'cage' : 'floor';
+  at.cageEndX !== at.cardEndX && !isApplied(plan, cageOut()) ? 'cage' : 'floor';
 
 /** The size of a mount as it is listed: `rear 92`. */
 const fanMountSize = (mount: string) => Number(mount.slice(mount.lastIndexOf(' ') + 1));
@@ -143,7 +146,7 @@ export function fanBoxes(plan: Plan, at: Places): Box[] {
       });
     }
     const front = at.cageEndX;
-    if (!front || plan.taken.has(`fan-outside:${fan.seat}`)) return [];
+    if (!front || isApplied(plan, fanOutside({ seat: fan.seat }))) return [];
     /* Of fans without a named place the first stands before the card; where more hang is a guess. */
     const what = mount < 0 && unnamed > 0 ? 'guess' : 'body';
     if (mount < 0) unnamed += 1;
@@ -187,7 +190,7 @@ export function radiatorBoxes(plan: Plan, at: Places): Box[] {
 /** The cage, while it is in: what a card's room ends at. */
 export function cageBox(plan: Plan, at: Places): Box[] {
   const gain = measure(plan, at.shell, 'cageGain', 'cage out');
-  if (!gain || !at.cardEndX || !at.cageEndX || plan.taken.has('cage-out')) return [];
+  if (!gain || !at.cardEndX || !at.cageEndX || isApplied(plan, cageOut())) return [];
   return [
     box(at.shell, 'furniture', 'cage', {
       x: [at.cardEndX, at.cageEndX],

@@ -1,4 +1,6 @@
-import { all, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { all, isApplied, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { angledPlug } from '../../remedies/angledPlug.ts';
+import { slotFurther } from '../../remedies/slotFurther.ts';
 import { drives } from '../../standards/room.ts';
 import { SLOT_PITCH_MM } from '../../standards/boards.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../../standards/room.ts';
@@ -99,7 +101,7 @@ export function memoryBoxes(plan: Plan, at: Places): Box[] {
   return all(plan, 'memory').flatMap((module, i) => {
     const height = measure(plan, module, 'height', module.part.name);
     if (!height || textAt(plan, module, 'memoryForm')?.text === 'SO-DIMM') return [];
-    const farther = plan.taken.has(`slot-far:${module.seat}`) ? 2 : 0;
+    const farther = isApplied(plan, slotFurther({ seat: module.seat })) ? 2 : 0;
     const slot = beyond(
       at.memoryX,
       ...(i + farther > 0
@@ -195,7 +197,7 @@ export function cardBend(
 ): { at: 'top' | 'end' | undefined; term: NumberTerm } | undefined {
   if ((listAt(plan, placed, 'plugs')?.items.length ?? 0) === 0) return undefined;
   const at = textAt(plan, placed, 'plugAt')?.text as 'top' | 'end' | undefined;
-  const angled = plan.taken.has(`angled-lead:${placed.seat}`);
+  const angled = isApplied(plan, angledPlug({ seat: placed.seat }));
   const most: Range = angled ? ANGLED_BEND_MM : range(CARD_PLUG_BEND_MM);
   const value = at === undefined ? range(0, most.hi) : most;
   return {

@@ -2,7 +2,9 @@ import { worst, type Mark } from '../../findings/finding.ts';
 import type { Box } from '../../fit/space/box.ts';
 import { spaceOf } from '../../fit/space/space.ts';
 import type { Plan } from '../../model/plan.ts';
+import type { RemedyValue } from '../../model/remedyValue.ts';
 import type { Job, SeatId, Shop } from '../../model/types.ts';
+import { kindOf } from '../../remedies/index.ts';
 import { planOf } from '../planOf.ts';
 import { runChecks } from '../run.ts';
 import { variablesOf } from './variables.ts';
@@ -11,9 +13,9 @@ import { variablesOf } from './variables.ts';
 export interface Choice {
   label: string;
   /** The remedy that puts it there; undefined where it is now. */
-  take?: string | undefined;
+  take?: RemedyValue | undefined;
   /** The remedy taken now that has to be given back for it. */
-  drop?: string | undefined;
+  drop?: RemedyValue | undefined;
   box: Box;
   mark: Mark;
 }
@@ -23,25 +25,20 @@ export function choicesFor(shop: Shop, job: Job, seat: SeatId): Choice[] {
   const plan = planOf(shop, job);
   const now = bodyOf(plan, seat);
   if (!now) return [];
-  const taken = job.taken.filter((id) => belongs(id, seat));
-  const places = variablesOf(shop, job, plan)
-    .filter((variable) => belongs(variable.id, seat) && variable.id !== seat)
-    .flatMap((variable) => variable.options.slice(1));
-  const other = places.flatMap((option): Choice[] => {
-    const take = option.take[0];
-    if (!take) return [];
-    const drop = taken.find((id) => id.split(':')[0] === take.split(':')[0]);
-    const at: Plan = { ...plan, taken: new Set([...job.taken.filter((id) => id !== drop), take]) };
-    return choiceAt(at, seat, option.label, { take, drop });
+  const moved = job.applied.filter((value) => kindOf(value).moves?.(value) === seat);
+  const other = variablesOf(shop, job, plan)
+    .flatMap((variable) => variable.options.slice(1))
+    .flatMap((option): Choice[] => {
+      const [take] = option.applies;
+      if (!take || kindOf(take).moves?.(take) !== seat) return [];
+      const drop = moved.find((value) => value.do === take.do);
+      const applied = [...job.applied.filter((value) => value !== drop), take];
+      return choiceAt({ ...plan, applied }, seat, option.label, { take, drop });
+    });
+  const back = moved.flatMap((drop) => {
+    const applied = job.applied.filter((value) => value !== drop);
+    return choiceAt({ ...plan, applied }, seat, 'back where it was', { drop });
   });
-  const back = taken.flatMap((drop) =>
-    choiceAt(
-      { ...plan, taken: new Set(job.taken.filter((id) => id !== drop)) },
-      seat,
-      'back where it was',
-      { drop },
-    ),
-  );
   return [...choiceAt(plan, seat, 'where it is', {}), ...other, ...back];
 }
 
@@ -61,10 +58,3 @@ function choiceAt(
 
 const bodyOf = (plan: Plan, seat: SeatId) =>
   spaceOf(plan)?.boxes.find((box) => box.seat === seat && box.what === 'body');
-
-/** Remedies that move this part, not those that cut or join. */
-function belongs(id: string, seat: SeatId): boolean {
-  const [what, of] = id.split(':');
-  if (what === 'turn-supply') return seat === 'supply';
-  return ['drive-to', 'slot-far', 'fan-outside'].includes(what ?? '') && of === seat;
-}

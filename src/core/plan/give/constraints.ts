@@ -12,6 +12,15 @@ import { foundTogether } from '../foundTogether.ts';
 import { inked } from '../inked.ts';
 import { promisedElsewhere, twoSeats } from '../promised.ts';
 import { all, type Plan } from '../../model/plan.ts';
+import { angledPlug } from '../../remedies/angledPlug.ts';
+import { cageOut } from '../../remedies/cageOut.ts';
+import { cutFront } from '../../remedies/cutFront.ts';
+import { fanOutside } from '../../remedies/fanOutside.ts';
+import { variableId } from '../../remedies/index.ts';
+import { lidWashers } from '../../remedies/lidWashers.ts';
+import { moveDrive } from '../../remedies/moveDrive.ts';
+import { slotFurther } from '../../remedies/slotFurther.ts';
+import { turnSupply } from '../../remedies/turnSupply.ts';
 import { plugChecks } from '../../plugs/index.ts';
 import { linkChecks } from '../../links/index.ts';
 import { wattChecks } from '../../watts/index.ts';
@@ -33,13 +42,16 @@ const every =
 /** What of a seat changes with which variables. */
 function changesWith(plan: Plan, seat: string): string[] {
   const kind = seat.replace(/\d+$/, '');
-  if (kind === 'card') return [seat, `angled-lead:${seat}`];
-  if (kind === 'memory') return [seat, `slot-far:${seat}`];
-  if (kind === 'supply') return ['supply', 'turn-supply'];
+  if (kind === 'card') return [seat, variableId(angledPlug({ seat }))];
+  if (kind === 'memory') return [seat, variableId(slotFurther({ seat }))];
+  if (kind === 'supply') return ['supply', variableId(turnSupply())];
   /* Fans share the mounts of the case: where one hangs moves the others. */
   if (kind === 'fan')
-    return [...all(plan, 'fan').map((fan) => `fan-outside:${fan.seat}`), 'cage-out'];
-  if (kind === 'drive') return [`drive-to:${seat}`, 'cage-out'];
+    return [
+      ...all(plan, 'fan').map((fan) => variableId(fanOutside({ seat: fan.seat }))),
+      variableId(cageOut()),
+    ];
+  if (kind === 'drive') return [variableId(moveDrive({ seat, to: '' })), variableId(cageOut())];
   return [seat];
 }
 
@@ -52,14 +64,21 @@ export function familiesOf(plan: Plan): Family[] {
     (at) =>
       check(at).filter((finding) => finding.seats.includes(seat));
   const families: Family[] = [
-    { name: 'cooler under the lid', variables: ['cooler', 'lid-washers'], run: coolerHeight },
+    {
+      name: 'cooler under the lid',
+      variables: ['cooler', variableId(lidWashers())],
+      run: coolerHeight,
+    },
     { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
     { name: 'supply in its bay', variables: ['supply'], run: supplyBay },
     { name: 'supply and board', variables: ['supply'], run: stack },
     { name: 'card openings', variables: cards, run: cardSlots },
     {
       name: 'places for drives',
-      variables: [...drives.map((seat) => `drive-to:${seat}`), 'cage-out'],
+      variables: [
+        ...drives.map((seat) => variableId(moveDrive({ seat, to: '' }))),
+        variableId(cageOut()),
+      ],
       run: driveMounts,
     },
     {
@@ -76,12 +95,17 @@ export function familiesOf(plan: Plan): Family[] {
     ...cards.flatMap((seat): Family[] => [
       {
         name: `${seat} against what is in front`,
-        variables: [seat, 'cage-out', `cut-front:${seat}`, `angled-lead:${seat}`],
+        variables: [
+          seat,
+          variableId(cageOut()),
+          variableId(cutFront({ seat })),
+          variableId(angledPlug({ seat })),
+        ],
         run: only(cardLength, seat),
       },
       {
         name: `${seat} under the lid`,
-        variables: [seat, `angled-lead:${seat}`, 'lid-washers'],
+        variables: [seat, variableId(angledPlug({ seat })), variableId(lidWashers())],
         run: only(cardHeight, seat),
       },
     ]),

@@ -15,7 +15,9 @@ import { asks as asked } from '../../links/asks.ts';
 import { cardHeight } from '../../fit/cardHeight.ts';
 import { coolerMount } from '../../fit/coolerMount.ts';
 import { supplyBay } from '../../fit/supplyBay.ts';
+import type { RemedyValue } from '../../model/remedyValue.ts';
 import type { Job, SeatId, Shop } from '../../model/types.ts';
+import { hasApplied } from '../../remedies/index.ts';
 import { planOf } from '../planOf.ts';
 import { runChecks } from '../run.ts';
 import { familiesOf, type Family } from './constraints.ts';
@@ -32,8 +34,8 @@ export interface Given {
 export interface Way {
   gives: Given[];
   puts: { seat: SeatId; partId: string }[];
-  takes: string[];
-  wants: { what: string; remedyId: string }[];
+  applies: RemedyValue[];
+  gets: { what: string; remedy: RemedyValue }[];
   minutes: number;
   /** Minor units of the shop's currency, for what is priced. */
   minor: number;
@@ -120,7 +122,7 @@ const stops = (found: readonly Finding[]) =>
   new Set(found.filter((finding) => finding.mark === 'stop').map((finding) => finding.id));
 
 /** A plan with a way taken, for its picture. */
-export function planWithWay(plan: Plan, way: Pick<Way, 'puts' | 'takes'>): Plan {
+export function planWithWay(plan: Plan, way: Pick<Way, 'puts' | 'applies'>): Plan {
   const parts = indexOf(plan.shop).parts;
   const puts = new Map(way.puts.map((put) => [put.seat, parts.get(put.partId)]));
   return {
@@ -129,7 +131,7 @@ export function planWithWay(plan: Plan, way: Pick<Way, 'puts' | 'takes'>): Plan 
       const part = puts.get(placed.seat);
       return part ? { ...placed, part, state: 'comes' } : placed;
     }),
-    taken: new Set([...plan.taken, ...way.takes]),
+    applied: [...plan.applied, ...way.applies],
   };
 }
 
@@ -198,7 +200,8 @@ function levelOf(found: readonly Finding[], before: ReadonlySet<string>, plan: P
     if (before.has(finding.id)) continue;
     if (finding.mark === 'stop') return 0;
     if (finding.mark === 'mend') {
-      if (!finding.remedies.some((remedy) => plan.taken.has(remedy.id))) return 0;
+      if (!finding.remedies.some(({ value }) => value.do !== 'put' && hasApplied(plan, value)))
+        return 0;
     }
     if (
       finding.station === 'fit' &&
@@ -220,7 +223,7 @@ export function planWith(model: Pick<Model, 'plan' | 'variables'>, picks: readon
   if (options.length === 0) return model.plan;
   return planWithWay(model.plan, {
     puts: options.flatMap(({ put }) => (put ? [{ seat: put.seat, partId: put.part.id }] : [])),
-    takes: options.flatMap((option) => option.take),
+    applies: options.flatMap((option) => option.applies),
   });
 }
 
@@ -250,7 +253,7 @@ function mendsOf(plan: Plan, seat: SeatId) {
   return [coolerMount, cardHeight, supplyBay]
     .flatMap((check) => check(plan))
     .filter((each) => each.mark === 'mend' && each.seats.includes(seat))
-    .flatMap((each) => each.remedies.filter((remedy) => remedy.action.do === 'want').slice(0, 1));
+    .flatMap((each) => each.remedies.filter((remedy) => remedy.get).slice(0, 1));
 }
 
 /** Sure ways first where they cost the same; of one set of picks only one. */
@@ -277,10 +280,8 @@ function wayOf(model: Model, found: Found & { sure: boolean }): Way {
     puts: options.flatMap((option) =>
       option.put ? [{ seat: option.put.seat, partId: option.put.part.id }] : [],
     ),
-    takes: options.flatMap((option) => option.take),
-    wants: options.flatMap((option) =>
-      option.want ? [{ what: option.want, remedyId: option.take.at(-1) ?? option.want }] : [],
-    ),
+    applies: options.flatMap((option) => option.applies),
+    gets: options.flatMap((option) => option.gets),
     minutes: options.reduce((sum, option) => sum + option.minutes, 0),
     minor: options.reduce((sum, option) => sum + (option.money?.minor ?? 0), 0),
     unpriced: options.filter((option) => option.money === undefined).length,

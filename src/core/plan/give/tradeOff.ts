@@ -112,10 +112,10 @@ export function tradeOff(shop: Shop, job: Job, plan: Plan, aId: string, bId: str
     { label: 'as planned', plan: whole },
     ...variablesOf(shop, job, plan)
       .flatMap((variable) => variable.options.slice(1))
-      .filter((option) => !option.put && option.take.length > 0)
+      .filter((option) => !option.put && option.applies.length > 0)
       .map((option) => ({
         label: option.label,
-        plan: planWithWay(whole, { puts: [], takes: option.take }),
+        plan: planWithWay(whole, { puts: [], applies: option.applies }),
       })),
     ...radiators(whole, a, b),
   ];

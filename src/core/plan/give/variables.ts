@@ -1,22 +1,32 @@
 import type { Remedy } from '../../findings/finding.ts';
-import { otherPlaces } from '../../fit/space/mounts.ts';
-import { factOf, standingOf } from '../../model/lookup.ts';
+import { standingOf } from '../../model/lookup.ts';
 import { all, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import type { RemedyValue } from '../../model/remedyValue.ts';
 import { seatName } from '../../model/seats.ts';
 import type { Job, Part, SeatId, Shop } from '../../model/types.ts';
 import type { Money } from '../../units/money.ts';
+import {
+  hasApplied,
+  kindOf,
+  minutesOf,
+  moneyOf,
+  optionsOf,
+  remedies,
+  titleOf,
+  toGet,
+  variableId,
+} from '../../remedies/index.ts';
 import { candidates } from '../remedies.ts';
-import { remedyMinutes } from '../../findings/remedyMinutes.ts';
 
 /** What may give: a part for a seat, or a remedy taken. */
 export interface Option {
   label: string;
   /** Another part for the seat. */
   put?: { seat: SeatId; part: Part } | undefined;
-  /** Remedies it takes. */
-  take: string[];
-  /** What has to be got for it. */
-  want?: string | undefined;
+  /** Remedies it applies. */
+  applies: RemedyValue[];
+  /** What has to be got for them. */
+  gets: { what: string; remedy: RemedyValue }[];
   minutes: number;
   money?: Money | undefined;
   undoable: boolean;
@@ -36,7 +46,8 @@ const MINUTES_TO_STRIP = 10;
 
 const asPlanned: Option = {
   label: 'as planned',
-  take: [],
+  applies: [],
+  gets: [],
   minutes: 0,
   money: { minor: 0, currency: '' },
   undoable: true,
@@ -49,9 +60,7 @@ export function variablesOf(shop: Shop, job: Job, plan: Plan): Variable[] {
   const swaps = plan.seats
     .filter((placed) => ['card', 'cooler', 'memory', 'supply'].includes(placed.kind))
     .map((placed) => swapVariable(shop, job, plan, placed));
-  return [...swaps, ...places(plan), ...work(shop, plan)].filter(
-    (variable) => variable.options.length > 1,
-  );
+  return [...swaps, ...remedyVariables(plan)].filter((variable) => variable.options.length > 1);
 }
 
 function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variable {
@@ -96,69 +105,36 @@ function alike(plan: Plan, placed: Placed, part: Part): boolean {
   return same('memoryKind') && same('memoryForm') && size(placed) === size(other);
 }
 
-/** Other mounts for the drives. */
-function places(plan: Plan): Variable[] {
-  return all(plan, 'drive').map((drive) => ({
-    id: `drive-to:${drive.seat}`,
-    options: [
-      asPlanned,
-      ...otherPlaces(plan, drive).map((place) => ({
-        ...asPlanned,
-        label: `${seatName(drive.seat)} to the ${place} mount`,
-        take: [`drive-to:${drive.seat}:${place}`],
-        minutes: remedyMinutes('drive-to'),
-      })),
-    ],
-  }));
+/** Every remedy of the list that gives something here: where a part stands, how it joins, work on the case. */
+function remedyVariables(plan: Plan): Variable[] {
+  return remedies.flatMap((kind) =>
+    optionsOf(kind, plan).flatMap((values): Variable[] => {
+      const free = values.filter((value) => !hasApplied(plan, value));
+      const [first] = free;
+      if (!first) return [];
+      return [
+        {
+          id: variableId(first),
+          options: [asPlanned, ...free.map((value) => optionOf(plan, value))],
+        },
+      ];
+    }),
+  );
 }
 
-/** Work on the shell and ways to join, each once: taken or not. */
-function work(shop: Shop, plan: Plan): Variable[] {
-  const free = { minor: 0, currency: shop.settings.currency };
-  const toggle = (id: string, label: string, more: Partial<Option> = {}): Variable[] =>
-    plan.taken.has(id)
-      ? []
-      : [
-          {
-            id,
-            options: [
-              asPlanned,
-              { ...asPlanned, label, take: [id], minutes: remedyMinutes(id), money: free, ...more },
-            ],
-          },
-        ];
-  const shell = all(plan, 'case')[0];
-  if (!shell) return [];
-  const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
-  const turns = supplyAt === 'in front of the board' || supplyAt === 'over the board';
-  return [
-    ...(factOf(shop, shell.part, 'cageGain') ? toggle('cage-out', 'Take the drive cage out') : []),
-    ...toggle('lid-washers', 'Washers under the lid', { spoils: ['the lid stands off'] }),
-    ...(turns
-      ? toggle('turn-supply', 'Turn the supply round', {
-          givesUp: ['its fan blows the other way'],
-        })
-      : []),
-    ...all(plan, 'card').flatMap((card) => [
-      ...toggle(`cut-front:${card.seat}`, 'Cut into the wall in front', {
-        undoable: false,
-        spoils: ['an opening in the front'],
-      }),
-      ...toggle(`angled-lead:${card.seat}`, 'Angled card plug', {
-        want: 'angled card plug',
-        money: undefined,
-        givesUp: ['one more contact in the path'],
-      }),
-    ]),
-    ...all(plan, 'memory').flatMap((module) =>
-      toggle(`slot-far:${module.seat}`, `${seatName(module.seat)} two slots further`),
-    ),
-    ...all(plan, 'fan').flatMap((fan) =>
-      toggle(`fan-outside:${fan.seat}`, `${seatName(fan.seat)} to the outside of the front`, {
-        spoils: ['a fan to be seen'],
-      }),
-    ),
-  ];
+function optionOf(plan: Plan, value: RemedyValue): Option {
+  const { undoable, givesUp, spoils } = kindOf(value);
+  const get = toGet(value, plan);
+  return {
+    label: titleOf(value, plan),
+    applies: [value],
+    gets: get ? [{ what: get.what, remedy: value }] : [],
+    minutes: minutesOf(value),
+    money: moneyOf(value, plan.shop.settings.currency),
+    undoable,
+    givesUp: givesUp === undefined ? [] : [givesUp],
+    spoils: spoils === undefined ? [] : [spoils],
+  };
 }
 
 /** The remedy an option must bring along to be sound, where its own sum says Mend. */
@@ -166,8 +142,11 @@ export function withRemedy(option: Option, remedy: Remedy): Option {
   return {
     ...option,
     label: `${option.label}, ${remedy.title.toLowerCase()}`,
-    take: [...option.take, remedy.id],
-    want: remedy.action.do === 'want' ? remedy.action.what : option.want,
+    applies: remedy.value.do === 'put' ? option.applies : [...option.applies, remedy.value],
+    gets:
+      remedy.get && remedy.value.do !== 'put'
+        ? [...option.gets, { what: remedy.get.what, remedy: remedy.value }]
+        : option.gets,
     minutes: option.minutes + remedy.minutes,
     money: remedy.money && option.money ? option.money : undefined,
     undoable: option.undoable && remedy.undoable,

@@ -1,5 +1,5 @@
 import { array, boolean, lazy, number, object, string, ValidationError, type Schema } from 'yup';
-import { ownPlugSchema } from '../../model/ownPlugSchema.ts';
+import { ownPlugSchema } from '../../document/ownPlugSchema.ts';
 import { asPlug } from '../../model/ownPlugs.ts';
 import { plug, type Plug } from '../../standards/plugs/index.ts';
 import { levels } from '../../standards/plugs/signals.ts';

@@ -1,6 +1,15 @@
 import { moduleW } from '../../model/classes.ts';
-import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import { keptByReads, withTaken } from '../../model/reads.ts';
+import {
+  all,
+  appliedOf,
+  listAt,
+  numberAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../../model/plan.ts';
+import { keptByReads, withApplied } from '../../model/reads.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { cardJumps } from '../../standards/supplies.ts';
 import { range, scale, type Range } from '../../units/range.ts';
@@ -108,22 +117,11 @@ const inStates = (kind: keyof typeof shares, full: Range): Record<State, Range> 
     Range
   >;
 
-/** The name a plan takes to hold a part to fewer watts, by undervolting or by its own limit. */
-export const limitId = (seat: string, watts: number): string => `limit:${seat}:${watts}`;
-
-/** The parts a plan holds to fewer watts, from the names it takes. */
-export function limitsIn(taken: Iterable<string>): { id: string; seat: string; most: number }[] {
-  return [...taken].flatMap((id) => {
-    const match = /^limit:([a-z]+\d*):(\d+)$/.exec(id);
-    return match?.[1] && match[2] ? [{ id, seat: match[1], most: Number(match[2]) }] : [];
-  });
-}
-
 /** Watts of a part, held to what the plan limits it to. */
 function heldTo(plan: Plan, seat: string, watts: Range): Range {
-  const limit = limitsIn(plan.taken).find((each) => each.seat === seat);
+  const limit = appliedOf(plan, 'limitWatts').find((each) => each.seat === seat);
   if (!limit) return watts;
-  return { lo: Math.min(watts.lo, limit.most), hi: Math.min(watts.hi, limit.most) };
+  return { lo: Math.min(watts.lo, limit.watts), hi: Math.min(watts.hi, limit.watts) };
 }
 
 /**
@@ -131,10 +129,10 @@ function heldTo(plan: Plan, seat: string, watts: Range): Range {
  * their class's range.
  */
 export function drawsOf(plan: Plan): Draw[] {
-  return limitsIn(plan.taken).length > 0 ? everyDraw(plan) : drawsUnlimited(plan);
+  return appliedOf(plan, 'limitWatts').length > 0 ? everyDraw(plan) : drawsUnlimited(plan);
 }
 
-const drawsUnlimited = keptByReads((plan: Plan) => everyDraw(withTaken(plan, new Set())));
+const drawsUnlimited = keptByReads((plan: Plan) => everyDraw(withApplied(plan, [])));
 
 function everyDraw(plan: Plan): Draw[] {
   return [

@@ -3,8 +3,6 @@ export { cardsOwnSupply, secondLabelW } from './second.ts';
 export {
   cardsDraws,
   drawsOf,
-  limitId,
-  limitsIn,
   railNames,
   railVolts,
   shareIn,
@@ -27,4 +25,4 @@ export {
   type FeedCorner,
 } from './feed.ts';
 export { contactLimit, leadsOf, loopOhm, worstShare, type Lead } from './leads.ts';
-export { feedId, leadAmps, treeOf, wallOf, type Branch, type Tree } from './tree.ts';
+export { leadAmps, treeOf, wallOf, type Branch, type Tree } from './tree.ts';

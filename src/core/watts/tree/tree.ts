@@ -1,5 +1,6 @@
-import { numberAt, one, type Placed, type Plan } from '../../model/plan.ts';
+import { isApplied, numberAt, one, type Placed, type Plan } from '../../model/plan.ts';
 import { keptByReads } from '../../model/reads.ts';
+import { hangOn } from '../../remedies/hangOn.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
 import {
@@ -112,7 +113,9 @@ export function hang(
     [...list].sort((a, b) => (dealt.get(a.id) ?? 0) - (dealt.get(b.id) ?? 0))[0];
   const hub = leads.find((lead) => lead.label.includes('hub'));
   for (const draw of draws) {
-    const chosen = leads.find((lead) => plan.taken.has(feedId(draw.seat, lead.id)));
+    const chosen = leads.find((lead) =>
+      isApplied(plan, hangOn({ seat: draw.seat, lead: lead.id })),
+    );
     const kept = seats.get(`${draw.seat} ${draw.over}`);
     const lead =
       (draw.over === 'main' && draw.label !== 'fan' ? undefined : chosen) ??
@@ -138,9 +141,6 @@ export function hang(
   }
   return { on, unfed };
 }
-
-/** The name a plan takes to hang a part on another lead. */
-export const feedId = (seat: string, lead: string): string => `feed:${seat}:${lead}`;
 
 type Corner = Record<Rail, { net: Net; solved: Solved } | undefined>;
 

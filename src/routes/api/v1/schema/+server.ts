@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { jsonSchema } from '$core/model/jsonSchema.ts';
+import { jsonSchema } from '$core/document/jsonSchema.ts';
 import type { RequestHandler } from './$types';
 
 /** The JSON Schema of the document. */

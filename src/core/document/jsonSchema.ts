@@ -1,5 +1,6 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import { factDefinition } from './factFields.ts';
+import { remedyDefinition } from './remedyFields.ts';
 import { shopSchema } from './schema.ts';
 
 /** The published JSON Schema of the document, made from the Yup schema that import uses. */
@@ -8,6 +9,6 @@ export function jsonSchema(): Record<string, unknown> {
     $schema: 'http://json-schema.org/draft-07/schema#',
     title: 'Nutshell Swap shop',
     ...convertSchema(shopSchema),
-    $defs: { fact: factDefinition },
+    $defs: { fact: factDefinition, remedy: remedyDefinition },
   };
 }

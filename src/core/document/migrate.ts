@@ -1,4 +1,5 @@
-import { VERSION } from './types.ts';
+import { remedyOf } from '../remedies/index.ts';
+import { VERSION } from '../model/types.ts';
 
 type Document = Record<string, unknown>;
 
@@ -49,7 +50,30 @@ const steps: Record<number, (document: Document) => Document> = {
       })),
     };
   },
+  /* Version 6 named remedies by a word of their own, `drive-to:drive1:floor`; one nobody knows did nothing. */
+  6: (document) => ({
+    ...document,
+    jobs: eachJob(document, ({ taken, wants, ticks, ...job }) => ({
+      ...job,
+      ticks: eachOf(ticks, (tick) =>
+        typeof tick['stepId'] === 'string'
+          ? { ...tick, stepId: tick['stepId'].replace(/^remedy:feed-awg-/, 'remedy:feed-awg:') }
+          : tick,
+      ),
+      applied: Array.isArray(taken)
+        ? taken.flatMap((id: unknown) => (typeof id === 'string' ? (remedyOf(id) ?? []) : [id]))
+        : taken,
+      wants: eachOf(wants, ({ remedyId, ...want }) => {
+        const remedy = typeof remedyId === 'string' ? remedyOf(remedyId) : undefined;
+        return { ...want, ...(remedy && { remedy }) };
+      }),
+    })),
+  }),
 };
+
+/** Every thing of a list lifted; what is none is left for the validator to name. */
+const eachOf = (list: unknown, lift: (each: Document) => Document): unknown =>
+  Array.isArray(list) ? list.map((each: unknown) => (isObject(each) ? lift(each) : each)) : list;
 
 /** Every job lifted; what is no job is left as it stands, for the validator to name its place. */
 function eachJob(document: Document, lift: (job: Document) => Document): unknown {

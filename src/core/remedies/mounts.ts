@@ -1,5 +1,5 @@
-import { all, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import { keptByReads } from '../../model/reads.ts';
+import { all, appliedOf, listAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { keptByReads } from '../model/reads.ts';
 
 /** A place where a drive is screwed down. */
 export interface Mount {
@@ -22,13 +22,14 @@ const takes = (mount: Mount, form: string) =>
   mount.form === form || (form === '2.5' && mount.form === '3.5');
 
 /**
- * Which mount each drive of the plan hangs on: the one chosen for it (a taken `drive-to:` remedy),
+ * Which mount each drive of the plan hangs on: the one a remedy moves it to,
  * else the first free one of its own form, else a larger one. The bracket over the processor
  * comes last, since it lowers the cooler's limit; mounts in a cage that is out are gone.
  */
 export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
-  const cageOut = plan.taken.has('cage-out');
-  const free = (mountsOf(plan) ?? []).filter((mount) => !(cageOut && mount.place === 'cage'));
+  const noCage = appliedOf(plan, 'cageOut').length > 0;
+  const chosen = new Map(appliedOf(plan, 'moveDrive').map(({ seat, to }) => [seat, to]));
+  const free = (mountsOf(plan) ?? []).filter((mount) => !(noCage && mount.place === 'cage'));
   const held = new Map<string, Mount>();
   const drives = all(plan, 'drive').flatMap((drive) => {
     const form = textAt(plan, drive, 'form')?.text;
@@ -40,21 +41,15 @@ export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
     free.splice(free.indexOf(mount), 1);
   };
   for (const { drive, form } of drives) {
-    const chosen = [...plan.taken]
-      .find((id) => id.startsWith(`drive-to:${drive.seat}:`))
-      ?.split(':')[2];
-    if (chosen)
+    const to = chosen.get(drive.seat);
+    if (to !== undefined)
       hold(
         drive,
-        free.find((mount) => mount.place === chosen && takes(mount, form)),
+        free.find((mount) => mount.place === to && takes(mount, form)),
       );
   }
   for (const { drive, form } of drives) {
-    if (
-      held.has(drive.seat) ||
-      [...plan.taken].some((id) => id.startsWith(`drive-to:${drive.seat}:`))
-    )
-      continue;
+    if (held.has(drive.seat) || chosen.has(drive.seat)) continue;
     const order = [...free].sort((a, b) => weight(a, form) - weight(b, form));
     hold(
       drive,

@@ -1,6 +1,6 @@
 import { mixed, type AnyObject } from 'yup';
-import type { Fact, Facts } from './fact.ts';
-import { allKeys } from './properties.ts';
+import type { Fact, Facts } from '../model/fact.ts';
+import { allKeys } from '../model/properties.ts';
 
 /** What a fact must look like, and why a value is none. */
 

@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { emptyShop } from '../../../src/core/model/empty.ts';
-import { checkShop, readShop, ShopFileError } from '../../../src/core/model/read.ts';
-import { factFault } from '../../../src/core/model/factFields.ts';
+import { checkShop, readShop, ShopFileError } from '../../../src/core/document/read.ts';
+import { factFault } from '../../../src/core/document/factFields.ts';
 import { VERSION } from '../../../src/core/model/types.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
@@ -122,8 +122,9 @@ describe('model/read', () => {
     const settings = { ...(old['settings'] as object) } as Record<string, unknown>;
     delete settings['theme'];
     old['settings'] = settings;
-    old['jobs'] = (old['jobs'] as Record<string, unknown>[]).map(({ ticks, ...job }) => ({
+    old['jobs'] = (old['jobs'] as Record<string, unknown>[]).map(({ ticks, applied, ...job }) => ({
       ...job,
+      taken: applied,
       done: (ticks as { stepId: string }[]).map((tick) => tick.stepId),
     }));
     const shop = checkShop(old);

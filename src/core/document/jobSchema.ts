@@ -12,9 +12,13 @@ import {
   words,
 } from './fields.ts';
 import { clearing, reading } from './jobFields.ts';
+import { remedyField } from './remedyFields.ts';
 import { recordSchema } from './recordSchema.ts';
-import { MOST_STAGES } from './stages.ts';
-import { huntVerdicts, loadSchools } from './types.ts';
+import { MOST_STAGES } from '../model/stages.ts';
+import { huntVerdicts, loadSchools } from '../model/types.ts';
+
+/** More remedies are never applied to one machine. */
+const MOST_REMEDIES = 500;
 
 /** Yup schema of a job. */
 
@@ -38,7 +42,7 @@ export const jobSchema = shape({
       stage: number().integer().min(1).max(MOST_STAGES).optional(),
     }).required(),
   ).required(),
-  taken: array(words()).required(),
+  applied: array(remedyField().required()).max(MOST_REMEDIES).required(),
   schools: shape({
     start: string().oneOf(['bench', 'straight']).required(),
     supply: string().oneOf(['first', 'last']).required(),
@@ -60,7 +64,7 @@ export const jobSchema = shape({
       count: count(),
       price: money(),
       bought: boolean().optional(),
-      remedyId: words().optional(),
+      remedy: remedyField().optional(),
     }).required(),
   ).required(),
   sums: array(

@@ -1,0 +1,28 @@
+import { termOf } from '../findings/terms.ts';
+import { numberAt, one } from '../model/plan.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    cageOut: unknown;
+  }
+}
+
+/** The drive cage comes out: room for a long card, and no drives in it. */
+export const cageOut = remedy({
+  do: 'cageOut',
+  id: 'cage-out',
+  fields: {},
+  title: () => 'Take the drive cage out',
+  minutes: 20,
+  undoable: true,
+  term: (plan) => {
+    const shell = one(plan, 'case');
+    const gain = shell && numberAt(plan, shell, 'cageGain');
+    return gain && termOf(shell, 'cageGain', 'cage out', 1, gain);
+  },
+  options: (plan) => {
+    const shell = one(plan, 'case');
+    return shell && numberAt(plan, shell, 'cageGain') ? [[{ do: 'cageOut' }]] : [];
+  },
+});

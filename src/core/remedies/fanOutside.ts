@@ -1,0 +1,30 @@
+import { plain } from '../findings/terms.ts';
+import { all } from '../model/plan.ts';
+import { seatName } from '../model/seats.ts';
+import type { SeatId } from '../model/types.ts';
+import { range } from '../units/range.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    fanOutside: { seat: SeatId };
+  }
+}
+
+/** How thick a usual fan is, mm (common practice, no source). */
+const FAN_MM = 25;
+
+/** A fan of the front screwed on from outside. */
+export const fanOutside = remedy({
+  do: 'fanOutside',
+  id: 'fan-outside',
+  fields: { seat: { holds: 'seat' } },
+  title: ({ seat }) => `${seatName(seat)} to the outside of the front`,
+  step: ({ seat }) => `Screw ${seatName(seat)} to the outside of the front`,
+  minutes: 20,
+  undoable: true,
+  spoils: 'a fan to be seen',
+  term: () => plain('fan outside', range(FAN_MM), 1),
+  options: (plan) => all(plan, 'fan').map(({ seat }) => [{ do: 'fanOutside', seat }]),
+  moves: ({ seat }) => seat,
+});

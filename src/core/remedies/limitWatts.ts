@@ -1,0 +1,21 @@
+import { seatName } from '../model/seats.ts';
+import type { SeatId } from '../model/types.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    limitWatts: { seat: SeatId; watts: number };
+  }
+}
+
+/** A part held to fewer watts in the firmware. */
+export const limitWatts = remedy({
+  do: 'limitWatts',
+  id: 'limit',
+  fields: { seat: { holds: 'seat' }, watts: { holds: 'count' } },
+  title: ({ seat, watts }) => `hold the ${seatName(seat)} to ${watts} W`,
+  step: ({ seat, watts }) => `Hold ${seatName(seat)} to ${watts} W in the firmware`,
+  minutes: 15,
+  undoable: true,
+  givesUp: 'speed under full load',
+});

@@ -1,0 +1,27 @@
+import { all } from '../model/plan.ts';
+import { seatName } from '../model/seats.ts';
+import type { SeatId } from '../model/types.ts';
+import { remedy } from './kind.ts';
+import { otherPlaces } from './mounts.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    moveDrive: { seat: SeatId; to: string };
+  }
+}
+
+/** A drive on another mount of the case. */
+export const moveDrive = remedy({
+  do: 'moveDrive',
+  id: 'drive-to',
+  fields: { seat: { holds: 'seat' }, to: { holds: 'word' } },
+  title: ({ seat, to }) => `${seatName(seat)} to the ${to} mount`,
+  step: ({ seat, to }) => `Hang ${seatName(seat)} on the ${to} mount`,
+  minutes: 12,
+  undoable: true,
+  options: (plan) =>
+    all(plan, 'drive').map((drive) =>
+      otherPlaces(plan, drive).map((to) => ({ do: 'moveDrive', seat: drive.seat, to })),
+    ),
+  moves: ({ seat }) => seat,
+});

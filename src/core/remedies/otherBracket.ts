@@ -1,0 +1,22 @@
+import type { SeatId } from '../model/types.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    otherBracket: { seat: SeatId };
+  }
+}
+
+/** A card's bracket of the other height. */
+export const otherBracket = remedy({
+  do: 'otherBracket',
+  id: 'bracket',
+  fields: { seat: { holds: 'seat' } },
+  title: () => 'Fit the other bracket',
+  minutes: 10,
+  get: ({ seat }, plan) => {
+    const card = plan.seats.find((placed) => placed.seat === seat);
+    return { what: `bracket for ${card?.part.name ?? 'the card'}`, count: 1 };
+  },
+  undoable: true,
+});

@@ -1,0 +1,21 @@
+import { plugNameIn } from '../model/ownPlugs.ts';
+import { plugsOf } from '../model/reads.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    processorAdapter: { to?: string };
+  }
+}
+
+/** The board's processor header fed from drive plugs. */
+export const processorAdapter = remedy({
+  do: 'processorAdapter',
+  id: 'processor-adapter',
+  fields: { to: { holds: 'word', aside: true } },
+  title: () => 'Adapter to the processor header, from two drive plugs of two leads at most',
+  minutes: 10,
+  get: ({ to }, plan) => ({ what: `adapter to ${plugNameIn(plugsOf(plan), to ?? '')}`, count: 1 }),
+  undoable: true,
+  givesUp: 'headroom on the drive leads',
+});

@@ -1,0 +1,29 @@
+import { plain } from '../findings/terms.ts';
+import { all } from '../model/plan.ts';
+import { seatName } from '../model/seats.ts';
+import type { SeatId } from '../model/types.ts';
+import { range } from '../units/range.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    slotFurther: { seat: SeatId };
+  }
+}
+
+/** From a slot to the second after it, mm (common practice, no source). */
+const TWO_SLOTS_MM = 19;
+
+/** A memory module two slots further from the processor. */
+export const slotFurther = remedy({
+  do: 'slotFurther',
+  id: 'slot-far',
+  fields: { seat: { holds: 'seat' } },
+  title: ({ seat }) => `Put ${seatName(seat)} two slots further`,
+  step: ({ seat }) => `Put ${seatName(seat)} two slots further from the processor`,
+  minutes: 2,
+  undoable: true,
+  term: () => plain('two slots further', range(TWO_SLOTS_MM), 1),
+  options: (plan) => all(plan, 'memory').map(({ seat }) => [{ do: 'slotFurther', seat }]),
+  moves: ({ seat }) => seat,
+});

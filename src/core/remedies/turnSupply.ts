@@ -1,0 +1,29 @@
+import { one, textAt, type Plan } from '../model/plan.ts';
+import { remedy } from './kind.ts';
+
+declare module '../model/remedyValue.ts' {
+  interface RemedyFields {
+    turnSupply: unknown;
+  }
+}
+
+/** The supply turned round, its plugs to the other side. */
+export const turnSupply = remedy({
+  do: 'turnSupply',
+  id: 'turn-supply',
+  fields: {},
+  title: () => 'Turn the supply round',
+  step: () => 'Turn the supply round: look where its fan blows',
+  minutes: 15,
+  undoable: true,
+  givesUp: 'its fan blows the other way',
+  options: (plan) => (canTurn(plan) ? [[{ do: 'turnSupply' }]] : []),
+  moves: () => 'supply',
+});
+
+/** Whether the case holds its supply where it can be turned. */
+export function canTurn(plan: Plan): boolean {
+  const shell = one(plan, 'case');
+  const at = shell && textAt(plan, shell, 'supplyAt')?.text;
+  return at === 'in front of the board' || at === 'over the board';
+}

@@ -19,7 +19,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import Stage from '$lib/ui/Stage.svelte';
   import Tag from '$lib/ui/Tag.svelte';
-  import { show } from '$lib/ui/figures.ts';
+  import { show, unitWord } from '$lib/ui/figures.ts';
 
   /** Pixels per millimetre of every machine on the shelves. */
   const SCALE = 0.28;
@@ -142,7 +142,7 @@
                 <Gap finding={each.tightest} width={54} />
                 <span class="figure {each.tightest.mark}"
                   >{show(each.tightest.rest, each.tightest.unit, bench.shop.settings.unit)}
-                  {each.tightest.unit}</span
+                  {unitWord(each.tightest.unit, bench.shop.settings.unit)}</span
                 >
               {:else}
                 <Mark mark={each.tightest.mark} size={16} /><span class={each.tightest.mark}

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
 import { jobShop } from '../../src/core/export/json.ts';
+import { published } from '../../src/api/published.ts';
 import type { Finding } from '../../src/core/findings/finding.ts';
 import type { Job, Part } from '../../src/core/model/types.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
@@ -34,8 +35,23 @@ describe('api/v1/check', () => {
     expect(jobs.map((job) => job.id).sort()).to.deep.equal(shop.jobs.map((job) => job.id).sort());
     for (const { id, findings } of jobs) {
       const job = shop.jobs.find((each) => each.id === id) as Job;
-      expect(findings).to.deep.equal(JSON.parse(JSON.stringify(runChecks(planOf(shop, job)))));
+      const own = runChecks(planOf(shop, job)).map(published);
+      expect(findings).to.deep.equal(JSON.parse(JSON.stringify(own)));
     }
+  });
+  it('names each remedy by one word, and says what it does, as since version 1', async () => {
+    const { body } = await post(text);
+    const jobs = body['jobs'] as { findings: { remedies: Record<string, unknown>[] }[] }[];
+    const offered = jobs.flatMap((job) => job.findings.flatMap((finding) => finding.remedies));
+    expect(offered.length).to.be.above(30);
+    for (const remedy of offered) {
+      expect(remedy['id']).to.match(/^[a-z]+(?:-[a-z]+)*(?::.+)?$/);
+      expect((remedy['action'] as { do: string }).do).to.be.oneOf(['take', 'put', 'want']);
+    }
+    const cage = offered.find(({ id }) => id === 'cage-out');
+    expect(cage).to.deep.include({ action: { do: 'take' }, minutes: 20, undoable: true });
+    const angled = offered.find(({ id }) => String(id).startsWith('angled-lead:card'));
+    expect(angled?.['action']).to.deep.equal({ do: 'want', what: 'angled card plug', count: 1 });
   });
   it('answers one job of it, or one job alone', async () => {
     const one = await post(text, '?job=14');

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import axe from 'axe-core';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
+import { publishedWays } from '../../src/api/published.ts';
 import type { Job, Part } from '../../src/core/model/types.ts';
 import { give } from '../../src/core/plan/give/give.ts';
 import { openShop, origin, retype, stored } from './helpers/app.ts';
@@ -158,7 +159,7 @@ describe('fit, rear wall, limits, screws, trade-offs', () => {
     const shop = await openShop('/job/17/fit');
     const { page } = shop;
     await page.getByRole('button', { name: 'Rear', exact: true }).click();
-    await page.getByText('LAN: from 83.0 to 101.0 across, 0.0 to 31.0 up').waitFor();
+    await page.getByText('LAN: from 83 to 101 across, 0 to 31 up').waitFor();
     const field = page.getByRole('textbox', { name: /Ports of the board/ });
     await retype(field, 'HDMI 30-20 2-8');
     await field.press('Enter');
@@ -246,8 +247,10 @@ describe('api/v1/fit/search', () => {
   it('answers the same ways as the core', async () => {
     const { status, body } = await post(writeShop(demo), '?job=14');
     expect(status).to.equal(200);
-    const same = JSON.parse(JSON.stringify(give(demo, jobOf('14')))) as { ways: unknown };
+    const own = publishedWays(give(demo, jobOf('14')));
+    const same = JSON.parse(JSON.stringify(own)) as { ways: { takes: string[] }[] };
     expect(body['ways']).to.deep.equal(same.ways);
+    expect(same.ways.map((way) => way.takes)).to.deep.include(['cage-out']);
     expect(body['proven']).to.equal(true);
   });
   it('refuses a job that is not there, and a document that is none', async () => {

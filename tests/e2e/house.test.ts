@@ -88,6 +88,8 @@ describe('every view', () => {
     let rooms = 0;
     for (const path of ['/', ...stations.map((station) => `/job/14/${station}`), '/job/16/fit']) {
       await visit(page, path);
+      await page.waitForTimeout(150);
+      await look(path);
       const doors = page.locator('.tools button[aria-pressed]');
       for (let i = 0; i < (await doors.count()); i += 1) {
         await doors.nth(i).click();
@@ -102,7 +104,6 @@ describe('every view', () => {
         await look(`${path} ${await doors.nth(i).innerText()}`);
         rooms += 1;
       }
-      if (path === '/') await look(path);
     }
     expect(rooms).to.be.at.least(20);
     expect(found).to.deep.equal([]);
@@ -184,10 +185,10 @@ describe('every view', () => {
     return result;
   }
 
-  /** Whatever is said or drawn in millimetres; sizes that are names (a 120 mm fan, a 4.2 mm contact) may be. */
+  /** Whatever is said or drawn in millimetres; sizes that are names (a 120 mm fan, a 4.2 mm contact, 1 mm sheet) may be. */
   const millimetres = (page: Page): Promise<string[]> =>
     page.evaluate(() =>
-      [...document.querySelectorAll('#shop *')]
+      [...document.querySelectorAll('#shop *:not(option)')]
         .flatMap((node) => [
           ...[...node.childNodes]
             .filter((each) => each.nodeType === 3)
@@ -196,7 +197,7 @@ describe('every view', () => {
         ])
         .map((text) => text.trim())
         .filter((text) => /\d ?mm\b|\bmm$|, mm\b/.test(text))
-        .filter((text) => !/\b(?:fan|fans|mount|radiator|module|crimp contact)\b/.test(text)),
+        .filter((text) => !/\b(?:fan|fans|mount|radiator|module|crimp contact|sheet)\b/.test(text)),
     );
 });
 

@@ -28,10 +28,10 @@ describe('watts, the supply tree', () => {
     const shop = await openShop('/job/9/watts');
     const { page } = shop;
     await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor();
-    await page.getByRole('button', { name: /^fan 2 / }).press('Enter');
+    await page.getByRole('button', { name: /^fan 2 \d/ }).press('Enter');
     await page.locator('p.row').getByRole('button', { name: 'ATX main 24-way' }).press('Enter');
     await stored<Job>(page, 'jobs', '9', (job) => hungOnMain(job, 'fan2'));
-    const fan = await page.getByRole('button', { name: /^fan 3 / }).boundingBox();
+    const fan = await page.getByRole('button', { name: /^fan 3 \d/ }).boundingBox();
     const lead = await page
       .getByRole('button', { name: /^ATX main 24-way / })
       .first()

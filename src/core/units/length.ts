@@ -67,7 +67,7 @@ const inches = (mm: number) => {
 };
 
 /**
- * A length on a drawing: whole millimetres, which need no unit there, or hundredths of an inch with theirs.
+ * A length on a drawing: whole millimetres, which need no unit there, or hundredths of an inch with their mark.
  * `floor` for what a part may measure at most, `ceil` for what it stands over.
  */
 export function drawnLength(
@@ -77,7 +77,7 @@ export function drawnLength(
 ): string {
   return unit === 'mm'
     ? String(Math[rounded](mm))
-    : `${trim(Math[rounded]((mm / MM_PER_INCH) * 100) / 100, 2)} in`;
+    : `${trim(Math[rounded]((mm / MM_PER_INCH) * 100) / 100, 2)}″`;
 }
 
 /** A length to read in words, with its unit: `247 mm`, `9.72 in`. */

@@ -194,4 +194,4 @@ const figuresOf = (values: readonly number[], between: string, { shop }: Plan) =
   values
     .map((value) => drawnLength(value, shop.settings.unit))
     .join(between)
-    .replaceAll(` in${between}`, between);
+    .replaceAll(`″${between}`, between);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
   import { remedyId, titleOf } from '$core/remedies/index.ts';
   import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
   import { applyRemedy, dropRemedy } from '$core/edits/edits.ts';
@@ -77,7 +78,7 @@
     <section class="ink" aria-label="Remedies taken">
       {#each view.job.applied as value (remedyId(value))}
         <p>
-          <span>{view.plan && titleOf(value, view.plan)}</span>
+          <span>{view.plan && lengthsIn(titleOf(value, view.plan), bench.shop.settings.unit)}</span>
           <button
             onclick={() =>
               view.job && bench.edit('remedy given back', dropRemedy(view.job.id, value))}

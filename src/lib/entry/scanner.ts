@@ -106,7 +106,9 @@ export function listenForScans(signs: ScanSigns): () => void {
       cancelable: true,
     });
     released.add(repeat);
-    target.dispatchEvent(repeat);
+    /* What had the focus may have gone meanwhile, a dialog that closed. */
+    const there = target instanceof Node && target.isConnected;
+    (there ? target : (document.activeElement ?? document.body)).dispatchEvent(repeat);
   }
 
   window.addEventListener('keydown', onkeydown, { capture: true });

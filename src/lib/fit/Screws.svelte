@@ -1,6 +1,7 @@
 <script lang="ts">
   import { addWants } from '$core/edits/items.ts';
   import { fastenersFor, missingFasteners, screwLength, whichThread } from '$core/fit/fasteners.ts';
+  import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
   import type { Plan } from '$core/model/plan.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -33,6 +34,7 @@
     missing.every((each) => view.job?.wants.some((want) => want.what === each.what)),
   );
   const exact = (value: number | undefined) => (value === undefined ? undefined : range(value));
+  const drawn = (mm: number) => formatLength(mm, lengths);
   const PX = 16;
 
   function attempt(work: () => string): string {
@@ -119,10 +121,10 @@
             width="120"
             height={lift * PX}
           />{/if}
-        <text x="176" y={20 + (plate + depth) * PX}>{depth} deep</text>
-        <text x="192" y="12">plate {plate}</text>
+        <text x="176" y={20 + (plate + depth) * PX}>{drawn(depth)} deep</text>
+        <text x="192" y="12">plate {drawn(plate)}</text>
       </svg>
-      <p aria-live="polite">{screw.say}</p>
+      <p aria-live="polite">{lengthsIn(screw.say, lengths)}</p>
     {/if}
   </section>
   <section>
@@ -136,7 +138,9 @@
       <tbody>
         {#each lines as line, i (i)}
           <tr>
-            <td>{line.what}</td><td>{line.why}</td><td class="n figure">{line.need}</td>
+            <td>{line.what}</td><td>{lengthsIn(line.why, lengths)}</td><td class="n figure"
+              >{line.need}</td
+            >
             <td class="n figure">{line.have ?? 'none'}</td>
           </tr>
         {/each}

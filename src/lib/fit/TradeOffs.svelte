@@ -2,7 +2,7 @@
   import { area, curveStepAfter, line, max, scaleLinear } from 'd3';
   import type { Plan } from '$core/model/plan.ts';
   import { tradeAxes, type TradeOff } from '$core/plan/give/tradeOff.ts';
-  import { drawnLength, MM_PER_INCH } from '$core/units/length.ts';
+  import { drawnLength, lengthsIn, MM_PER_INCH } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { GiveSearch } from '$lib/shop/give.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -162,7 +162,7 @@
   <ul>
     {#each paths as path, i (path.label)}<li>
         <svg width="34" height="10" aria-hidden="true"><path class="sure f{i}" d="M1 5H33" /></svg>
-        {path.label}
+        {lengthsIn(path.label, lengths)}
       </li>{/each}
     <li>
       <svg width="34" height="10" aria-hidden="true"><path class="may f0" d="M1 5H33" /></svg> may, until

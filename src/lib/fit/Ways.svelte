@@ -5,6 +5,7 @@
   import type { Way } from '$core/plan/give/give.ts';
   import { usualWeights, type Weights } from '$core/plan/give/cost.ts';
   import { runChecks } from '$core/plan/run.ts';
+  import { lengthsIn } from '$core/units/length.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { GiveSearch } from '$lib/shop/give.svelte.ts';
@@ -66,6 +67,7 @@
       ...way.givesUp.map((each) => `gives up ${each}`),
       ...way.spoils.map((each) => `shows: ${each}`),
     ].join(' · ');
+  const inUnit = (text: string) => lengthsIn(text, bench.shop.settings.unit);
   const count = (n: number) => n.toLocaleString('en').replaceAll(',', ' ');
 </script>
 
@@ -103,7 +105,7 @@
       {answer.stays.length === 1 ? 'This Stop stays' : 'These Stops stay'} whatever is chosen here:
     </p>
     <ul class="stuck">
-      {#each answer.stays as each (each)}<li>{each}</li>{/each}
+      {#each answer.stays as each (each)}<li>{inUnit(each)}</li>{/each}
     </ul>
   {/if}
   {#if asPlanned && answer}
@@ -122,7 +124,7 @@
       cannot all be met:
     </p>
     <ul class="stuck">
-      {#each answer.stuck as each (each)}<li>{each}</li>{/each}
+      {#each answer.stuck as each (each)}<li>{inUnit(each)}</li>{/each}
     </ul>
   {/if}
   <ul class="ways">
@@ -146,7 +148,7 @@
                 mark={way.sure ? (way.givesUp.length > 0 ? 'watch' : 'clear') : 'watch'}
                 size={18}
               />
-              <span>{way.gives.map((each) => each.label).join(' + ')}</span>
+              <span>{inUnit(way.gives.map((each) => each.label).join(' + '))}</span>
             </span>
             <span class="cost">{words(way)}</span>
             {#if way.gives.some((each) => each.because.length > 0)}

@@ -5,6 +5,7 @@
   import { lastChance } from '$core/plan/lastChance.ts';
   import { progress, type Step } from '$core/order/index.ts';
   import { formatHours } from '$core/units/duration.ts';
+  import { lengthsIn } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/ui/Stage.svelte';
@@ -12,6 +13,7 @@
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
   const standing = $derived(progress(view.steps, job?.ticks ?? []));
+  const inUnit = (text: string) => lengthsIn(text, bench.shop.settings.unit);
   const ticks = $derived(new Map((job?.ticks ?? []).map((tick) => [tick.stepId, tick])));
   const longest = $derived(Math.max(10, ...view.steps.map((step) => step.minutes)));
   const stops = $derived(view.found.filter((finding) => finding.mark === 'stop').length);
@@ -112,7 +114,7 @@
           {#if done}<Check size={22} />{/if}
         </button>
         <div class="what">
-          <b>{step.title}</b>
+          <b>{inUnit(step.title)}</b>
           {#if step.gate}<p class="see">Go on when: {step.gate}.</p>{/if}
           {#if step.why}<p class="soft">{step.why}</p>{/if}
           {#if !step.undoable}<p class="no-way-back">
@@ -122,7 +124,7 @@
             </p>{/if}
           {#each step.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
           {#if step.tools.length > 0 || step.fasteners}<p class="soft">
-              {[...step.tools, step.fasteners].filter(Boolean).join(' · ')}
+              {inUnit([...step.tools, step.fasteners].filter(Boolean).join(' · '))}
             </p>{/if}
           {#if done}
             <p class="stamp">

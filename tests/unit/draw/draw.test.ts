@@ -58,8 +58,8 @@ describe('draw/caseCut', () => {
     const figure = (drawn: typeof cut, seat: string) =>
       drawn?.side.boxes.find((each) => each.seat === seat && each.figure)?.figure;
     expect(figure(cut, 'board')).to.equal('244 × 244');
-    expect(figure(inInches, 'board')).to.equal('9.6 × 9.6 in');
-    expect(figure(inInches, 'card1')).to.equal('10.51 in');
+    expect(figure(inInches, 'board')).to.equal('9.6 × 9.6″');
+    expect(figure(inInches, 'card1')).to.equal('10.51″');
     expect(inInches?.side.w).to.equal(cut?.side.w);
   });
   it('sees a flat case from above', () => {

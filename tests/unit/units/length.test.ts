@@ -15,8 +15,8 @@ describe('units/drawnLength', () => {
   it('whole millimetres say no unit, hundredths of an inch theirs', () => {
     expect(drawnLength(247, 'mm')).to.equal('247');
     expect(drawnLength(246.6, 'mm')).to.equal('247');
-    expect(drawnLength(247, 'in')).to.equal('9.72 in');
-    expect(drawnLength(254, 'in')).to.equal('10 in');
+    expect(drawnLength(247, 'in')).to.equal('9.72″');
+    expect(drawnLength(254, 'in')).to.equal('10″');
   });
   it('never promises more room than there is, never less of what stands over', () => {
     expect(drawnLength(246.6, 'mm', 'floor')).to.equal('246');

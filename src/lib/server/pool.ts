@@ -2,9 +2,8 @@ import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { Piscina } from 'piscina';
-import type { Answer } from '../../api/answer.ts';
 import type { TaskName } from '../../api/tasks.ts';
-import type { Request as Work } from '../../api/worker.ts';
+import type { Answered, Request as Work } from '../../api/worker.ts';
 
 /**
  * Computation away from the thread that serves: a request has so many seconds and so much memory, then
@@ -35,6 +34,9 @@ function threads(): Piscina {
   return pool;
 }
 
+/** Starts the first thread before anybody asks: the first request need not wait for it, nor others for that. */
+export const startThreads = (): void => void threads();
+
 /** The handler of a task: 400 with the place, 413, 415, or 503 where time, memory or threads are out. */
 export const answers =
   (task: TaskName): RequestHandler =>
@@ -52,7 +54,7 @@ export const answers =
       const answer = (await threads().run(work, {
         transferList: [body],
         signal: AbortSignal.any([late, request.signal]),
-      })) as Answer;
+      })) as Answered;
       return new Response(answer.body, {
         status: answer.status,
         headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },

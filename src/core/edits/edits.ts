@@ -3,6 +3,7 @@ import type { Remedy } from '../findings/finding.ts';
 import type { Fact, Facts } from '../model/fact.ts';
 import { emptyJob } from '../model/empty.ts';
 import { standingOf } from '../model/lookup.ts';
+import type { FactKey } from '../model/properties.ts';
 import type { RemedyValue } from '../model/remedyValue.ts';
 import { freeSeat } from '../model/seats.ts';
 import { inStages, stageOf, withChange } from '../model/stages.ts';
@@ -112,7 +113,7 @@ export const editSettings = (fields: Partial<Shop['settings']>): Edit =>
 /** A fact of a part, or of its model so that every piece of its kind has it. */
 export const setFact = (
   partId: string,
-  key: string,
+  key: FactKey,
   fact: Fact | undefined,
   onModel = false,
 ): Edit =>

@@ -1,3 +1,4 @@
+import type { FactKey } from '../model/properties.ts';
 import { create } from 'mutative';
 import { endName, wireLine, type Recipe } from '../plugs/join/index.ts';
 import type { Part, OwnPlug, Shop } from '../model/types.ts';
@@ -14,7 +15,7 @@ export const keepPlugs =
 
 /** Keeps a plug and says it of a part, or of its model, so that the next one of its kind is known. */
 export const keepPlugOf =
-  (plug: OwnPlug, part: Part, key: string, at: string): Edit =>
+  (plug: OwnPlug, part: Part, key: FactKey, at: string): Edit =>
   (shop) =>
     setFact(
       part.id,

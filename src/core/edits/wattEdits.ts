@@ -1,3 +1,4 @@
+import type { FactKey } from '../model/properties.ts';
 import { create } from 'mutative';
 import type { Fact } from '../model/fact.ts';
 import type { Correction } from '../watts/correct.ts';
@@ -6,7 +7,7 @@ import type { Edit } from './edits.ts';
 
 /** Writes facts of parts, on their models where they have one: the next of its kind inherits them. */
 const factsOnModels =
-  (list: readonly { partId: string; key: string; fact: Fact }[]): Edit =>
+  (list: readonly { partId: string; key: FactKey; fact: Fact }[]): Edit =>
   (shop) =>
     create(shop, (draft) => {
       for (const { partId, key, fact } of list) {
@@ -55,12 +56,12 @@ export const keepLoadResult = (
       ? [
           {
             partId,
-            key: 'innerOhm',
+            key: 'innerOhm' as const,
             fact: fact(Math.max(0.1, tenth(milliohm.least * 1000)), tenth(milliohm.most * 1000)),
           },
           {
             partId,
-            key: 'watts',
+            key: 'watts' as const,
             fact: fact(
               tenth(result.holdsA * result.openV * 0.97),
               tenth(result.holdsA * result.openV),
@@ -70,7 +71,7 @@ export const keepLoadResult = (
       : []),
     {
       partId,
-      key: 'amps12',
+      key: 'amps12' as const,
       fact: fact(tenth(result.holdsA), tenth(result.failsA ?? result.holdsA)),
     },
   ]);

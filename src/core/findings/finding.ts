@@ -1,4 +1,5 @@
 import type { How } from '../model/fact.ts';
+import type { FactKey } from '../model/properties.ts';
 import type { RemedyValue } from '../model/remedyValue.ts';
 import type { SeatId } from '../model/types.ts';
 import type { Source } from '../standards/source.ts';
@@ -26,7 +27,7 @@ export type StationId = (typeof stationIds)[number];
 /** The fact a term rests on: whose, and which. */
 export interface InputRef {
   partId: string;
-  key: string;
+  key: FactKey;
   seat: SeatId;
 }
 

@@ -1,4 +1,5 @@
 import type { NumberTold, TextTold } from '../model/lookup.ts';
+import type { FactKey, NumberKey } from '../model/properties.ts';
 import type { Placed } from '../model/plan.ts';
 import { isExact, type Range } from '../units/range.ts';
 import type { Term } from './finding.ts';
@@ -6,7 +7,7 @@ import type { Term } from './finding.ts';
 /** A line of a sum that rests on one number of one part. */
 export function termOf(
   placed: Placed,
-  key: string,
+  key: NumberKey,
   label: string,
   sign: 1 | -1,
   told: NumberTold,
@@ -22,7 +23,7 @@ export function termOf(
 }
 
 /** A word of a part as one side of a match. */
-export function wordOf(placed: Placed, key: string, label: string, told: TextTold | undefined) {
+export function wordOf(placed: Placed, key: FactKey, label: string, told: TextTold | undefined) {
   return {
     label,
     value: told?.text,

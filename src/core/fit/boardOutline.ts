@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
@@ -46,7 +47,7 @@ export function boardOutline(plan: Plan): Finding[] {
 function trayRoom(
   plan: Plan,
   shell: Placed,
-  key: string,
+  key: NumberKey,
   side: 'width' | 'depth',
 ): NumberTold | undefined {
   const told = numberAt(plan, shell, key);

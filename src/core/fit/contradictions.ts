@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
@@ -21,7 +22,7 @@ const words: Record<string, string> = table({
 });
 
 /** What cannot be larger than what: a room inside the whole inside, an inside inside its outside. */
-const within: readonly [string, string][] = [
+const within: readonly [NumberKey, NumberKey][] = [
   ['innerWidth', 'outerWidth'],
   ['innerHeight', 'outerHeight'],
   ['innerDepth', 'outerDepth'],
@@ -44,7 +45,7 @@ const UNDER_MM = range(6, 26.6);
 export function contradictions(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
   if (!shell) return [];
-  const outer = ['outerWidth', 'outerHeight', 'outerDepth'].map((key) =>
+  const outer = (['outerWidth', 'outerHeight', 'outerDepth'] as const).map((key) =>
     numberAt(plan, shell, key),
   );
   /* A case that lies flat has its rooms along other sides: compare with the longest side. */
@@ -81,5 +82,5 @@ export function contradictions(plan: Plan): Finding[] {
 
 const trimmed = (mm: number) => String(Math.round(mm * 10) / 10);
 
-const turned = (key: string) =>
+const turned = (key: NumberKey): NumberKey =>
   key === 'outerWidth' ? 'outerHeight' : key === 'outerHeight' ? 'outerWidth' : key;

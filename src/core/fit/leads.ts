@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
@@ -21,7 +22,7 @@ export interface LeadPath {
   /** What it is called on the tape. */
   name: string;
   holder: Placed;
-  key: string;
+  key: NumberKey;
   /** Shortest way round the parts, mm. */
   path: Spot[];
   mm: { lo: number; hi: number };

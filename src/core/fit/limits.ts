@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
 import type { How } from '../model/fact.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM, radiator } from '../standards/room.ts';
@@ -16,7 +17,7 @@ export interface Limit {
   with?: string | undefined;
 }
 
-const lines: readonly { key: string; label: string; datum: string }[] = [
+const lines: readonly { key: NumberKey; label: string; datum: string }[] = [
   { key: 'cardRoom', label: 'card length', datum: 'from the inside of the bracket' },
   { key: 'cardHeightRoom', label: 'card height', datum: 'from the slot seat' },
   { key: 'coolerRoom', label: 'cooler height', datum: "from the processor's top" },

@@ -6,7 +6,7 @@ export const PASSIVE_LITRES = 15;
 
 /** Litres of a case by its outside, without feet; undefined while a side is not known. */
 export function litresOf(plan: Plan, shell: Placed): Range | undefined {
-  const sides = ['outerWidth', 'outerHeight', 'outerDepth'].map((key) =>
+  const sides = (['outerWidth', 'outerHeight', 'outerDepth'] as const).map((key) =>
     numberAt(plan, shell, key),
   );
   const product = (bound: 'lo' | 'hi') =>

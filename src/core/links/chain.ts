@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
@@ -48,7 +49,7 @@ function element(
   plan: Plan,
   placed: Placed,
   name: string,
-  keys: readonly [string, string],
+  keys: readonly [NumberKey, NumberKey],
   usually: { lanes: Range; generation: Range },
 ): Element {
   const [lanes, generation] = keys.map((key) => numberAt(plan, placed, key));

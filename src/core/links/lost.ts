@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { listOf, numberOf } from '../model/lookup.ts';
@@ -8,7 +9,7 @@ import { practice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 
 /** What a board offers, and what of it a plan uses as far as that can be counted. */
-const offers: readonly { key: string; label: string; used?: (plan: Plan) => number }[] = [
+const offers: readonly { key: NumberKey; label: string; used?: (plan: Plan) => number }[] = [
   { key: 'memorySlots', label: 'memory slots', used: (plan) => all(plan, 'memory').length },
   { key: 'x16', label: 'card slots', used: (plan) => all(plan, 'card').length },
   { key: 'm2', label: 'M.2 sockets' },

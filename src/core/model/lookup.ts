@@ -1,3 +1,4 @@
+import type { ListKey, NumberKey, TextKey } from './properties.ts';
 import type { Range } from '../units/range.ts';
 import type { Money } from '../units/money.ts';
 import { classValue } from './classes.ts';
@@ -88,7 +89,7 @@ function get(facts: Facts, key: string): Fact | undefined {
 }
 
 /** A number of a part in its property's unit, falling back to its class's range; undefined when even that is unknown. */
-export function numberOf(shop: Shop, part: Part, key: string): NumberTold | undefined {
+export function numberOf(shop: Shop, part: Part, key: NumberKey): NumberTold | undefined {
   const known = keptOf(shop, part);
   const kept = known.get(key);
   if (kept !== undefined) return kept ?? undefined;
@@ -125,7 +126,7 @@ function findNumber(shop: Shop, part: Part, key: string): NumberTold | undefined
   return undefined;
 }
 
-export function textOf(shop: Shop, part: Part, key: string): TextTold | undefined {
+export function textOf(shop: Shop, part: Part, key: TextKey): TextTold | undefined {
   const found = factOf(shop, part, key);
   if (found && isText(found.fact)) {
     return {
@@ -142,7 +143,7 @@ export function textOf(shop: Shop, part: Part, key: string): TextTold | undefine
   return undefined;
 }
 
-export function listOf(shop: Shop, part: Part, key: string): ListTold | undefined {
+export function listOf(shop: Shop, part: Part, key: ListKey): ListTold | undefined {
   const found = factOf(shop, part, key);
   if (found && isList(found.fact)) {
     return {

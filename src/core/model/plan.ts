@@ -6,6 +6,7 @@ import {
   type NumberTold,
   type TextTold,
 } from './lookup.ts';
+import type { ListKey, NumberKey, TextKey } from './properties.ts';
 import { behind, seatsFor } from './reads.ts';
 import { isLike, type RemedyName, type RemedyValue } from './remedyValue.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop } from './types.ts';
@@ -45,9 +46,9 @@ export function all(plan: Plan, kind: Kind): Placed[] {
   return seatsFor(plan, kind).filter((placed) => placed.kind === kind);
 }
 
-export const numberAt = (plan: Plan, placed: Placed, key: string): NumberTold | undefined =>
+export const numberAt = (plan: Plan, placed: Placed, key: NumberKey): NumberTold | undefined =>
   numberOf(behind(plan), placed.part, key);
-export const textAt = (plan: Plan, placed: Placed, key: string): TextTold | undefined =>
+export const textAt = (plan: Plan, placed: Placed, key: TextKey): TextTold | undefined =>
   textOf(behind(plan), placed.part, key);
-export const listAt = (plan: Plan, placed: Placed, key: string): ListTold | undefined =>
+export const listAt = (plan: Plan, placed: Placed, key: ListKey): ListTold | undefined =>
   listOf(behind(plan), placed.part, key);

@@ -9,7 +9,7 @@ import {
   processorProperties,
 } from './properties/inside.ts';
 import { leadsProperties, smallProperties, supplyProperties } from './properties/power.ts';
-import type { Property } from './properties/property.ts';
+import type { NumberMeasure, Property as Described } from './properties/property.ts';
 import { caseProperties } from './properties/shell.ts';
 import type { Kind } from './types.ts';
 
@@ -17,9 +17,9 @@ import type { Kind } from './types.ts';
 
 export { driveForms } from './properties/inside.ts';
 export { caseClasses, drivePlaces, supplyPlaces } from './properties/shell.ts';
-export type { Measure, Property } from './properties/property.ts';
+export type { Measure } from './properties/property.ts';
 
-export const properties: Record<Kind, readonly Property[]> = {
+const byKind = {
   case: caseProperties,
   board: boardProperties,
   processor: processorProperties,
@@ -31,7 +31,18 @@ export const properties: Record<Kind, readonly Property[]> = {
   fan: fanProperties,
   leads: leadsProperties,
   small: smallProperties,
-};
+} satisfies Record<Kind, readonly Described[]>;
+
+type Any = (typeof byKind)[Kind][number];
+/** Names of facts that are figures, words and lists: a misspelt one does not compile. */
+export type NumberKey = Extract<Any, { measure: NumberMeasure }>['key'];
+export type TextKey = Extract<Any, { measure: 'text' }>['key'] | (typeof machineKeys)[number];
+export type ListKey = Extract<Any, { measure: 'list' }>['key'];
+export type FactKey = NumberKey | TextKey | ListKey;
+
+export type Property = Described<FactKey>;
+
+export const properties: Record<Kind, readonly Property[]> = byKind;
 
 /** Figures that are a span by nature, not a value that is known less well: what an input stands. */
 export const spans: readonly string[] = ['inVolts'];
@@ -42,6 +53,15 @@ export const machineKeys = ['model', 'serial', 'firmware', 'chassis', 'biosDate'
 export function property(kind: Kind, key: string): Property | undefined {
   return properties[kind].find((one) => one.key === key);
 }
+
+const numberKeys = new Set<string>(
+  Object.values(properties).flatMap((list) =>
+    list.flatMap(({ key, measure }) => (measure === 'text' || measure === 'list' ? [] : [key])),
+  ),
+);
+
+/** Whether a fact of this name is a figure. */
+export const isNumberKey = (key: string): key is NumberKey => numberKeys.has(key);
 
 export const allKeys: readonly string[] = [
   ...new Set([

@@ -1,3 +1,4 @@
+import type { NumberKey, TextKey } from '../model/properties.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
@@ -67,7 +68,7 @@ const LOSES = range(1.03, 1.35);
 
 /** Outer faces in m² by the case's sizes, those nobody measured by any case's. */
 function facesOf(plan: Plan, shell: Placed): Range {
-  const side = (key: string, usual: Range) => numberAt(plan, shell, key) ?? usual;
+  const side = (key: NumberKey, usual: Range) => numberAt(plan, shell, key) ?? usual;
   const [w, h, d] = [
     side('outerWidth', range(80, 230)),
     side('outerHeight', range(150, 480)),
@@ -213,7 +214,7 @@ function prints(plan: Plan): Finding[] {
     const beside = textAt(plan, placed, 'beside');
     const softens = softensC[material?.text ?? ''] ?? range(55, 145);
     const hot = besideC[beside?.text ?? ''] ?? range(25, 85);
-    const input = (key: string) => ({ partId: placed.part.id, key, seat: placed.seat });
+    const input = (key: TextKey) => ({ partId: placed.part.id, key, seat: placed.seat });
     return gap({
       id: `heat-print:${placed.seat}`,
       station: 'heat',

@@ -1,3 +1,4 @@
+import type { TextKey } from '../model/properties.ts';
 import { indexOf, standingOf, textOf } from '../model/lookup.ts';
 import { one, textAt, type Plan } from '../model/plan.ts';
 import { kindOfSeat } from '../model/seats.ts';
@@ -34,7 +35,7 @@ export function isMakers(plan: Plan): boolean {
 
 const swappable: readonly Kind[] = ['memory', 'supply', 'card', 'drive', 'processor'];
 /** What a spare must have in common with the part it stands in for. */
-const alike: Partial<Record<Kind, readonly string[]>> = {
+const alike: Partial<Record<Kind, readonly TextKey[]>> = {
   memory: ['memoryKind', 'memoryForm'],
   processor: ['socket'],
   supply: ['mainPlug'],

@@ -1,3 +1,4 @@
+import type { TextKey } from '../model/properties.ts';
 import type { Placed } from '../model/plan.ts';
 import { textAt } from '../model/plan.ts';
 import type { Machine, Shop } from '../model/types.ts';
@@ -45,7 +46,7 @@ export function stripping(shop: Shop, machine: Machine, partIds: readonly string
   };
 }
 
-type Read = (placed: Placed, key: string) => string | undefined;
+type Read = (placed: Placed, key: TextKey) => string | undefined;
 
 /** What is worth less, or dead, once they are out (common practice, no source). */
 function spoiled(machine: Machine, out: Placed[], stays: Placed[], read: Read): string[] {

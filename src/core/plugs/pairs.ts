@@ -1,3 +1,4 @@
+import type { FactKey } from '../model/properties.ts';
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
 import type { TextTold } from '../model/lookup.ts';
@@ -14,8 +15,8 @@ import { plugAdapter } from '../remedies/plugAdapter.ts';
 export interface Pair {
   id: string;
   title: string;
-  plug: { id: string; placed: Placed; key: string; told?: TextTold | undefined };
-  socket: { id: string; placed: Placed; key: string; told?: TextTold | undefined };
+  plug: { id: string; placed: Placed; key: FactKey; told?: TextTold | undefined };
+  socket: { id: string; placed: Placed; key: FactKey; told?: TextTold | undefined };
   keys?: Keys;
   undoMinutes?: number;
 }

@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
@@ -62,7 +63,7 @@ function straight(plan: Plan, supply: Placed, placed: Placed): Finding[] {
 /** The 5 and 3.3 V it makes, against its own label. */
 function smallRails(plan: Plan, placed: Placed): Finding[] {
   const draws = drawsOf(plan);
-  const rails: readonly { key: string; rail: Rail; volts: number }[] = [
+  const rails: readonly { key: NumberKey; rail: Rail; volts: number }[] = [
     { key: 'out5Amps', rail: '5 V', volts: 5 },
     { key: 'out33Amps', rail: '3.3 V', volts: 3.3 },
   ];

@@ -1,3 +1,4 @@
+import type { NumberKey } from '../model/properties.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap, type GapSpec } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
@@ -218,7 +219,7 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
   const converter = feed.converter;
   if (!converter) return [];
   const into = converter.placed;
-  const term = (key: string, label: string, value: Range): Term => ({
+  const term = (key: NumberKey, label: string, value: Range): Term => ({
     ...plain(label, value, 1),
     input: { partId: into.part.id, key, seat: into.seat },
   });

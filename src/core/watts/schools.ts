@@ -23,10 +23,12 @@ export function measuredW(plan: Plan): Range | undefined {
   const supply = one(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
   const reading = (plan.job?.readings ?? [])
-    .filter((each) => each.kind === 'wallW' && each.load !== 'idle' && each.load !== 'real use')
+    .filter(({ kind, load }) => kind === 'wallW' && load !== 'idle' && load !== 'real use')
     .at(-1);
-  if (!supply || !reading) return undefined;
-  const rating = label ? (label.lo + label.hi) / 2 : reading.value * 2;
+  /* A meter that shows nothing, or less, was not in the lead. */
+  if (!supply || !reading || reading.value <= 0) return undefined;
+  const said = label ? (label.lo + label.hi) / 2 : 0;
+  const rating = said > 0 ? said : reading.value * 2;
   const eta = efficiencyOf(plan, supply)((reading.value * 0.85) / rating);
   return range(reading.value * (1 - METER) * eta.lo, reading.value * (1 + METER) * eta.hi);
 }

@@ -1,3 +1,4 @@
+import type { TextKey } from '../model/properties.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, wordOf } from '../findings/terms.ts';
@@ -71,7 +72,7 @@ const base = (placed: Placed, id: string, title: string) => ({
   undoMinutes: 240,
 });
 
-const term = (plan: Plan, placed: Placed, key: string, label: string) => {
+const term = (plan: Plan, placed: Placed, key: TextKey, label: string) => {
   const told = textAt(plan, placed, key);
   return { ...wordOf(placed, key, label, told), value: told?.text ?? '?', sign: 0 as const };
 };

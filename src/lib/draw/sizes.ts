@@ -1,3 +1,4 @@
+import type { NumberKey } from '$core/model/properties.ts';
 import { numberOf, textOf } from '$core/model/lookup.ts';
 import type { Part, Shop } from '$core/model/types.ts';
 import { table } from '$core/units/table.ts';
@@ -22,7 +23,7 @@ const usual: Record<string, [number, number, number]> = table({
 export function outsideOf(shop: Shop, shell: Part): Outside {
   const name = textOf(shop, shell, 'class')?.text ?? 'low tower';
   const [w, h, d] = usual[name] ?? [175, 360, 360];
-  const at = (key: string) => numberOf(shop, shell, key);
+  const at = (key: NumberKey) => numberOf(shop, shell, key);
   const [width, height, depth] = [at('outerWidth'), at('outerHeight'), at('outerDepth')];
   return {
     w: width ? width.hi : w,

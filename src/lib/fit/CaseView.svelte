@@ -3,7 +3,7 @@
   import { setFact, takeChoice } from '$core/edits/edits.ts';
   import type { InputRef } from '$core/findings/finding.ts';
   import { numberAt, type Plan } from '$core/model/plan.ts';
-  import { property } from '$core/model/properties.ts';
+  import { isNumberKey, property } from '$core/model/properties.ts';
   import { seatName } from '$core/model/seats.ts';
   import type { Part } from '$core/model/types.ts';
   import { choicesFor, type Choice } from '$core/plan/give/choices.ts';
@@ -38,10 +38,10 @@
   const inputs = $derived(
     (chosen.finding?.terms ?? []).flatMap((term) => {
       const placed = plan.seats.find((each) => each.seat === term.input?.seat);
-      const asked = placed && term.input && property(placed.kind, term.input.key);
-      if (!placed || !asked || !term.input) return [];
-      if (asked.measure === 'text' || asked.measure === 'list') return [];
-      return [{ term, placed, asked, told: numberAt(plan, placed, term.input.key) }];
+      const key = term.input?.key;
+      if (!placed || key === undefined || !isNumberKey(key)) return [];
+      const asked = property(placed.kind, key);
+      return asked ? [{ term, placed, asked, told: numberAt(plan, placed, key) }] : [];
     }),
   );
 

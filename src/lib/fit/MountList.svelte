@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { ListKey } from '$core/model/properties.ts';
   import { changeItems } from '$core/edits/items.ts';
   import { listAt, type Placed, type Plan } from '$core/model/plan.ts';
   import { drivePlaces } from '$core/model/properties.ts';
@@ -18,11 +19,11 @@
       sizes: ['80', '92', '120', '140'],
     },
   ] as const;
-  const items = (key: string) => [...(listAt(plan, shell, key)?.items ?? [])];
-  const count = (key: string, item: string) => items(key).filter((each) => each === item).length;
+  const items = (key: ListKey) => [...(listAt(plan, shell, key)?.items ?? [])];
+  const count = (key: ListKey, item: string) => items(key).filter((each) => each === item).length;
 
   function set(
-    key: string,
+    key: ListKey,
     label: string,
     change: (items: readonly string[]) => readonly string[],
   ): void {
@@ -38,7 +39,7 @@
     );
   }
 
-  const less = (key: string, label: string, item: string) =>
+  const less = (key: ListKey, label: string, item: string) =>
     set(key, label, (now) => {
       const at = now.lastIndexOf(item);
       return at < 0 ? now : now.toSpliced(at, 1);

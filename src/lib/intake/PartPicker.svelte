@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { FactKey } from '$core/model/properties.ts';
   import { newPart } from '$core/edits/edits.ts';
   import type { Fact, Facts } from '$core/model/fact.ts';
   import { indexOf, standingOf } from '$core/model/lookup.ts';
@@ -77,7 +78,7 @@
     return part.place === 'buy' ? 'to buy' : `shelf ${part.where ?? ''}`.trim();
   }
 
-  function setKey(key: string, fact: Fact | undefined): void {
+  function setKey(key: FactKey, fact: Fact | undefined): void {
     const next = { ...facts };
     if (fact) next[key] = fact;
     else delete next[key];

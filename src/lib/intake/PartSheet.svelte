@@ -2,7 +2,7 @@
   import { editPart, setFact } from '$core/edits/edits.ts';
   import { lend, reserve, type LoanFields } from '$core/edits/ledgerEdits.ts';
   import { factOf, indexOf, numberOf, standingOf } from '$core/model/lookup.ts';
-  import { properties } from '$core/model/properties.ts';
+  import { isNumberKey, properties } from '$core/model/properties.ts';
   import { kindName } from '$core/model/seats.ts';
   import { conditions, type Condition, type Loan } from '$core/model/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -142,7 +142,7 @@
           <FactField
             {property}
             fact={known?.fact}
-            usual={numberOf(bench.shop, part, property.key)}
+            usual={isNumberKey(property.key) ? numberOf(bench.shop, part, property.key) : undefined}
             lengths={bench.shop.settings.unit}
             onfact={(fact) =>
               bench.edit(

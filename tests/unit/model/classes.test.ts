@@ -170,7 +170,7 @@ describe('model/lookup', () => {
   it('knows nothing of what no class tells', () => {
     expect(numberOf(shop, part, 'sata')).to.equal(undefined);
     expect(textOf(shop, part, 'socket')).to.equal(undefined);
-    expect(listOf(shop, part, 'socket')).to.equal(undefined);
+    expect(listOf(shop, part, 'startsFrom')).to.equal(undefined);
     expect(factOf(shop, part, 'toString')).to.equal(undefined);
   });
   it('survives a model that is gone and a fact of another shape', () => {

@@ -281,6 +281,25 @@ describe('watts, schools, efficiency, energy', () => {
       /typed figures were \d+ %/,
     );
   });
+  it('makes nothing of a meter that shows nothing, and of a label of nothing', () => {
+    const at = (value: number, more: Seats = {}) => {
+      const reading = {
+        kind: 'wallW' as const,
+        value,
+        at: '2026-01-01',
+        load: 'flat out' as const,
+      };
+      const { shop, job } = jobWith(
+        { ...tower, ...more },
+        { readings: [{ ...reading, when: 'after' as const }] },
+      );
+      return schoolsOf(planOf(shop, job)).map((each) => each.name);
+    };
+    const measured = 'measured at the wall';
+    for (const value of [-400, -1, 0]) expect(at(value), String(value)).to.not.include(measured);
+    expect(at(1)).to.include(measured);
+    expect(at(200, { supply: { ...tower['supply'], watts: 0 } })).to.include(measured);
+  });
   it('counts a year, and refuses a day of more than 24 hours', () => {
     const plan = planWith(tower);
     const trees = { idle: grown(plan, 'idle'), usual: grown(plan, 'usual'), full: grown(plan) };

@@ -1,3 +1,4 @@
+import type { NumberKey } from '../../model/properties.ts';
 import { restOf } from '../../findings/gap.ts';
 import type { Term } from '../../findings/finding.ts';
 import type { Placed, Plan } from '../../model/plan.ts';
@@ -53,7 +54,7 @@ const sameValue = (a: Term['value'], b: Term['value']) =>
 export function measure(
   plan: Plan,
   placed: Placed,
-  key: string,
+  key: NumberKey,
   label: string,
   sign: 1 | -1 = 1,
   factor = 1,

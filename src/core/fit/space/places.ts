@@ -1,3 +1,4 @@
+import type { NumberKey } from '../../model/properties.ts';
 import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { keptByReads } from '../../model/reads.ts';
 import { supplyFormat } from '../../standards/room.ts';
@@ -45,7 +46,7 @@ function makePlaces(plan: Plan, shell: Placed): Places {
   const boardX = coord(usual('board off the rear wall', range(0, 2)));
   const boardY = boardTop(plan, supplyAt);
   const shieldX = beyond(boardX, usual('block of ports', range(16, 32)));
-  const of = (key: string, label: string, sign: 1 | -1 = 1) =>
+  const of = (key: NumberKey, label: string, sign: 1 | -1 = 1) =>
     (board && measure(plan, board, key, label, sign)) ?? usual(label, NOTHING, sign);
   const socketX = beyond(shieldX, of('toShield', 'ports to the processor'));
   const slotY = beyond(boardY, usual('port end to the first slot', range(160, 167)));
@@ -90,11 +91,23 @@ function boardTop(plan: Plan, supplyAt: string | undefined): Coord {
   );
 }
 
+/** The outside of each inside. */
+const outerOf = {
+  innerWidth: 'outerWidth',
+  innerHeight: 'outerHeight',
+  innerDepth: 'outerDepth',
+} as const;
+
 /** A measured inside, or what is left of the outside: sheet and folds 2 to 10 mm, a front panel up to 55. */
-function inner(plan: Plan, shell: Placed, key: string, label: string): Coord | undefined {
+function inner(
+  plan: Plan,
+  shell: Placed,
+  key: keyof typeof outerOf,
+  label: string,
+): Coord | undefined {
   const told = measure(plan, shell, key, label);
   if (told) return coord(told);
-  const outerKey = key.replace('inner', 'outer');
+  const outerKey = outerOf[key];
   if (!numberAt(plan, shell, outerKey)) return undefined;
   const outer = measure(plan, shell, outerKey, label.replace('inside', 'outside'));
   const walls = key === 'innerDepth' ? range(5, 55) : range(2, 10);

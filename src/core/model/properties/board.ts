@@ -3,9 +3,9 @@ import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { m2Lengths } from '../../standards/links.ts';
 import { boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
-import { list, mm, num, text, type Property } from './property.ts';
+import { list, mm, num, text } from './property.ts';
 
-export const boardProperties: readonly Property[] = [
+export const boardProperties = [
   text('format', 'format', 'Which format is the board?', boardFormatNames),
   mm('width', 'width along the rear', 'How wide is the board along its rear edge?'),
   mm('depth', 'depth from the rear edge', 'How deep is the board from the rear edge?'),
@@ -115,4 +115,4 @@ export const boardProperties: readonly Property[] = [
   text('frontHeader', 'front header', 'Which front header has the board?', frontPlugs),
   list('fanHeaders', 'fan headers', 'Which fan headers has the board?', fanPlugs),
   list('lightHeaders', 'light headers', 'Which light headers has the board?', lightPlugs),
-];
+] as const;

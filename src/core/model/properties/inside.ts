@@ -1,10 +1,10 @@
 import { memoryKinds } from '../../standards/memory.ts';
 import { m2Lengths } from '../../standards/links.ts';
 import { socketNames } from '../../standards/sockets.ts';
-import { list, mm, num, text, type Property } from './property.ts';
+import { list, mm, num, text } from './property.ts';
 import { drivePlugs, fanPlugs } from './words.ts';
 
-export const processorProperties: readonly Property[] = [
+export const processorProperties = [
   text('socket', 'socket', 'Which socket does the processor fit?', socketNames),
   num(
     'watts',
@@ -16,9 +16,9 @@ export const processorProperties: readonly Property[] = [
   ),
   num('generation', 'generation', 'count', 'Which generation is the processor?', 30, 30),
   text('graphics', 'own graphics', 'Has the processor its own graphics?', ['yes', 'no']),
-];
+] as const;
 
-export const coolerProperties: readonly Property[] = [
+export const coolerProperties = [
   text('class', 'class', 'Low cooler, tower or radiator?', ['low', 'tower', 'radiator']),
   mm('height', 'height', "How high is the cooler above the processor's top?"),
   mm('width', 'width', 'How wide is the cooler across the memory slots?'),
@@ -26,9 +26,9 @@ export const coolerProperties: readonly Property[] = [
   mm('under', 'free under its fins', "How far over the processor's top do its fins begin?"),
   text('radiator', 'radiator', 'How long is the radiator?', ['120', '240', '280', '360']),
   list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
-];
+] as const;
 
-export const memoryProperties: readonly Property[] = [
+export const memoryProperties = [
   text('memoryKind', 'kind', 'Which memory kind is it?', Object.keys(memoryKinds)),
   text('memoryForm', 'form', 'A long module or a short one?', ['DIMM', 'SO-DIMM']),
   num('size', 'size', 'GB', 'How large is the module?', 1024, 5),
@@ -39,9 +39,9 @@ export const memoryProperties: readonly Property[] = [
     'ECC',
     'registered',
   ]),
-];
+] as const;
 
-export const cardProperties: readonly Property[] = [
+export const cardProperties = [
   mm('length', 'length from the bracket', 'How long is the card from the inside of its bracket?'),
   mm('height', 'height above the slot', 'How high is the card above the slot seat?'),
   num('slotsWide', 'slots taken', 'count', 'How many slots does it take?', 5, 5),
@@ -65,11 +65,11 @@ export const cardProperties: readonly Property[] = [
     'UEFI',
     'both',
   ]),
-];
+] as const;
 
 export const driveForms = ['3.5', '2.5', 'M.2'] as const;
 
-export const driveProperties: readonly Property[] = [
+export const driveProperties = [
   text('form', 'form', 'Which form is the drive?', driveForms),
   num('size', 'size', 'GB', 'How large is the drive?', 100000, 5),
   text('m2Length', 'length, M.2', 'Which length is printed on the M.2 drive?', m2Lengths),
@@ -89,12 +89,12 @@ export const driveProperties: readonly Property[] = [
   num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
   num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
   text('plug', 'power plug', 'Which power plug does the drive take?', drivePlugs),
-];
+] as const;
 
-export const fanProperties: readonly Property[] = [
+export const fanProperties = [
   mm('size', 'size', 'How wide is the fan?', 5),
   mm('thickness', 'thickness', 'How thick is the fan?', 10),
   text('blows', 'blows', 'Which way does it blow?', ['in', 'out']),
   num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
   text('plug', 'plug', 'Which plug has the fan?', fanPlugs),
-];
+] as const;

@@ -2,10 +2,10 @@ import { besideC, softensC } from '../../standards/air.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { supplyFormats } from '../../standards/room.ts';
 import { efficiencyClasses } from '../../standards/supplies.ts';
-import { list, mm, num, text, type Property } from './property.ts';
+import { list, mm, num, text } from './property.ts';
 import { barrelIds, frontPlugs, powerPlugs } from './words.ts';
 
-export const supplyProperties: readonly Property[] = [
+export const supplyProperties = [
   text(
     'format',
     'format',
@@ -76,9 +76,9 @@ export const supplyProperties: readonly Property[] = [
   mm('leadMain', 'main lead', 'How long is its main lead?', 15),
   mm('leadProcessor', 'processor lead', 'How long is its processor lead?', 15),
   mm('leadCard', 'card lead', 'How long is its card lead?', 15),
-];
+] as const;
 
-export const leadsProperties: readonly Property[] = [
+export const leadsProperties = [
   text('block', 'front block', "Single leads, the standard block, or a maker's block?", [
     'single',
     'standard 2x5',
@@ -86,9 +86,9 @@ export const leadsProperties: readonly Property[] = [
   ]),
   mm('length', 'length', 'How long are the front leads?'),
   text('frontPlug', 'plug of the block', 'Which plug has the front block?', frontPlugs),
-];
+] as const;
 
-export const smallProperties: readonly Property[] = [
+export const smallProperties = [
   text('what', 'what', 'What is it?'),
   num('count', 'count', 'count', 'How many are there?', 10000, 20),
   text('plug', 'plug', 'Which plug has it?'),
@@ -134,4 +134,4 @@ export const smallProperties: readonly Property[] = [
   text('material', 'material', 'Which material is it printed of?', Object.keys(softensC)),
   text('beside', 'beside', 'What is the hottest thing beside it?', Object.keys(besideC)),
   text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),
-];
+] as const;

@@ -3,10 +3,13 @@
 export type Measure =
   'mm' | 'W' | 'A' | 'V' | 'mΩ' | 'GB' | 'MT/s' | 'count' | 'h' | 'years' | '%' | 'text' | 'list';
 
-export interface Property {
-  key: string;
+/** What is told by a figure. */
+export type NumberMeasure = Exclude<Measure, 'text' | 'list'>;
+
+export interface Property<K extends string = string, M extends Measure = Measure> {
+  key: K;
   label: string;
-  measure: Measure;
+  measure: M;
   /** The question put to the technician; names the datum. */
   ask: string;
   /** Seconds it takes to find out at the bench (common practice, no source). */
@@ -16,7 +19,12 @@ export interface Property {
   most?: number;
 }
 
-export const mm = (key: string, label: string, ask: string, seconds = 20): Property => ({
+export const mm = <const K extends string>(
+  key: K,
+  label: string,
+  ask: string,
+  seconds = 20,
+): Property<K, 'mm'> => ({
   key,
   label,
   measure: 'mm',
@@ -24,12 +32,12 @@ export const mm = (key: string, label: string, ask: string, seconds = 20): Prope
   seconds,
   most: 1000,
 });
-export const text = (
-  key: string,
+export const text = <const K extends string>(
+  key: K,
   label: string,
   ask: string,
   options?: readonly string[],
-): Property => ({
+): Property<K, 'text'> => ({
   key,
   label,
   measure: 'text',
@@ -37,12 +45,12 @@ export const text = (
   seconds: 10,
   ...(options ? { options } : {}),
 });
-export const list = (
-  key: string,
+export const list = <const K extends string>(
+  key: K,
   label: string,
   ask: string,
   options?: readonly string[],
-): Property => ({
+): Property<K, 'list'> => ({
   key,
   label,
   measure: 'list',
@@ -50,11 +58,11 @@ export const list = (
   seconds: 30,
   ...(options ? { options } : {}),
 });
-export const num = (
-  key: string,
+export const num = <const K extends string>(
+  key: K,
   label: string,
-  measure: Measure,
+  measure: NumberMeasure,
   ask: string,
   most: number,
   seconds = 10,
-): Property => ({ key, label, measure, ask, seconds, most });
+): Property<K, NumberMeasure> => ({ key, label, measure, ask, seconds, most });

@@ -1,6 +1,6 @@
 import { boardFormatNames } from './words.ts';
 import { supplyFormats } from '../../standards/room.ts';
-import { list, mm, num, text, type Property } from './property.ts';
+import { list, mm, num, text } from './property.ts';
 
 export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
 /** Where the supply sits, seen with the ports at the upper end of the rear wall. */
@@ -16,7 +16,7 @@ export const drivePlaces = ['cage', 'floor', 'front', 'bracket', 'behind the tra
 const mounts = drivePlaces.flatMap((place) => [`${place} 3.5`, `${place} 2.5`]);
 const vents = ['lid', 'top', 'rear', 'front', 'floor'];
 
-export const caseProperties: readonly Property[] = [
+export const caseProperties = [
   text('class', 'class', 'What sort of case is it?', caseClasses),
   mm('outerWidth', 'width outside', 'How wide is it outside, side to side?'),
   mm('outerHeight', 'height outside', 'How high is it outside, without feet?'),
@@ -115,4 +115,4 @@ export const caseProperties: readonly Property[] = [
     'cut-outs for ports',
     'Which cut-outs has the rear wall, from the port end and up from the board?',
   ),
-];
+] as const;

@@ -1,3 +1,4 @@
+import type { NumberKey } from '../../model/properties.ts';
 import type { Finding } from '../../findings/finding.ts';
 import { fitChecks } from '../../fit/index.ts';
 import { leads } from '../../fit/leads.ts';
@@ -15,7 +16,7 @@ export interface Axis {
   label: string;
   seat: SeatId;
   kind: Kind;
-  key: string;
+  key: NumberKey;
   /** Figures tried, mm. */
   from: number;
   to: number;

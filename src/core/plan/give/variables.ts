@@ -1,3 +1,4 @@
+import type { TextKey } from '../../model/properties.ts';
 import type { Remedy } from '../../findings/finding.ts';
 import { standingOf } from '../../model/lookup.ts';
 import { all, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
@@ -100,7 +101,7 @@ function unlike(seats: number): (part: Part) => boolean {
 function alike(plan: Plan, placed: Placed, part: Part): boolean {
   if (placed.kind !== 'memory') return true;
   const other = { ...placed, part };
-  const same = (key: string) => textAt(plan, placed, key)?.text === textAt(plan, other, key)?.text;
+  const same = (key: TextKey) => textAt(plan, placed, key)?.text === textAt(plan, other, key)?.text;
   const size = (one: Placed) => numberAt(plan, one, 'size')?.lo;
   return same('memoryKind') && same('memoryForm') && size(placed) === size(other);
 }

@@ -1,3 +1,4 @@
+import type { NumberKey } from '../../model/properties.ts';
 import { plugIn } from '../../model/ownPlugs.ts';
 import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
 import { keptByReads, plugsOf } from '../../model/reads.ts';
@@ -40,7 +41,7 @@ export const leadsOf = keptByReads((plan: Plan): Lead[] => {
 function bringsLeads(plan: Plan, supply: Placed): Lead[] {
   const main = plugIn(plugsOf(plan), textAt(plan, supply, 'mainPlug')?.text ?? '');
   const others = listAt(plan, supply, 'plugs')?.items ?? [];
-  const length = (key: string) => numberAt(plan, supply, key) ?? range(280, 650);
+  const length = (key: NumberKey) => numberAt(plan, supply, key) ?? range(280, 650);
   const list: Lead[] = [];
   const add = (
     id: string,

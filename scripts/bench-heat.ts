@@ -51,7 +51,7 @@ for (let seed = 1; seed <= 500; seed += 1) {
     id: 'r',
     name: 'r',
     at: '2026-11-25',
-    load: 'flat out',
+    load: 'full load',
     panel: 'on',
     changed: [],
     courses: [course('temperature', run.v), course('room', run.room)],

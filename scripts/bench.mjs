@@ -246,7 +246,7 @@ async function editToTape(browser, address) {
   await page.waitForFunction(() => document.querySelector('#stage h1')?.textContent === 'Bench');
   await page.goto(`${address}/job/14/fit`);
   await page.locator('#sum-cooler-height button').first().click();
-  await page.getByLabel(/room over the processor/).waitFor();
+  await page.getByLabel(/cooler height clearance/).waitFor();
   const times = await page.evaluate(async () => {
     const figures = [];
     for (let i = 0; i < 40; i += 1) {

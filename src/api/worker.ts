@@ -37,7 +37,7 @@ export default function answer(request: Request): Answered {
   } as never) as unknown as Answered;
 }
 
-function answered({ task, body, query }: Request): Answer {
+export function answered({ task, body, query }: Request): Answer {
   try {
     let value: unknown;
     try {

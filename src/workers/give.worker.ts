@@ -5,7 +5,7 @@ import { planOf } from '$core/plan/planOf.ts';
 import { tradeOff, type TradeOff } from '$core/plan/give/tradeOff.ts';
 import { giving, type GiveAnswer, type GiveOptions } from '$core/plan/give/give.ts';
 
-/** The search for what must give, off the page's thread: told to stop, it stops at its next breath. */
+/** The search for ways to make it fit, off the page's thread: told to stop, it stops at its next breath. */
 let current = 0;
 
 const breath = () => new Promise((done) => setTimeout(done, 0));

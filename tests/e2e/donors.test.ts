@@ -15,7 +15,7 @@ describe('donors', () => {
     await shop.context.close();
   });
 
-  it('shows the supply wanted twice as two broken strands; taken off one job, the Stop goes', async () => {
+  it('shows the PSU wanted twice as two broken strands; taken off one job, the Stop goes', async () => {
     const { page } = shop;
     await page.locator('path.strand.stop').nth(1).waitFor({ state: 'attached' });
     await page.getByRole('button', { name: /S01/ }).first().click();
@@ -33,9 +33,9 @@ describe('donors', () => {
 
   it('finds by keyboard where a donor’s part could serve, and puts it there', async () => {
     const { page } = shop;
-    await page.getByRole('button', { name: /^supply: M6-08/ }).focus();
+    await page.getByRole('button', { name: /^PSU: M6-08/ }).focus();
     await page.keyboard.press('Enter');
-    const place = page.getByRole('button', { name: /supply of 14/ });
+    const place = page.getByRole('button', { name: /PSU of 14/ });
     await place.waitFor();
     await place.focus();
     await page.keyboard.press('Enter');
@@ -51,7 +51,7 @@ describe('donors', () => {
   it('says minutes and what it spoils before a donor is stripped, then lays the parts down', async () => {
     const { page } = shop;
     await view('Shelf');
-    await page.getByRole('button', { name: 'strip it' }).first().click();
+    await page.getByRole('button', { name: 'dismantle' }).first().click();
     await page.getByRole('checkbox', { name: /^supply/ }).check();
     await page.getByText(/starts today/).waitFor();
     await page.getByText(/min of hands/).waitFor();
@@ -74,14 +74,14 @@ describe('donors', () => {
   it('lays in a price list, names its bad lines, and offers its parts for a seat', async () => {
     const { page } = shop;
     await view('Shelf');
-    await page.getByLabel('Lay in a price list').setInputFiles({
+    await page.getByLabel('Import price list').setInputFiles({
       name: 'depot.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(
         'kind;name;price;format;watts;amps12\npsu;Tavelin 600, SFX;41,00;SFX;600;49\nfan;bad;-3;;;\n',
       ),
     });
-    await page.getByText('line 3: bad: a price below nothing, -3.').waitFor();
+    await page.getByText('line 3: bad: a price negative, -3.').waitFor();
     await page.getByText('depot, 1').waitFor();
     await visit(page, '/job/14/take-in');
     await page
@@ -237,10 +237,10 @@ describe('a part’s own sheet', () => {
     await retype(sheet.getByLabel('From whom'), 'the school');
     await retype(sheet.getByLabel('Owed back by'), '2026-01-05');
     await sheet.getByLabel('Kept for').selectOption('5');
-    await retype(sheet.getByLabel('Would fetch'), 'dear');
+    await retype(sheet.getByLabel('Value'), 'dear');
     await page.keyboard.press('Enter');
     await sheet.getByText('No amount: 12 or 12.50.').waitFor();
-    await retype(sheet.getByLabel('Would fetch'), '3,50');
+    await retype(sheet.getByLabel('Value'), '3,50');
     await page.keyboard.press('Enter');
     await stored<Part>(
       page,
@@ -268,7 +268,7 @@ describe('a part’s own sheet', () => {
       .click();
     const sheet = page.getByRole('dialog');
     await sheet.getByRole('button', { name: 'Where could it serve?' }).click();
-    const place = sheet.getByRole('button', { name: /memory \d+ of \d+/ }).first();
+    const place = sheet.getByRole('button', { name: /RAM \d+ of \d+/ }).first();
     await place.waitFor();
     const [, jobId = ''] = /of (\d+)/.exec(await place.innerText()) ?? [];
     await place.click();

@@ -10,11 +10,11 @@ import { openShop, origin, retype, stored } from './helpers/app.ts';
 const demo = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (id: string) => demo.jobs.find((job) => job.id === id) as Job;
 
-describe('fit, what must give', () => {
+describe('fit, ways to make it fit', () => {
   it('proves the cheapest changes in its worker, takes one whole, and gives it back', async () => {
     const shop = await openShop('/job/14/fit');
     const { page } = shop;
-    const give = page.getByRole('region', { name: 'What must give' });
+    const give = page.getByRole('region', { name: 'Ways to make it fit' });
     await give.getByText(/proven over [\d ]+ combinations/).waitFor();
     await give.getByRole('button', { name: /Take the drive cage out.*20 min/s }).click();
     await stored<Job>(page, 'jobs', '14', (job) => job?.applied[0]?.do === 'cageOut');
@@ -30,9 +30,9 @@ describe('fit, what must give', () => {
   it('weighs by what an hour is worth', async () => {
     const shop = await openShop('/job/17/fit');
     const { page } = shop;
-    const region = page.getByRole('region', { name: 'What must give' });
+    const region = page.getByRole('region', { name: 'Ways to make it fit' });
     await region.getByText(/proven over/).waitFor();
-    await region.getByLabel('looks count').uncheck();
+    await region.getByLabel('no visible cuts').uncheck();
     await region
       .getByRole('listitem')
       .first()
@@ -45,7 +45,7 @@ describe('fit, what must give', () => {
   it('moves a part along its places: by hand and by key', async () => {
     const shop = await openShop('/job/16/fit');
     const { page } = shop;
-    await page.getByRole('button', { name: 'memory 1', exact: true }).press('Enter');
+    await page.getByRole('button', { name: 'RAM 1', exact: true }).press('Enter');
     await page
       .getByRole('button', { name: /two slots further/ })
       .first()
@@ -58,7 +58,7 @@ describe('fit, what must give', () => {
     );
     const part = page.locator('svg.cut').first().locator('g.part.memory').first();
     const box = await part.boundingBox();
-    if (!box) throw new Error('memory is not drawn');
+    if (!box) throw new Error('RAM is not drawn');
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x - 40, box.y + box.height / 2, { steps: 6 });
@@ -182,7 +182,7 @@ describe('fit, rear wall, limits, screws, trade-offs', () => {
     const { page } = shop;
     await page.getByRole('button', { name: 'Trade-offs' }).click();
     await page
-      .getByText(/They exclude each other: supply depth 150 with card length up to 1\d\d/)
+      .getByText(/They exclude each other: PSU depth 150 with card length up to 1\d\d/)
       .waitFor();
     await page.getByText('this plan').waitFor();
     expect(shop.complaints).to.deep.equal([]);

@@ -321,7 +321,7 @@ describe('state', () => {
     const { page } = shop;
     await visit(page, '/job/14/fit');
     await page.locator('#sum-cooler-height').getByRole('button').click();
-    await retype(page.getByLabel(/room over the processor/), '150');
+    await retype(page.getByLabel(/cooler height clearance/), '150');
     await page.keyboard.press('Enter');
     await page.locator('#sum-cooler-height').getByText('92').first().waitFor();
     await visit(page, '/job/5/fit');
@@ -337,13 +337,13 @@ describe('state', () => {
       const { page } = shop;
       await visit(page, '/job/14/fit');
       await page.locator('#sum-cooler-height').getByRole('button').click();
-      const field = page.getByLabel(/room over the processor/);
+      const field = page.getByLabel(/cooler height clearance/);
       await retype(field, '');
       await field.pressSequentially(typed);
       await field.press('Enter');
       await page.getByRole('alert').getByText(message).waitFor();
       await page.keyboard.press('Escape');
-      expect(await page.getByLabel(/room over the processor/).inputValue()).to.equal('162');
+      expect(await page.getByLabel(/cooler height clearance/).inputValue()).to.equal('162');
     });
   }
 });
@@ -503,7 +503,7 @@ describe('power-up and heat', () => {
     await retype(page.getByLabel('Figure'), '41');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await page.getByText('not the same load').waitFor();
-    await form.getByLabel('Load').selectOption('flat out');
+    await form.getByLabel('Load').selectOption('full load');
     await retype(page.getByLabel('Figure'), '64,5');
     await page.keyboard.press('Enter');
     await page.getByText('13.5 K less, at the same load.').waitFor();

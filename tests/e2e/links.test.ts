@@ -66,20 +66,20 @@ describe('donors, is it worth it', () => {
     await page.getByRole('button', { name: 'Worth it?' }).click();
     await retype(page.getByLabel('worth when done'), '150 to 180');
     await retype(page.getByLabel('price asked'), '160');
-    await retype(page.getByLabel(/^to fix/), 'supply 30 to 50\nplate');
+    await retype(page.getByLabel(/^to fix/), 'PSU 30 to 50\nplate');
     await page.getByText(/Too dear at the price asked.*without a price: plate/).waitFor();
     await page.getByText('100.00 €', { exact: false }).first().waitFor();
     await retype(page.getByLabel('price asked'), 'much');
     await page.getByText(/is no amount/).waitFor();
     expect(await page.getByLabel('price asked').inputValue()).to.equal('much');
-    await page.getByText(/processor stays/).waitFor();
+    await page.getByText(/CPU stays/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });
 });
 
 describe('api/v1 links and donors', () => {
-  it('checks links and memory, refuses neither of both', async () => {
+  it('checks links and RAM, refuses neither of both', async () => {
     const both = await post('links/check', {
       lspci: dump,
       memory: { modules: [4, 4, 2].map((gb) => ({ gb, mts: 1600 })), channels: 2 },

@@ -49,7 +49,7 @@ describe('plugs, what is this plug', () => {
     await page.getByRole('heading', { name: /Pin 3: Plugged in, off/ }).waitFor();
     await retype(page.getByLabel('volts'), '230');
     await page.getByLabel('volts').press('Enter');
-    await page.getByText(/230 V is not a figure of a supply's plug\. Kept as typed/).waitFor();
+    await page.getByText(/230 V is not a figure of a PSU's plug\. Kept as typed/).waitFor();
     expect(await page.getByLabel('volts').inputValue()).to.equal('230');
     await retype(page.getByLabel('volts'), '5.0');
     await page.getByLabel('volts').press('Enter');
@@ -102,7 +102,7 @@ describe('plugs, the adapter', () => {
     /* More amps than standby has are refused by name, and the figure stays where it was typed. */
     await retype(page.getByLabel('+5VSB, A'), '4');
     await page.getByLabel('+5VSB, A').press('Tab');
-    await page.getByText(/\+12VSB: .* A wanted, the supply gives/).waitFor();
+    await page.getByText(/\+12VSB: .* A wanted, the PSU gives/).waitFor();
     expect(await page.getByRole('button', { name: 'Onto the shelf' }).count()).to.equal(0);
     await retype(page.getByLabel('+5VSB, A'), '');
     await page.getByLabel('+5VSB, A').press('Tab');
@@ -147,7 +147,7 @@ describe('plugs, the adapter', () => {
 });
 
 describe('plugs, leads and sockets', () => {
-  it('stops a lead of another supply until it is buzzed out, pin by pin', async () => {
+  it('stops a lead of another PSU until it is buzzed out, pin by pin', async () => {
     const shop = await openShop('/job/18/plugs');
     const { page } = shop;
     await page.getByRole('button', { name: 'Leads', exact: true }).press('Enter');
@@ -174,7 +174,7 @@ describe('plugs, leads and sockets', () => {
     await shop.context.close();
   });
 
-  it('says what meets what when a card plug goes into the processor header', async () => {
+  it('says what meets what when a card plug goes into the CPU header', async () => {
     const shop = await openShop('/job/18/plugs');
     const { page } = shop;
     await page.getByRole('button', { name: 'Plug on socket' }).click();

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Part } from '../../src/core/model/types.ts';
 import { openShop, retype, stored } from './helpers/app.ts';
 
-describe('the trip list', () => {
+describe('the shopping list', () => {
   it('is ticked off in the shop on a phone, with the price paid', async () => {
     const shop = await openShop('/', { width: 390, height: 844 });
     const { page } = shop;

@@ -7,7 +7,7 @@ const hungOnMain = (job: Job | undefined, seat: string) =>
     (value) => value.do === 'hangOn' && value.seat === seat && value.lead === 'main',
   ) === true;
 
-describe('watts, the supply tree', () => {
+describe('watts, the PSU tree', () => {
   it('draws from the wall to the parts, in every state, and opens a branch', async () => {
     const shop = await openShop('/job/14/watts');
     const { page } = shop;
@@ -18,7 +18,7 @@ describe('watts, the supply tree', () => {
       (before) => document.querySelector('g.rail')?.getAttribute('aria-label') !== before,
       full,
     );
-    await page.getByRole('button', { name: /^processor 8-way / }).press('Enter');
+    await page.getByRole('button', { name: /^EPS 8-pin / }).press('Enter');
     await page.getByText(/W lost as heat/).waitFor();
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
@@ -29,11 +29,11 @@ describe('watts, the supply tree', () => {
     const { page } = shop;
     await page.getByText(/at least 1.8 A of 1.5 A on 12 V/).waitFor();
     await page.getByRole('button', { name: /^fan 2 \d/ }).press('Enter');
-    await page.locator('p.row').getByRole('button', { name: 'ATX main 24-way' }).press('Enter');
+    await page.locator('p.row').getByRole('button', { name: 'ATX 24-pin' }).press('Enter');
     await stored<Job>(page, 'jobs', '9', (job) => hungOnMain(job, 'fan2'));
     const fan = await page.getByRole('button', { name: /^fan 3 \d/ }).boundingBox();
     const lead = await page
-      .getByRole('button', { name: /^ATX main 24-way / })
+      .getByRole('button', { name: /^ATX 24-pin / })
       .first()
       .boundingBox();
     if (!fan || !lead) throw new Error('nothing drawn');
@@ -87,7 +87,7 @@ describe('watts, the finer things', () => {
     const shop = await openShop('/job/14/watts');
     const { page } = shop;
     await page
-      .getByRole('button', { name: /^ATX main 24-way / })
+      .getByRole('button', { name: /^ATX 24-pin / })
       .first()
       .press('Enter');
     await page.getByRole('img', { name: /^Wires and contacts of ATX main/ }).waitFor();
@@ -102,7 +102,7 @@ describe('watts, the finer things', () => {
     await shop.context.close();
   });
 
-  it('switches through the stages of a plan, two supplies on one wall', async () => {
+  it('switches through the stages of a plan, two PSUs on one wall', async () => {
     const shop = await openShop('/job/19/watts');
     const { page } = shop;
     await page
@@ -116,7 +116,7 @@ describe('watts, the finer things', () => {
     await shop.context.close();
   });
 
-  it('moves a part to another stage at Take-in', async () => {
+  it('moves a part to another stage at Intake', async () => {
     const shop = await openShop('/job/19/take-in');
     const { page } = shop;
     await page.getByText(/comes, C01, stage 3/).click();
@@ -140,7 +140,7 @@ describe('watts, the finer things', () => {
       page,
       'parts',
       'M19-03',
-      (part) => part?.facts['watts']?.source === 'wall meter, idle and flat out',
+      (part) => part?.facts['watts']?.source === 'wall meter, idle and at full load',
     );
     await retype(page.getByLabel('W out'), '60');
     await retype(page.getByLabel('W in'), '50');
@@ -152,7 +152,7 @@ describe('watts, the finer things', () => {
     await page.getByRole('button', { name: 'Practise with a made-up load' }).click();
     await page.getByRole('button', { name: 'Practice load' }).click();
     await page.getByRole('button', { name: 'Keep what it gave' }).click({ timeout: 30_000 });
-    await page.getByText(/A held, kept with the supply/).waitFor();
+    await page.getByText(/A held, kept with the PSU/).waitFor();
     await page.getByRole('button', { name: 'End practice' }).click();
     await stored<Part>(page, 'parts', 'M19-06', (part) => part?.facts['innerOhm'] === undefined);
     expect(shop.complaints).to.deep.equal([]);

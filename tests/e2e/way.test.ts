@@ -30,7 +30,7 @@ describe('the whole way', () => {
     await page.getByRole('button', { name: 'New job' }).click();
     await retype(page.getByLabel('What is it?'), 'Grey desktop');
     await retype(page.getByLabel('What should it become?'), 'training room, two screens');
-    await page.getByRole('button', { name: 'Hang the tag' }).click();
+    await page.getByRole('button', { name: 'Create job' }).click();
     await page.waitForURL(/job\/20\/take-in/);
 
     await paste(fixture('inventories/dmidecode-1.txt'));
@@ -50,10 +50,10 @@ describe('the whole way', () => {
 
     await page.locator('.strands').getByRole('button', { name: /^case/ }).click();
     await page.getByRole('dialog').getByRole('button', { name: /A01/ }).click();
-    await page.getByText('grey low tower').first().waitFor();
+    await page.getByText('grey mini tower').first().waitFor();
     await page.getByRole('button', { name: 'supply', exact: true }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Type one in' }).click();
-    await retype(page.getByRole('dialog').getByLabel('Name'), 'found supply');
+    await retype(page.getByRole('dialog').getByLabel('Name'), 'found PSU');
     await retype(page.getByRole('dialog').getByLabel('watts on the label'), '250');
     await page.getByRole('dialog').getByLabel('main plug').selectOption('main24');
     await page.getByRole('button', { name: 'Put it in' }).click();
@@ -226,8 +226,8 @@ describe('the whole way', () => {
       .getByRole('button', { name: /card against/ })
       .click();
     await page
-      .getByRole('region', { name: 'What must give' })
-      .or(page.locator('section[aria-label="What must give"]'))
+      .getByRole('region', { name: 'Ways to make it fit' })
+      .or(page.locator('section[aria-label="Ways to make it fit"]'))
       .getByRole('button', { name: /drive cage out/ })
       .click();
     await page.locator('#sum-card-length\\:card1').getByText('38').waitFor();
@@ -237,22 +237,22 @@ describe('the whole way', () => {
     await page.locator('#sum-card-length\\:card1').getByText('over').waitFor();
   });
 
-  it('puts what a remedy wants on the trip list once, and takes it off again', async () => {
+  it('puts what a remedy wants on the shopping list once, and takes it off again', async () => {
     const { page } = shop;
     await page.getByRole('link', { name: /14 · Slim desk unit/ }).click();
     await page.getByRole('link', { name: /Plugs/ }).click();
     const sum = page.locator('#sum-main-plug');
-    await sum.getByRole('button', { name: /Adapter ATX main 24-way/ }).click();
+    await sum.getByRole('button', { name: /Adapter ATX 24-pin/ }).click();
     await sum.getByText('taken', { exact: true }).waitFor();
     expect(await sum.getByRole('button', { name: /Adapter/ }).count()).to.equal(0);
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 1);
     await page.getByRole('link', { name: /Bench/ }).click();
     await page.waitForURL(/\/$/);
-    await page.getByText("adapter ATX main 24-way to maker's 10-way, 12 V only").first().waitFor();
+    await page.getByText("adapter ATX 24-pin to maker's 10-pin, 12 V only").first().waitFor();
     await page.goBack();
     await page.getByRole('button', { name: 'Give back' }).click();
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 0);
-    await sum.getByRole('button', { name: /Adapter ATX main 24-way/ }).waitFor();
+    await sum.getByRole('button', { name: /Adapter ATX 24-pin/ }).waitFor();
   });
 
   it('prints the swap sheet on two pages at most', async () => {

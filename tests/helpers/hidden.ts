@@ -9,7 +9,7 @@ import {
   type Reading,
 } from '../../src/core/plugs/identify/index.ts';
 
-/** Made-up plugs to identify: half known, a quarter with two pins changed, a quarter in an order nobody wrote down. */
+/** Made-up plugs to identify: half known, a quarter with two pins changed, a quarter in unknown pinout. */
 
 const known = plugs.filter(
   (plug) =>

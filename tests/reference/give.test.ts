@@ -29,7 +29,7 @@ function asLp(problem: Problem, least: number): string {
   return `Minimize\n obj: ${cost.join(' + ')}\nSubject To\n ${rows.join('\n ')}\nBinary\n ${names.join(' ')}\nEnd`;
 }
 
-describe('reference: what must give, against HiGHS', function () {
+describe('reference: ways to make it fit, against HiGHS', function () {
   this.timeout(60_000);
   let highs: Awaited<ReturnType<typeof loadHighs>>;
   before(async () => {

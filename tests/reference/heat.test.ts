@@ -63,7 +63,7 @@ describe('reference: what each change does, against a pseudo-inverse', () => {
           id: `r${k}`,
           name: `r${k}`,
           at: '2026-11-25',
-          load: 'flat out',
+          load: 'full load',
           roomC: 22,
           panel: 'on',
           changed,

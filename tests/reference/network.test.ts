@@ -6,7 +6,7 @@ import { spice } from '../helpers/spice.ts';
 import { deckOf, madeSupplyNet } from '../helpers/supplyNets.ts';
 
 /** Node volts against ngspice, a general circuit simulator: 36 made-up nets and two by hand. */
-describe('reference: supply nets against ngspice', function () {
+describe('reference: PSU nets against ngspice', function () {
   this.timeout(120_000);
   for (const [kinds, within] of [
     ['resistive', 1e-6],

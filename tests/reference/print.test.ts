@@ -88,7 +88,7 @@ describe('reference: printed sheets, measured to 0.2 mm as painted', () => {
       planWith({ case: { cardRoom: 247, cageGain: 58, coolerRoom: 56, supplyRoom: 165 } }),
     );
     expect(list.map((limit) => limit.mm)).to.include.members([247, 305, 56, 165]);
-    const [page] = painted(await limitStripPdf('test shell', list));
+    const [page] = painted(await limitStripPdf('test case', list));
     if (!page) throw new Error('no sheet');
     for (const row of rowsOf(list)) {
       const bar = stretch((x) => page.dark(x, row.y), SHEET.marginMm - 2, SHEET.widthMm - 2);

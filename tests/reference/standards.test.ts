@@ -38,7 +38,7 @@ describe('plugs as data', () => {
       expect(each.source.title).to.not.equal('');
     });
   }
-  it('turns the six-way card plug against the processor plug: a six-way there is reversed', () => {
+  it('turns the six-pin card plug against the CPU plug: a six-pin there is reversed', () => {
     const card = plug('card6');
     const processor = plug('cpu4');
     expect(card?.pins.slice(0, 2)).to.deep.equal(['+12V', '+12V']);
@@ -97,7 +97,7 @@ describe('reference: hole table against the outlines, by arithmetic', () => {
 });
 
 describe('rooms and mounts as data', () => {
-  it('orders supplies by what goes into what', () => {
+  it('orders PSUs by what goes into what', () => {
     const size = (name: string) => supplyFormats.find((each) => each.name === name);
     expect(size('SFX')?.widthMm).to.be.below(size('ATX')?.widthMm ?? 0);
     expect(size('SFX-L')?.widthMm).to.equal(size('SFX')?.widthMm);

@@ -1,3 +1,4 @@
+import { table } from '../units/table.ts';
 import { remedyOf } from '../remedies/index.ts';
 import { VERSION } from '../model/types.ts';
 
@@ -50,11 +51,18 @@ const steps: Record<number, (document: Document) => Document> = {
       })),
     };
   },
-  /* Version 6 named remedies by a word of their own, `drive-to:drive1:floor`; one nobody knows did nothing. */
+  /* Version 6 named remedies by a word of their own, `drive-to:drive1:floor` (one nobody knows did nothing), and loads and cases otherwise. */
   6: (document) => ({
     ...document,
-    jobs: eachJob(document, ({ taken, wants, ticks, ...job }) => ({
+    parts: eachOf(document['parts'], renamedClass),
+    models: eachOf(document['models'], renamedClass),
+    jobs: eachJob(document, ({ taken, wants, ticks, readings, runs, record, ...job }) => ({
       ...job,
+      readings: eachOf(readings, renamedLoad),
+      runs: eachOf(runs, renamedLoad),
+      ...(isObject(record) && {
+        record: { ...record, readings: eachOf(record['readings'], renamedLoad) },
+      }),
       ticks: eachOf(ticks, (tick) =>
         typeof tick['stepId'] === 'string'
           ? { ...tick, stepId: tick['stepId'].replace(/^remedy:feed-awg-/, 'remedy:feed-awg:') }
@@ -70,6 +78,24 @@ const steps: Record<number, (document: Document) => Document> = {
     })),
   }),
 };
+
+/** What a load and sorts of cases were called. */
+const words = table({
+  'flat out': 'full load',
+  'low tower': 'mini tower',
+  'odd shell': 'custom case',
+});
+const newWord = (word: unknown) => (typeof word === 'string' ? (words[word] ?? word) : word);
+
+const renamedLoad = (each: Document): Document =>
+  'load' in each ? { ...each, load: newWord(each['load']) } : each;
+
+function renamedClass(each: Document): Document {
+  const facts = each['facts'];
+  const sort = isObject(facts) ? facts['class'] : undefined;
+  if (!isObject(facts) || !isObject(sort)) return each;
+  return { ...each, facts: { ...facts, class: { ...sort, text: newWord(sort['text']) } } };
+}
 
 /** Every thing of a list lifted; what is none is left for the validator to name. */
 const eachOf = (list: unknown, lift: (each: Document) => Document): unknown =>

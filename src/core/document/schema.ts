@@ -124,7 +124,7 @@ const entry = shape({
   what: words(),
   money: money().test(
     'nothing and up',
-    ({ path }) => `${path} is below nothing: a sale is a line of its own`,
+    ({ path }) => `${path} is negative: a sale is a line of its own`,
     (value) => value === undefined || (value.minor ?? 0) >= 0,
   ),
   minutes: number().min(0).max(100_000).optional(),

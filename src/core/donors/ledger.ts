@@ -120,6 +120,6 @@ export function sayOf({ costs, sales, leftoversWorth, unpriced, noRate }: Accoun
   if (sales >= costs) return `Recouped by what was sold.${rest}`;
   if (sales + leftoversWorth >= costs) return `Recouped once the rest is sold.${rest}`;
   return leftoversWorth > 0 || sales > 0
-    ? `Not recouped, even with the rest sold.${rest}`
+    ? `Not paid back, even with the rest sold.${rest}`
     : `Nothing of it has come back.${rest}`;
 }

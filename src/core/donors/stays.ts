@@ -46,7 +46,7 @@ export function staying(plan: Plan): Staying[] {
       'board',
       format || main ? 'goes' : 'may stay',
       format || main
-        ? 'a format or main plug of its maker: no other case or supply takes it'
+        ? 'a format or main plug of its maker: no other case or PSU takes it'
         : 'measure its holes, look at its main plug',
     );
   const supply = one(plan, 'supply');
@@ -68,6 +68,6 @@ export function staying(plan: Plan): Staying[] {
     boardFormat(format) && standardPlug !== false ? 'may stay' : 'goes',
     'kept for its looks or its board; mostly the first to go',
   );
-  add('cooler', 'may stay', 'enough for the processor it came with, mostly loud');
+  add('cooler', 'may stay', 'enough for the CPU it came with, mostly loud');
   return list;
 }

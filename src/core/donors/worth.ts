@@ -89,7 +89,7 @@ export function worth({ value, fixes, asked, hours, anHour, seed = 1 }: WorthInp
 function check({ lo, hi }: Amount, path: string): void {
   if (!Number.isSafeInteger(lo) || !Number.isSafeInteger(hi))
     throw new WorthError('Amounts are whole cents.', path);
-  if (lo < 0) throw new WorthError('No amount is below nothing.', path);
+  if (lo < 0) throw new WorthError('No amount is negative.', path);
   if (lo > hi) throw new WorthError('The lesser amount first.', path);
 }
 

@@ -4,7 +4,7 @@ import { nextEntryId } from './ledgerEdits.ts';
 import type { Edit } from './edits.ts';
 
 /**
- * A line of the trip list is bought, for this price apiece where it is known: the parts of that name that
+ * A line of the shopping list is bought, for this price apiece where it is known: the parts of that name that
  * were to buy stand on the shelf, the wants of open jobs are had, and the book has a line for each.
  */
 export const buyLine =

@@ -65,7 +65,7 @@ export function gap(spec: GapSpec): Finding {
 
 function restLabel(rest: Range, spare: string, short: string): string {
   if (rest.hi < 0) return short;
-  return rest.lo < 0 ? 'between' : spare;
+  return rest.lo < 0 ? 'leaves' : spare;
 }
 
 /** `38`, `-20`, `250–400`, with a true minus sign. */

@@ -37,7 +37,7 @@ export function exhaust(plan: Plan): Finding[] {
       : undefined;
   const ways = [
     plain('fans at the rear', range(rear.length), 1),
-    plain(turned ? "supply's fan, turned" : "supply's fan", range(supplyIn && !turned ? 1 : 0), 1),
+    plain(turned ? "PSU's fan, turned" : "PSU's fan", range(supplyIn && !turned ? 1 : 0), 1),
     ...(passive ? [plain(`under ${PASSIVE_LITRES} l, holes in the lid`, passive, 1)] : []),
     plain('ways out wanted', range(1), -1),
   ];
@@ -58,7 +58,7 @@ export function exhaust(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'Hot air has a way out.'
           : turned
-            ? 'The turned supply was the last exhaust: now it blows against steel.'
+            ? 'The turned PSU was the last exhaust: now it blows against steel.'
             : 'Nothing blows out: name the vents, or add a fan at the rear.',
       remedies: () => [offer(plan, rearFan(), 'watch')],
     }),

@@ -16,7 +16,7 @@ export function boardOutline(plan: Plan): Finding[] {
   if (!shell || !board) return [];
   return (
     [
-      ['width', 'boardWidth', 'board along the rear', 'room along the rear'],
+      ['width', 'boardWidth', 'board width', 'room for the board'],
       ['depth', 'boardDepth', 'board to the front', 'room to the front'],
     ] as const
   ).flatMap(([key, roomKey, needLabel, roomLabel]) => {
@@ -65,10 +65,10 @@ function trayRoom(
   if (!name) return undefined;
   const guess: Record<string, [number, number]> = table({
     tower: [305, 330],
-    'low tower': [244, 305],
+    'mini tower': [244, 305],
     slim: [170, 260],
     micro: [100, 180],
-    'odd shell': [100, 330],
+    'custom case': [100, 330],
   });
   const bounds = guess[name];
   return bounds && { ...range(...bounds), how: 'class', source: name, level: 'class' };

@@ -22,7 +22,7 @@ export function cardHeight(plan: Plan): Finding[] {
     const height = numberAt(plan, placed, 'height');
     if (room && height) {
       const terms: Term[] = [
-        termOf(shell, 'cardHeightRoom', 'room over the slot', 1, room),
+        termOf(shell, 'cardHeightRoom', 'card height clearance', 1, room),
         ...lidTerms(plan, shell),
         termOf(placed, 'height', 'card over the slot', -1, height),
       ];
@@ -33,7 +33,7 @@ export function cardHeight(plan: Plan): Finding[] {
         gap({
           id: `card-height:${placed.seat}`,
           station: 'fit',
-          title: 'card under the lid',
+          title: 'card height',
           seats: [placed.seat, 'case'],
           unit: 'mm',
           terms,
@@ -49,7 +49,7 @@ export function cardHeight(plan: Plan): Finding[] {
                   ? bend.at === 'top'
                     ? 'The card fits, its power leads press against the lid.'
                     : 'The card fits, but its power leads may meet the lid: where do its plugs sit?'
-                  : 'Whether the lid closes over the card hangs on what is not measured yet.',
+                  : 'Whether the lid closes over the card depends on what is not measured yet.',
           remedies: (rest) => [
             ...(plugged && !isApplied(plan, angled) ? offerIn(plan, angled, rest, 1) : []),
             ...lidRemedies(plan, rest, 1),

@@ -35,7 +35,7 @@ export function cardLength(plan: Plan): Finding[] {
     return gap({
       id: `card-length:${placed.seat}`,
       station: 'fit',
-      title: 'card against what is in front',
+      title: 'card length',
       seats: [placed.seat, 'case'],
       unit: 'mm',
       terms,
@@ -49,7 +49,7 @@ export function cardLength(plan: Plan): Finding[] {
             ? `${placed.part.name} goes in with room to swing.`
             : rest.lo >= 0
               ? `Less than ${MARGIN_MM} mm spare: it may not swing into its slot.`
-              : 'Whether it goes in hangs on what is not measured yet.',
+              : 'Whether it goes in depends on what is not measured yet.',
       remedies: (rest) =>
         stillIn
           ? offerIn(plan, cage, rest, MARGIN_MM)

@@ -14,10 +14,10 @@ const words: Record<string, string> = table({
   outerWidth: 'width outside',
   outerHeight: 'height outside',
   outerDepth: 'depth outside',
-  coolerRoom: 'room over the processor',
+  coolerRoom: 'cooler height clearance',
   cardRoom: 'room from the bracket',
-  cardHeightRoom: 'room over the slot',
-  boardWidth: 'room along the rear',
+  cardHeightRoom: 'card height clearance',
+  boardWidth: 'room for the board',
   boardDepth: 'room to the front',
 });
 

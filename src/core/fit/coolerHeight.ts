@@ -23,7 +23,7 @@ export function coolerHeight(plan: Plan): Finding[] {
       seats: ['cooler', 'case'],
       unit: 'mm',
       terms: [
-        termOf(shell, 'coolerRoom', 'room over the processor', 1, room),
+        termOf(shell, 'coolerRoom', 'cooler height clearance', 1, room),
         ...lidTerms(plan, shell),
         termOf(cooler, 'height', 'cooler', -1, height),
       ],
@@ -37,7 +37,7 @@ export function coolerHeight(plan: Plan): Finding[] {
             ? 'The lid closes over the cooler.'
             : rest.lo >= 0
               ? 'The lid closes, but it may touch and hum.'
-              : 'Whether the lid closes hangs on what is not measured yet.',
+              : 'Whether the lid closes depends on what is not measured yet.',
       remedies: (rest) => lidRemedies(plan, rest, MARGIN_MM),
     }),
   ];

@@ -35,7 +35,7 @@ export function driveMounts(plan: Plan): Finding[] {
       undoMinutes: 15,
       say: (rest, mark) =>
         mark === 'mend'
-          ? `${-rest.hi} drive would hang loose. Look for mounts under the front, on the supply bay and behind the tray.`
+          ? `${-rest.hi} drive would hang loose. Look for mounts under the front, on the PSU bay and behind the tray.`
           : mark === 'clear'
             ? said(plan, drives)
             : 'Count the mounts: people overlook one.',

@@ -110,7 +110,7 @@ export function leadPaths(plan: Plan): LeadPath[] {
         {
           id: 'processor',
           seats: ['supply', 'board'],
-          name: 'processor lead',
+          name: 'CPU lead',
           holder: supply,
           key: 'leadProcessor',
         },

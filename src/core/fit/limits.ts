@@ -20,8 +20,8 @@ export interface Limit {
 const lines: readonly { key: NumberKey; label: string; datum: string }[] = [
   { key: 'cardRoom', label: 'card length', datum: 'from the inside of the bracket' },
   { key: 'cardHeightRoom', label: 'card height', datum: 'from the slot seat' },
-  { key: 'coolerRoom', label: 'cooler height', datum: "from the processor's top" },
-  { key: 'supplyRoom', label: 'supply depth', datum: 'plug side to inlet, plugs in' },
+  { key: 'coolerRoom', label: 'cooler height', datum: "from the CPU's top" },
+  { key: 'supplyRoom', label: 'PSU depth', datum: 'plug side to inlet, plugs in' },
   { key: 'boardWidth', label: 'board width', datum: 'along the rear' },
   { key: 'boardDepth', label: 'board depth', datum: 'from the rear edge' },
 ];

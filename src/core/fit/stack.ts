@@ -21,23 +21,23 @@ export function stack(plan: Plan): Finding[] {
     gap({
       id: 'supply-and-board',
       station: 'fit',
-      title: 'supply and board along the rear',
+      title: 'PSU and board along the rear',
       seats: ['supply', 'board', 'case'],
       unit: 'mm',
       terms: [
         termOf(shell, 'innerHeight', 'height inside', 1, room),
-        termOf(board, 'width', 'board along the rear', -1, width),
-        plain(`${format.name} supply`, range(format.heightMm), -1),
+        termOf(board, 'width', 'board width', -1, width),
+        plain(`${format.name} PSU`, range(format.heightMm), -1),
       ],
       margin: 4,
       source: format.source,
       undoMinutes: 60,
       say: (rest, mark) =>
         mark === 'stop'
-          ? `Supply and board together are ${Math.ceil(-rest.hi)} mm too much for the rear wall.`
+          ? `PSU and board together are ${Math.ceil(-rest.hi)} mm too much for the rear wall.`
           : mark === 'clear'
-            ? 'Supply and board lie one after the other.'
-            : 'Supply and board all but touch: measure along the rear wall.',
+            ? 'PSU and board lie one after the other.'
+            : 'PSU and board all but touch: measure along the rear wall.',
     }),
   ];
 }

@@ -21,12 +21,12 @@ export function supplyBay(plan: Plan): Finding[] {
       match({
         id: 'supply-format',
         station: 'fit',
-        title: 'supply in its bay',
+        title: 'PSU in its bay',
         seats: ['supply', 'case'],
         have: wordOf(shell, 'supplyFormat', 'bay', bay),
         want: wordOf(supply, 'format', 'supply', format),
         verdict: (have, want) => bayVerdict(have, want),
-        unknownSay: 'Nobody said which format the bay or the supply is.',
+        unknownSay: 'Nobody said which format the bay or the PSU is.',
         source: supplyFormat(bay?.text)?.source ?? supplyFormat('ATX')!.source,
         undoMinutes: 30,
         remedies: (mark) => (mark === 'mend' ? [offer(plan, supplyPlate(), 'watch')] : []),
@@ -40,7 +40,7 @@ export function supplyBay(plan: Plan): Finding[] {
       gap({
         id: 'supply-depth',
         station: 'fit',
-        title: 'supply, plugs in',
+        title: 'PSU, plugs in',
         seats: ['supply', 'case'],
         unit: 'mm',
         terms: [
@@ -52,9 +52,9 @@ export function supplyBay(plan: Plan): Finding[] {
         undoMinutes: 30,
         say: (rest, mark) =>
           mark === 'stop'
-            ? `The supply is ${Math.ceil(-rest.hi)} mm too deep for the bay.`
+            ? `The PSU is ${Math.ceil(-rest.hi)} mm too deep for the bay.`
             : mark === 'clear'
-              ? 'The supply goes in with its plugs.'
+              ? 'The PSU goes in with its plugs.'
               : 'Measure the bay with the plugs in mind.',
       }),
     );
@@ -64,7 +64,7 @@ export function supplyBay(plan: Plan): Finding[] {
 
 function bayVerdict(bay: string, supply: string) {
   if (bay === supply || (bay === 'SFX-L' && supply === 'SFX')) {
-    return { mark: 'clear' as const, rest: 'same', say: 'The supply meets the bay.' };
+    return { mark: 'clear' as const, rest: 'same', say: 'The PSU meets the bay.' };
   }
   const [outer, inner] = [supplyFormat(bay), supplyFormat(supply)];
   const smaller =
@@ -73,11 +73,11 @@ function bayVerdict(bay: string, supply: string) {
     ? {
         mark: 'mend' as const,
         rest: 'smaller',
-        say: `A ${supply} supply is smaller than the ${bay} bay: it needs a plate.`,
+        say: `A ${supply} PSU is smaller than the ${bay} bay: it needs a plate.`,
       }
     : {
         mark: 'stop' as const,
         rest: 'differs',
-        say: `A ${supply} supply does not go into a ${bay} bay.`,
+        say: `A ${supply} PSU does not go into a ${bay} bay.`,
       };
 }

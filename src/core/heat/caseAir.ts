@@ -78,7 +78,7 @@ export function caseAir({ fans, supplyDraws, rises, watts, facesM2 }: CaseAirInp
 /** What a face gives off by air and radiation, W for a m² and K (handbook span for still air, from memory). */
 const FACE_W = range(5, 9);
 
-/** K over the room when watts leave by the stream and through the faces: both in parallel. */
+/** K above room when watts leave by the stream and through the faces: both in parallel. */
 function warmer(watts: number, cfm: number, facesW: number): number {
   return watts / (1 / warmsK(1, cfm) + facesW);
 }

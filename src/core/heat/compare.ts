@@ -139,7 +139,7 @@ export function attribute(said: readonly Said[]): Attribution {
   const say =
     open.length === 0
       ? 'Each change is parted from the others, as far as they do not work on each other.'
-      : `${tangled.map((group) => group.join(' and ')).join('; ')}: changed together, so nothing is laid to one of them. ${wanted.length} more run${wanted.length === 1 ? '' : 's'} would part them.`;
+      : `${tangled.map((group) => group.join(' and ')).join('; ')}: changed together, so they cannot be told apart. ${wanted.length} more run${wanted.length === 1 ? '' : 's'} would part them.`;
   return { effects, tangled, wanted, say };
 }
 

@@ -113,10 +113,10 @@ export function fanPlan(
 
 function sayOf({ lowest, highest }: FanPlan['withoutProgramC'], aimC: number): string {
   if (highest > aimC)
-    return `Even flat out it would settle at ${highest.toFixed(0)} °C: fans are not what lacks.`;
+    return `Even at full load it would settle at ${highest.toFixed(0)} °C: fans are not what lacks.`;
   return lowest <= aimC
-    ? `Without the program that steers them, at the lowest speed, it stays at ${lowest.toFixed(0)} °C flat out: safe.`
-    : `Without the program, at the lowest speed, it would reach ${lowest.toFixed(0)} °C flat out: set the board's own lower limit higher, so that it holds before the program starts.`;
+    ? `Without the program that steers them, at the lowest speed, it stays at ${lowest.toFixed(0)} °C at full load: safe.`
+    : `Without the program, at the lowest speed, it would reach ${lowest.toFixed(0)} °C at full load: set the board's own lower limit higher, so that it holds before the program starts.`;
 }
 
 function check(
@@ -127,9 +127,9 @@ function check(
   if (!(tauS > 0)) throw new FanError('The time constant must be above nothing: fit a run first.');
   if (!(kwFull > 0)) throw new FanError('Kelvins a watt must be above nothing.');
   if (!(watts.full >= watts.usual && watts.usual >= watts.idle && watts.idle >= 0))
-    throw new FanError('Watts rise from idle to usual to flat out.');
+    throw new FanError('Watts rise from idle to usual to full load.');
   if (!(roomC.lo <= roomC.hi)) throw new FanError('The room is the wrong way round.');
-  if (!(noiseK >= 0)) throw new FanError('The wander cannot be below nothing.');
+  if (!(noiseK >= 0)) throw new FanError('The wander cannot be negative.');
   if (speeds.length < 2 || speeds.some((each) => !(each > 0 && each <= 1)))
     throw new FanError('Two speeds or more, each above 0 and at most 100 %.');
   if (!(aimC > roomC.hi + 10)) throw new FanError('The aim lies too near the room.');

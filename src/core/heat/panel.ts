@@ -109,7 +109,7 @@ export const heatRemedies: readonly {
     noise: 'less',
   },
   {
-    title: 'lid off the processor',
+    title: 'lid off the CPU',
     minutes: 90,
     money: 'some',
     gainsK: '10 to 20 claimed; cannot be undone',

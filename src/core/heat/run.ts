@@ -7,7 +7,7 @@ export interface Said {
   settling: Settling;
   /** °C of the room it is reckoned for; undefined where nobody looked. */
   roomC: number | undefined;
-  /** K over the room, and one deviation; undefined without a room. */
+  /** K above room, and one deviation; undefined without a room. */
   riseK: number | undefined;
   riseDev: number;
   /** K a hour the room drifted, taken out of the run; undefined where it was not logged. */

@@ -71,7 +71,7 @@ export function nextTrial(trials: readonly Trial[], what: 'undervolt' | 'base cl
     next: rounded,
     keep,
     contradicts: undefined,
-    say: `Next: ${rounded} ${kind.unit}, ten minutes flat out, then an hour of real use.`,
+    say: `Next: ${rounded} ${kind.unit}, ten minutes at full load, then an hour of real use.`,
   };
 }
 
@@ -89,6 +89,6 @@ export function follows(
     say:
       percent > 3
         ? 'Bus, drive ports and network run faster too: drives may vanish. Back up first.'
-        : 'Bus and drive ports follow; so little they mostly bear.',
+        : 'Bus and drive ports follow; so little they mostly carry.',
   };
 }

@@ -14,16 +14,16 @@ export function socketIn(text: string | undefined): string | undefined {
 
 const chassis: Record<string, string> = table({
   tower: 'tower',
-  'mini tower': 'low tower',
-  minitower: 'low tower',
+  'mini tower': 'mini tower',
+  minitower: 'mini tower',
   'low profile desktop': 'slim',
   'low-profile desktop': 'slim',
   'space-saving': 'slim',
   'pizza box': 'slim',
   'mini pc': 'micro',
   'stick pc': 'micro',
-  'lunch box': 'odd shell',
-  'rack mount chassis': 'odd shell',
+  'lunch box': 'custom case',
+  'rack mount chassis': 'custom case',
 });
 
 export function caseClassIn(text: string | undefined): string | undefined {
@@ -34,11 +34,11 @@ export function caseClassIn(text: string | undefined): string | undefined {
 const chassisNumbers: Record<string, string> = table({
   4: 'slim',
   5: 'slim',
-  6: 'low tower',
+  6: 'mini tower',
   7: 'tower',
   15: 'slim',
-  16: 'odd shell',
-  23: 'odd shell',
+  16: 'custom case',
+  23: 'custom case',
   35: 'micro',
   36: 'micro',
 });

@@ -108,7 +108,7 @@ export function populations(
 
 /** Which slots first (common practice; the board's manual wins). */
 export function slotsFirst(slots: number, modules: number): string {
-  if (slots === 4 && modules === 2) return 'second and fourth slot, counted from the processor';
-  if (slots === 4 && modules === 1) return 'second slot, counted from the processor';
+  if (slots === 4 && modules === 2) return 'second and fourth slot, counted from the CPU';
+  if (slots === 4 && modules === 1) return 'second slot, counted from the CPU';
   return modules >= slots ? 'every slot' : 'slots the board names first';
 }

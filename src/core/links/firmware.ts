@@ -43,11 +43,11 @@ function knows(plan: Plan, board: Placed): Finding[] {
   const base = {
     id: 'firmware',
     station: 'links' as const,
-    title: 'does the firmware know the processor?',
+    title: 'does the firmware know the CPU?',
     seats: ['processor', 'board'],
     unit: '',
     terms: [
-      plain('generation of the processor', of === undefined ? '?' : String(of), 0),
+      plain('generation of the CPU', of === undefined ? '?' : String(of), 0),
       term('the firmware knows now', now),
       term('the board can ever know', ever),
     ],
@@ -70,7 +70,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
         ...base,
         mark: 'stop',
         restLabel: 'never',
-        say: `The board's maker lists no processor of generation ${of}: the socket fits, the firmware never will.`,
+        say: `The board's maker lists no CPU of generation ${of}: the socket fits, the firmware never will.`,
         remedies: [],
       },
     ];
@@ -80,7 +80,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
         ...base,
         mark: 'watch',
         restLabel: 'to be written first',
-        say: 'New firmware is written before this processor goes in: a step of the work order.',
+        say: 'New firmware is written before this CPU goes in: a step of the work order.',
         remedies: [],
       },
     ];
@@ -93,8 +93,8 @@ function knows(plan: Plan, board: Placed): Finding[] {
         restLabel: 'too old',
         say:
           ways.length > 0
-            ? 'The firmware on it is older than the processor: write a new one first.'
-            : 'The firmware on it is older than the processor, and nothing here starts it: an older processor has to be lent.',
+            ? 'The firmware on it is older than the CPU: write a new one first.'
+            : 'The firmware on it is older than the CPU, and nothing here starts it: an older CPU has to be lent.',
         remedies: ways,
       },
     ];
@@ -105,7 +105,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
       restLabel: 'not known',
       say: listed
         ? 'It is on the list; from which firmware on, the list says too. Read what is on the board.'
-        : "Look in the board maker's list before the processor goes in.",
+        : "Look in the board maker's list before the CPU goes in.",
       remedies: ways,
     },
   ];
@@ -159,7 +159,7 @@ function shows(plan: Plan, board: Placed): Finding[] {
         say: fits
           ? 'Board and card speak the same firmware.'
           : graphics
-            ? "The card shows nothing before the system is up: set the board up on the processor's own picture, or switch its way of starting."
+            ? "The card shows nothing before the system is up: set the board up on the CPU's own picture, or switch its way of starting."
             : 'The card shows nothing before the system is up, and there is no other picture to set the board up with.',
         source: practice,
         remedies: [],

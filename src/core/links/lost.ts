@@ -10,12 +10,12 @@ import { range, type Range } from '../units/range.ts';
 
 /** What a board offers, and what of it a plan uses as far as that can be counted. */
 const offers: readonly { key: NumberKey; label: string; used?: (plan: Plan) => number }[] = [
-  { key: 'memorySlots', label: 'memory slots', used: (plan) => all(plan, 'memory').length },
+  { key: 'memorySlots', label: 'RAM slots', used: (plan) => all(plan, 'memory').length },
   { key: 'x16', label: 'card slots', used: (plan) => all(plan, 'card').length },
   { key: 'm2', label: 'M.2 sockets' },
   { key: 'sata', label: 'drive ports' },
   { key: 'screens', label: 'screen outputs' },
-  { key: 'channels', label: 'memory channels' },
+  { key: 'channels', label: 'RAM channels' },
   { key: 'usbHeaders', label: 'USB headers' },
   { key: 'phases', label: 'power phases' },
 ];
@@ -56,7 +56,7 @@ export function lost(plan: Plan): Finding[] {
         short.length > 0
           ? `${was.name} had more, and the plan needs it: ${short.map(({ label }) => label).join(', ')}.`
           : fewer.length > 0
-            ? `Fewer than on ${was.name}: ${names}. Count what hangs on them before it goes.`
+            ? `Fewer than on ${was.name}: ${names}. Count what depends on them before it goes.`
             : `Nothing counted is fewer than on ${was.name}.`,
       source: practice,
       remedies: [],

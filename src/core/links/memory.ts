@@ -29,7 +29,7 @@ function kind(plan: Plan, board: Placed, module: Placed): Finding {
   return match({
     id: `memory-kind:${module.seat}`,
     station: 'links',
-    title: 'memory kind',
+    title: 'RAM kind',
     seats: [module.seat, 'board'],
     have: wordOf(board, 'memoryKind', 'board', word(board)),
     want: wordOf(module, 'memoryKind', module.part.name, word(module)),
@@ -58,7 +58,7 @@ function slots(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
     gap({
       id: 'memory-slots',
       station: 'links',
-      title: 'memory slots',
+      title: 'RAM slots',
       seats: ['board', ...modules.map((module) => module.seat)],
       unit: '',
       terms: [
@@ -88,7 +88,7 @@ function limit(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
     gap({
       id: 'memory-limit',
       station: 'links',
-      title: 'memory limit',
+      title: 'RAM limit',
       seats: ['board', ...modules.map((module) => module.seat)],
       unit: 'GB',
       terms: [termOf(board, 'memoryMax', 'board takes', 1, most), ...sizes],
@@ -120,7 +120,7 @@ function speed(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
       id: 'memory-speed',
       station: 'links',
       mark: 'clear',
-      title: 'memory speed',
+      title: 'RAM speed',
       seats: ['board', ...modules.map((module) => module.seat)],
       unit: 'MT/s',
       terms: [
@@ -129,7 +129,7 @@ function speed(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
       ],
       restLabel: `runs at ${Math.min(top.hi, slowest.told.hi)}`,
       say: over
-        ? "Memory faster than the platform runs at the platform's speed."
+        ? "RAM faster than the platform runs at the platform's speed."
         : 'All modules run at the slowest common speed.',
       source: practice,
       remedies: [],

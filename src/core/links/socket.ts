@@ -13,7 +13,7 @@ export function socket(plan: Plan): Finding[] {
     match({
       id: 'socket',
       station: 'links',
-      title: 'processor socket',
+      title: 'CPU socket',
       seats: ['processor', 'board'],
       have: wordOf(board, 'socket', 'board', textAt(plan, board, 'socket')),
       want: wordOf(processor, 'socket', 'processor', textAt(plan, processor, 'socket')),
@@ -22,10 +22,10 @@ export function socket(plan: Plan): Finding[] {
           ? {
               mark: 'clear',
               rest: 'same',
-              say: 'The processor goes into the socket. Whether the firmware knows it is another matter.',
+              say: 'The CPU goes into the socket. Whether the firmware knows it is another matter.',
             }
-          : { mark: 'stop', rest: 'differs', say: `A ${want} processor does not go into ${have}.` },
-      unknownSay: 'Read the socket off the frame round the processor.',
+          : { mark: 'stop', rest: 'differs', say: `A ${want} CPU does not go into ${have}.` },
+      unknownSay: 'Read the socket off the frame round the CPU.',
       source: practice,
       undoMinutes: 60,
     }),
@@ -43,7 +43,7 @@ export function socket(plan: Plan): Finding[] {
         verdict: () => ({
           mark: 'stop',
           rest: 'no picture',
-          say: 'The processor has no graphics of its own and no card is planned: the screen stays dark.',
+          say: 'The CPU has no graphics of its own and no card is planned: the screen stays dark.',
         }),
         unknownSay: '',
         source: practice,

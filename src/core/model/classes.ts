@@ -29,7 +29,7 @@ const caseRooms: Record<string, Record<string, Range>> = table({
     supplyRoom: range(160, 250),
     cardHeightRoom: range(130, 160),
   },
-  'low tower': {
+  'mini tower': {
     coolerRoom: range(120, 165),
     cardRoom: range(240, 350),
     supplyRoom: range(140, 200),
@@ -47,7 +47,7 @@ const caseRooms: Record<string, Record<string, Range>> = table({
     supplyRoom: range(0, 60),
     cardHeightRoom: range(0, 60),
   },
-  'odd shell': {
+  'custom case': {
     coolerRoom: range(30, 200),
     cardRoom: range(100, 400),
     supplyRoom: range(100, 300),
@@ -87,7 +87,7 @@ function sizeClass(kind: Kind, key: string, textOf: TextOf): ClassValue | undefi
     case 'memory':
       return memoryValue(key, textOf);
     case 'processor':
-      return key === 'watts' ? of(range(35, 180), 'desktop processors, boost limit') : undefined;
+      return key === 'watts' ? of(range(35, 180), 'desktop CPUs, boost limit') : undefined;
     case 'drive':
       return driveValue(key, textOf);
     case 'fan':
@@ -104,7 +104,7 @@ function caseValue(key: string, textOf: TextOf): ClassValue | undefined {
   const room = (name ? caseRooms[name] : undefined)?.[key] ?? anyCase[key] ?? counts[key];
   if (room) return of(room, name ?? 'any case');
   if (key === 'bracket' && name === 'slim') return of('low', 'slim');
-  if (key === 'bracket' && (name === 'tower' || name === 'low tower')) return of('full', name);
+  if (key === 'bracket' && (name === 'tower' || name === 'mini tower')) return of('full', name);
   return undefined;
 }
 
@@ -131,10 +131,10 @@ function coolerValue(key: string, textOf: TextOf): ClassValue | undefined {
 function supplyValue(key: string, textOf: TextOf): ClassValue | undefined {
   const format = supplyFormat(textOf('format'));
   if (key === 'depth') {
-    return format ? of(format.depthMm, format.name) : of(range(80, 200), 'any supply');
+    return format ? of(format.depthMm, format.name) : of(range(80, 200), 'any PSU');
   }
-  if (key === 'watts') return of(range(180, 850), 'any supply');
-  if (key === 'amps12') return of(range(12, 70), 'any supply');
+  if (key === 'watts') return of(range(180, 850), 'any PSU');
+  if (key === 'amps12') return of(range(12, 70), 'any PSU');
   return undefined;
 }
 

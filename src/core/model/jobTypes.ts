@@ -45,7 +45,7 @@ export interface Reading {
   note?: string | undefined;
 }
 
-export const loadSchools = ['flat out', 'until settled', 'real use', 'idle'] as const;
+export const loadSchools = ['full load', 'until settled', 'real use', 'idle'] as const;
 
 /** One course of a logged run: what was logged, and its points, thinned. */
 export interface Course {

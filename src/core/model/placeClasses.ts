@@ -61,7 +61,7 @@ export function placeClass(
   if (kind === 'case' && key === 'supplyAt') {
     const at: Record<string, string> = table({
       tower: 'above the board',
-      'low tower': 'above the board',
+      'mini tower': 'above the board',
       slim: 'above the board',
       micro: 'outside the case',
     });

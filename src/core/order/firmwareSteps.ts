@@ -17,7 +17,7 @@ export function firmwareSteps(plan: Plan): Step[] {
       seats: ['board'],
       tools: ['stick with the firmware', ...(older ? ['paste'] : [])],
       after: ['out'],
-      why: 'the firmware on the board is older than the processor that comes; no mains off while it writes',
+      why: 'the firmware on the board is older than the CPU that comes; no mains off while it writes',
     });
   });
 }

@@ -15,9 +15,9 @@ export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): St
       step({
         id: 'bench-start',
         phase: 'bench start',
-        title: 'Start the board on the bench: processor, one module, screen',
+        title: 'Start the board on the bench: CPU, one module, screen',
         minutes: 15,
-        gate: 'a picture, and all the memory counted; new memory may take two minutes, leave it',
+        gate: 'a picture, and all the RAM counted; new RAM may take two minutes, leave it',
         cautions: warn,
         after: ['prepare', 'out'],
         why: 'a fault found here costs minutes, in the case an hour',
@@ -28,7 +28,7 @@ export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): St
     step({
       id: 'gate-picture',
       phase: 'gate',
-      title: 'Start in the case: screen and memory only',
+      title: 'Start in the case: screen and RAM only',
       minutes: 5,
       gate: 'a picture; if it started outside and not here, look for a short under the board',
       cautions: warn,
@@ -61,10 +61,10 @@ export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): St
     step({
       id: 'gate-stress',
       phase: 'gate',
-      title: 'Stress run, ten minutes flat out',
+      title: 'Stress run, ten minutes at full load',
       minutes: 2,
       leaveMinutes: 10,
-      gate: 'no stop, processor under 85 °C',
+      gate: 'no stop, CPU under 85 °C',
       after: ['gate-picture', 'gate-card', 'gate-drives'],
     }),
     step({

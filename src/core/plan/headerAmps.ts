@@ -53,7 +53,7 @@ export function headerAmps(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'Every header carries its fans.'
           : mark === 'stop'
-            ? `More than a header gives burns its trace: ${worst.by === 'directly' ? 'this fan' : 'these fans'} on a hub with a plug of the supply.`
+            ? `More than a header gives burns its trace: ${worst.by === 'directly' ? 'this fan' : 'these fans'} on a hub with a plug of the PSU.`
             : `${worst.amps.hi.toFixed(1)} A on one header: makers mostly allow ${HEADER_A} A. A hub, or another header.`,
     }),
   ];

@@ -101,7 +101,7 @@ export function airOf(plan: Plan): CaseAir | undefined {
   const drawn = total(draws.map((draw) => draw.watts.full));
   const inside = range(drawn.lo * LOSES.lo, drawn.hi * LOSES.hi);
   const sort = textAt(plan, shell, 'class')?.text;
-  /* Towers and slim cases have their supply inside; an odd shell may have it anywhere. */
+  /* Towers and slim cases have their supply inside; an custom case may have it anywhere. */
   const housed = place !== undefined || /tower|slim/.test(sort ?? '');
   return caseAir({
     fans: placedFans(plan),
@@ -146,7 +146,7 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
     gap({
       id: 'heat-processor',
       station: 'heat',
-      title: 'processor flat out, settled',
+      title: 'CPU at full load, settled',
       seats: [processor.seat, cooler.seat],
       unit: 'K',
       terms: [
@@ -171,8 +171,8 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
         mark === 'clear'
           ? 'The cooler is enough, whatever the room.'
           : mark === 'mend'
-            ? 'This cooler cannot hold it flat out: it slows down. A better cooler, or fewer watts.'
-            : 'It may get warm flat out: measure it until it settles, lid on.',
+            ? 'This cooler cannot hold it at full load: it slows down. A better cooler, or fewer watts.'
+            : 'It may get warm at full load: measure it until it settles, lid on.',
     }),
   ];
 }

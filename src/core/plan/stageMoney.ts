@@ -75,7 +75,7 @@ export function boughtTwice(plan: Plan): Finding[] {
             ),
           ),
           plain(
-            'what it fetches afterwards',
+            'what it sells for afterwards',
             worth > 0 ? range(worth / 100) : 'nobody said',
             worth > 0 ? 1 : 0,
           ),

@@ -55,7 +55,7 @@ export function stageWatts(plan: Plan): Finding[] {
       id: 'stage-watts',
       station: 'watts',
       mark: worst.finding.mark,
-      title: 'the supply, stage by stage',
+      title: 'the PSU, stage by stage',
       seats: ['supply'],
       unit: 'W',
       terms: rests.map((each): Term => ({

@@ -62,9 +62,9 @@ function spoiled(machine: Machine, out: Placed[], stays: Placed[], read: Read): 
   const board = left('board');
   const main = board && read(board, 'mainPlug');
   if (goes('supply') && main !== undefined && !['main20', 'main24'].includes(main))
-    list.push("Its board takes a maker's main plug: without this supply it needs an adapter.");
+    list.push("Its board takes a maker's main plug: without this PSU it needs an adapter.");
   if (goes('cooler') && left('processor'))
-    list.push('Its processor must not be started without a cooler.');
+    list.push('Its CPU must not be started without a cooler.');
   if (goes('processor') && board) list.push('The socket stands open: cover its contacts.');
   for (const placed of out) {
     if (
@@ -76,6 +76,6 @@ function spoiled(machine: Machine, out: Placed[], stays: Placed[], read: Read): 
     if (placed.kind === 'drive')
       list.push(`${placed.part.name} carries other people's data until it is cleared.`);
   }
-  if (goes('case') && board) list.push('The board loses its shell, plate and standoffs.');
+  if (goes('case') && board) list.push('The board loses its case, plate and standoffs.');
   return list;
 }

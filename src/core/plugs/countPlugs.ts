@@ -29,7 +29,7 @@ export function cardPlugs(plan: Plan): Finding[] {
       unit: '',
       terms: [
         {
-          ...plain('supply brings', range(count(gives.items, id)), 1),
+          ...plain('PSU brings', range(count(gives.items, id)), 1),
           how: gives.how,
           input: { partId: supply.part.id, key: 'plugs', seat: 'supply' },
         },
@@ -41,7 +41,7 @@ export function cardPlugs(plan: Plan): Finding[] {
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'stop'
-          ? 'The supply lacks the plug this card wants. Do not make it from drive plugs: they burn.'
+          ? 'The PSU lacks the plug this card wants. Do not make it from drive plugs: they burn.'
           : 'Every card gets its plug.',
     });
   });
@@ -63,7 +63,7 @@ export function drivePlugs(plan: Plan): Finding[] {
       unit: '',
       terms: [
         {
-          ...plain('supply brings', range(sata), 1),
+          ...plain('PSU brings', range(sata), 1),
           how: gives.how,
           input: { partId: supply.part.id, key: 'plugs', seat: 'supply' },
         },

@@ -56,7 +56,7 @@ export interface FanRole {
 /** What the ways of a fan plug may be, the fifth among them. */
 export const fanRoles: readonly FanRole[] = [
   { signal: 'COM', name: 'return', find: 'black mostly; beeps with the chassis on the header' },
-  { signal: '+12V', name: '12 V', find: '12 V on the header against return, the fan unplugged' },
+  { signal: '+12V', name: '12 V', find: '12 V on the header to ground, the fan unplugged' },
   { signal: 'tach', name: 'speed', find: 'pulled up on the header; two pulses a turn' },
   { signal: 'pwm', name: 'control', find: 'some 3 to 5 V on the header, 25 kHz' },
   {

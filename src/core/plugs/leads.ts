@@ -95,7 +95,7 @@ export function leadVerdict(
     return {
       mark: 'stop',
       rest: 'socket not known',
-      say: `What the supply's socket carries on ${unknown.map((wire) => wire.from).join(', ')} is not known: buzz out a lead that belongs to it.`,
+      say: `What the PSU's socket carries on ${unknown.map((wire) => wire.from).join(', ')} is not known: buzz out a lead that belongs to it.`,
     };
   const touches = wires.flatMap((wire) =>
     wire.to.map((pin) => ({
@@ -110,7 +110,7 @@ export function leadVerdict(
     return {
       mark: 'stop',
       rest: first.effect === 'burns' ? 'fits and burns' : 'fits and is wrong',
-      say: `${first.say}: socket pin ${first.wire.from} leads to pin ${first.pin}. ${bad.length} wires are wrong. Never on this supply.`,
+      say: `${first.say}: socket pin ${first.wire.from} leads to pin ${first.pin}. ${bad.length} wires are wrong. Never on this PSU.`,
     };
   return {
     mark: 'clear',
@@ -149,7 +149,7 @@ export function modularLeads(plan: Plan): Finding[] {
 
 function verdictIn(plan: Plan, supply: Placed, lead: Placed, belongs: string): LeadVerdict {
   if (belongs === supply.part.id || belongs === supply.part.modelId)
-    return { mark: 'clear', rest: 'its own', say: 'The lead belongs to this supply.' };
+    return { mark: 'clear', rest: 'its own', say: 'The lead belongs to this PSU.' };
   const load = plugIn(plugsOf(plan), textAt(plan, lead, 'plug')?.text ?? '');
   if (!load)
     return {

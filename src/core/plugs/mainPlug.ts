@@ -60,7 +60,7 @@ export function mainVerdict(
     return {
       mark: 'watch',
       rest: '4 ways open',
-      say: 'A 20-way plug goes on a 24-way header, but carries less.',
+      say: 'A 20-pin plug goes on a 24-pin header, but carries less.',
     };
   }
   const only12 = (each: Plug | undefined) => !each?.pins.includes('+5V');

@@ -27,7 +27,7 @@ export function processorPlug(plan: Plan): Finding[] {
     match({
       id: 'processor-plug',
       station: 'plugs',
-      title: 'processor plug',
+      title: 'CPU plug',
       seats: ['supply', 'board'],
       have: {
         ...wordOf(supply, 'plugs', 'supply', undefined),
@@ -39,7 +39,7 @@ export function processorPlug(plan: Plan): Finding[] {
         value: take && name(take.text),
       },
       verdict: () => adapter ?? verdict(gives?.items ?? [], take?.text ?? ''),
-      unknownSay: 'Which processor plug is wanted, or brought, has not been said.',
+      unknownSay: 'Which CPU plug is wanted, or brought, has not been said.',
       source: plug(take?.text ?? '')?.source ?? practice,
       undoMinutes: 30,
       remedies: (mark) =>
@@ -54,27 +54,27 @@ function verdict(
 ): { mark: Mark; rest: string; say: string } {
   const mine = gives.filter((id) => id.startsWith('cpu'));
   if (take === 'none' || take === '')
-    return { mark: 'clear', rest: 'none wanted', say: 'The board has no processor header.' };
+    return { mark: 'clear', rest: 'none wanted', say: 'The board has no CPU header.' };
   if (mine.includes(take))
-    return { mark: 'clear', rest: 'same', say: 'The processor plug meets its header.' };
+    return { mark: 'clear', rest: 'same', say: 'The CPU plug meets its header.' };
   if (take === 'cpu4' && mine.includes('cpu8')) {
     return {
       mark: 'watch',
       rest: 'if it splits',
-      say: 'An 8-way that splits in two goes on a 4-way header; one that does not, overhangs.',
+      say: 'An 8-pin that splits in two goes on a 4-pin header; one that does not, overhangs.',
     };
   }
   if (take === 'cpu8' && mine.includes('cpu4')) {
     return {
       mark: 'watch',
       rest: '4 of 8',
-      say: 'A 4-way in the latch half of an 8-way header starts most boards, with half the contacts.',
+      say: 'A 4-pin in the latch half of an 8-pin header starts most boards, with half the contacts.',
     };
   }
   return {
     mark: 'mend',
     rest: 'missing',
-    say: `The supply brings no processor plug.${reversed(gives, take)}`,
+    say: `The PSU brings no CPU plug.${reversed(gives, take)}`,
   };
 }
 

@@ -173,7 +173,7 @@ const wire: Reader = (text) => {
       `${trim(share, 1)} % of ${trim(volts, 1)} V`,
       mark,
       over
-        ? `${amps} A is more than a contact on AWG ${awg} carries (${limit} A in a two-way housing). Thicker wire, or more of them.`
+        ? `${amps} A is more than a contact on AWG ${awg} carries (${limit} A in a 2-pin housing). Thicker wire, or more of them.`
         : mark === 'watch'
           ? 'More than 5 % is lost: thicker, shorter, or a higher voltage.'
           : 'The loss is within 5 %.',

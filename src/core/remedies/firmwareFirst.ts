@@ -19,7 +19,7 @@ export const firmwareFirst = remedy({
     const part = indexOf(plan.shop).parts.get(older);
     return part
       ? `Write the firmware with ${part.name} (${part.id}) in the socket`
-      : 'Write the firmware without a processor, from a stick';
+      : 'Write the firmware without a CPU, from a stick';
   },
   minutes: ({ older }) => (older === BARE ? 15 : 35),
   undoable: false,

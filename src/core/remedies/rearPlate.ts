@@ -11,9 +11,9 @@ export const rearPlate = remedy({
   do: 'rearPlate',
   id: 'rear-plate',
   fields: {},
-  title: () => 'Plate from a scrapped shell of the kind',
+  title: () => 'Plate from a scrapped case of the kind',
   minutes: 30,
-  get: () => ({ what: 'rear plate of the board’s own shell', count: 1 }),
+  get: () => ({ what: 'rear plate of the board’s own case', count: 1 }),
   undoable: true,
-  givesUp: 'the shell it is cut from',
+  givesUp: 'the case it is cut from',
 });

@@ -20,7 +20,7 @@ export const slotFurther = remedy({
   id: 'slot-far',
   fields: { seat: { holds: 'seat' } },
   title: ({ seat }) => `Put ${seatName(seat)} two slots further`,
-  step: ({ seat }) => `Put ${seatName(seat)} two slots further from the processor`,
+  step: ({ seat }) => `Put ${seatName(seat)} two slots further from the CPU`,
   minutes: 2,
   undoable: true,
   term: () => plain('two slots further', range(TWO_SLOTS_MM), 1),

@@ -11,7 +11,7 @@ export const supplyPlate = remedy({
   do: 'supplyPlate',
   id: 'supply-plate',
   fields: {},
-  title: () => 'Adapter plate for the smaller supply',
+  title: () => 'Adapter plate for the smaller PSU',
   minutes: 15,
   get: () => ({ what: 'adapter plate SFX to ATX', count: 1 }),
   undoable: true,

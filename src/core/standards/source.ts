@@ -10,5 +10,5 @@ export const practice: Source = { title: 'common practice, no source' };
 
 export function sourceText(source: Source): string {
   const clause = source.clause ? `, ${source.clause}` : '';
-  return `${source.title}${clause}${source.memory ? ' (from memory)' : ''}`;
+  return `${source.title}${clause}${source.memory ? ' (unverified figure)' : ''}`;
 }

@@ -99,7 +99,7 @@ export function lookBack(
 /** Kinds there is something of to swap with, in practice. */
 export const practiceSpares: Partial<Record<Kind, { id: string; name: string }>> = {
   memory: { id: 'practice', name: 'a module of the practice shelf' },
-  supply: { id: 'practice', name: 'a supply of the practice shelf' },
+  supply: { id: 'practice', name: 'a PSU of the practice shelf' },
   card: { id: 'practice', name: 'a card of the practice shelf' },
   drive: { id: 'practice', name: 'a drive of the practice shelf' },
 };

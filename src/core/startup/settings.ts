@@ -46,13 +46,13 @@ export function settingsFor(plan: Plan): Setting[] {
   const graphics = one(plan, 'processor');
   if (cards.length > 0 && graphics && textAt(plan, graphics, 'graphics')?.text === 'yes')
     found.push({
-      setting: 'first picture: from the card, the processor’s own left on'.replace('’', "'"),
+      setting: 'first picture: from the card, the CPU’s own left on'.replace('’', "'"),
       why: 'the first picture goes where the firmware sends it: look at both ports',
     });
   if (all(plan, 'memory').some((module) => module.state === 'comes'))
     found.push({
-      setting: 'memory: no profile for the first start',
-      why: 'new memory first at its plain speed, faster once it runs',
+      setting: 'RAM: no profile for the first start',
+      why: 'new RAM first at its plain speed, faster once it runs',
     });
   return found;
 }
@@ -64,7 +64,7 @@ export function leaveAlone(plan: Plan): { seconds: number; why: string } {
   if (memory || board)
     return {
       seconds: 120,
-      why: 'new memory is trained: up to two minutes without a picture. Leave it.',
+      why: 'new RAM is trained: up to two minutes without a picture. Leave it.',
     };
   return { seconds: 30, why: 'half a minute to a picture is usual.' };
 }

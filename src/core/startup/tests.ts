@@ -47,7 +47,7 @@ const test = (
 export const tests: readonly Test[] = [
   test(
     'look',
-    'Look: rocker, mains lead, main plug, processor plug, card plug, all home',
+    'Look: rocker, mains lead, main plug, CPU plug, card plug, all home',
     2,
     {
       rocker: 0.9,
@@ -75,12 +75,12 @@ export const tests: readonly Test[] = [
       yes: 'missing',
       no: 'there',
       mends: false,
-      caution: 'Only at the plug, never inside a supply.',
+      caution: 'Only at the plug, never inside a PSU.',
     },
   ),
   test(
     'clip',
-    'Supply alone: tie its enable to return, rocker on',
+    'PSU alone: tie its enable to ground, rocker on',
     5,
     { rocker: 0.9, 'supply-dead': 0.92 },
     {
@@ -110,7 +110,7 @@ export const tests: readonly Test[] = [
   ),
   test(
     'memory-swap',
-    'Swap the memory',
+    'Swap the RAM',
     3,
     { 'memory-bad': 0.96, 'memory-mix': 0.95, 'memory-seat': 0.8 },
     { spare: 'memory' },
@@ -157,7 +157,7 @@ export const tests: readonly Test[] = [
   }),
   test(
     'least',
-    'Least parts: processor, one module, screen',
+    'Least parts: CPU, one module, screen',
     8,
     {
       'card-bad': 0.9,
@@ -196,7 +196,7 @@ export const tests: readonly Test[] = [
   ),
   test(
     'supply-swap',
-    'Swap the supply',
+    'Swap the PSU',
     9,
     {
       'supply-dead': 0.97,
@@ -210,21 +210,21 @@ export const tests: readonly Test[] = [
   ),
   test(
     'socket',
-    'Cooler off, processor out, look at the pins under a glass',
+    'Cooler off, CPU out, look at the pins under a glass',
     14,
     { pins: 0.92 },
     { yes: 'one is bent', risk: 8, mends: false },
   ),
   test(
     'processor-swap',
-    'Swap the processor',
+    'Swap the CPU',
     16,
     { 'processor-bad': 0.96, firmware: 0.92, pins: 0.15, 'cooler-loose': 0.4 },
     { spare: 'processor', risk: 6 },
   ),
   test(
     'version',
-    'Does the board maker list this processor, and from which firmware?',
+    'Does the board maker list this CPU, and from which firmware?',
     5,
     { firmware: 0.95 },
     { yes: 'from a newer one', no: 'it knows it', mends: false },
@@ -244,7 +244,7 @@ export const tests: readonly Test[] = [
     { 'supply-weak': 0.85, 'cooler-loose': 0.1, 'card-bad': 0.2 },
     { yes: 'at the same watts', no: 'at any', mends: false },
   ),
-  test('drive-lead', 'Another data lead and another plug of the supply', 4, {
+  test('drive-lead', 'Another data lead and another plug of the PSU', 4, {
     'drive-lead': 0.94,
     'drive-socket': 0.15,
   }),

@@ -42,7 +42,7 @@ const MEASURED = 0.02;
 const stateFor: Record<Reading['load'], State> = {
   idle: 'idle',
   'real use': 'usual',
-  'flat out': 'full',
+  'full load': 'full',
   'until settled': 'full',
 };
 

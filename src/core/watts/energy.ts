@@ -14,7 +14,7 @@ export class DutyError extends Error {}
 export function kWhAYear(trees: Record<keyof Duty, Tree>, duty: Duty): Range {
   const hours = Object.values(duty) as number[];
   if (hours.some((each) => !(each >= 0)) || hours.reduce((sum, each) => sum + each, 0) > 24)
-    throw new DutyError('The hours of a day are 24 at most, none below nothing.');
+    throw new DutyError('The hours of a day are 24 at most, none negative.');
   return (Object.keys(duty) as (keyof Duty)[]).reduce<Range>((sum, state) => {
     const watts = trees[state].wallW ?? trees[state].givenW;
     const year = scale(watts, (duty[state] * 365) / 1000);

@@ -70,7 +70,7 @@ function wrongKind(plan: Plan, supply: Placed): Finding[] {
         plain('supply', supply.part.name, 0),
       ],
       restLabel: 'no feed',
-      say: `The board takes ${taken.lo} to ${taken.hi} V at one input: a brick, a battery or a bench supply, not this.`,
+      say: `The board takes ${taken.lo} to ${taken.hi} V at one input: a brick, a battery or a bench PSU, not this.`,
       remedies: [],
     },
   ];
@@ -323,7 +323,7 @@ function fuseWire({ feed, supply }: FeedState): Finding[] {
       unit: 'A',
       terms: [
         {
-          ...plain(`AWG ${awg} bears`, range(wireA(awg, 2)), 1),
+          ...plain(`AWG ${awg} carries`, range(wireA(awg, 2)), 1),
           input: { partId: supply.part.id, key: 'feedAwg', seat: supply.seat },
         },
         plain('fuse', fuseA, -1),
@@ -349,14 +349,14 @@ function leadWire({ feed, amps, supply }: FeedState): Finding[] {
       ...base('feed-wire', 'wire of the lead', supply),
       unit: 'A',
       terms: [
-        plain(`AWG ${awg} bears`, range(bears), 1),
+        plain(`AWG ${awg} carries`, range(bears), 1),
         { ...plain('full load', amps, -1), how: 'class' },
       ],
       margin: bears * 0.1,
       short: 'over',
       source: wireSource,
       say: (_, mark) =>
-        mark === 'clear' ? 'The wire bears it.' : 'The wire gets hot: a thicker one.',
+        mark === 'clear' ? 'The wire carries it.' : 'The wire gets hot: a thicker one.',
     }),
   ];
 }
@@ -369,7 +369,7 @@ function tip(plan: Plan, { supply, amps }: FeedState): Finding[] {
       ...base('tip', `${barrel.name} tip`, supply),
       unit: 'A',
       terms: [
-        plain('tip bears', range(barrel.contactA), 1),
+        plain('tip carries', range(barrel.contactA), 1),
         { ...plain('full load', amps, -1), how: 'class' },
       ],
       margin: barrel.contactA * 0.1,
@@ -377,8 +377,8 @@ function tip(plan: Plan, { supply, amps }: FeedState): Finding[] {
       source: barrel.source,
       say: (_, mark) =>
         mark === 'clear'
-          ? 'The tip bears it.'
-          : 'The tip is asked as much as it bears, or more: feel it after ten minutes.',
+          ? 'The tip carries it.'
+          : 'The tip is asked as much as it carries, or more: feel it after ten minutes.',
     }),
   ];
 }

@@ -76,7 +76,7 @@ function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
           seats: ['supply', ...seats],
           unit: 'A',
           terms: [
-            { ...plain(`one ${what} bears`, range(bears), 1), how: 'class' },
+            { ...plain(`one ${what} carries`, range(bears), 1), how: 'class' },
             { ...plain('it may carry', need, -1), how: 'class' },
           ],
           margin: bears * MARGIN,
@@ -200,11 +200,11 @@ export function slotLimits(plan: Plan): Finding[] {
     return gap({
       id: `slot-${placed.seat}`,
       station: 'watts',
-      title: 'what the slot gives',
+      title: 'slot power',
       seats: ['board', placed.seat],
       unit: 'W',
       terms: [
-        plain('slot gives', range(slotW.graphics), 1),
+        plain('slot provides', range(slotW.graphics), 1),
         { ...plain('card takes there', need, -1), how: 'class' },
       ],
       margin: 0,
@@ -216,7 +216,7 @@ export function slotLimits(plan: Plan): Finding[] {
           ? 'A card without plugs asks more of the slot than it gives.'
           : mark === 'watch'
             ? "More than 75 W in a slot is more than it gives: read the card's label."
-            : 'The slot gives what the card takes there.',
+            : 'The slot provides what the card draws there.',
     });
   });
 }

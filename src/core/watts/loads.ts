@@ -28,7 +28,7 @@ export function loads(plan: Plan): (Term & { value: Range })[] {
   const modules = all(plan, 'memory').length;
   if (modules > 0) {
     lines.push({
-      ...plain(`memory, ${modules}`, scale(moduleW, modules), -1),
+      ...plain(`RAM, ${modules}`, scale(moduleW, modules), -1),
       how: 'class',
       source: 'modules',
     });

@@ -64,12 +64,12 @@ export function excursions(plan: Plan): Finding[] {
     gap({
       id: `excursions-${worst.ms}`,
       station: 'watts',
-      title: `jumps of ${worst.ms} ms`,
+      title: `load spikes of ${worst.ms} ms`,
       seats: ['supply', ...cards],
       unit: 'W',
       terms: [
-        { ...plain('supply rides through', worst.rides, 1), how: 'class' },
-        { ...plain('machine jumps to', worst.jumps, -1), how: 'class' },
+        { ...plain('PSU tolerates', worst.rides, 1), how: 'class' },
+        { ...plain('load spikes to', worst.jumps, -1), how: 'class' },
       ],
       margin: 0,
       short: 'over',
@@ -79,10 +79,10 @@ export function excursions(plan: Plan): Finding[] {
       undoMinutes: 60,
       say: (rest, mark) =>
         mark === 'clear'
-          ? 'It rides through the jumps of the card, aged as it may be.'
+          ? 'It tolerates the load spikes of the card, aged as it may be.'
           : mark === 'mend'
-            ? 'The card jumps over what the supply rides through: it shuts off under load.'
-            : 'An older supply may shut off when the card jumps: try it with the real load.',
+            ? "The card's load spikes go over what the PSU tolerates: it shuts off under load."
+            : "An older PSU may shut off at the card's load spikes: try it with the real load.",
     }),
   ];
 }

@@ -55,7 +55,7 @@ export function schoolsOf(plan: Plan): School[] {
     ...makers.map((asks) => ({
       name: "the card maker's figure",
       asks: range(asks.lo, asks.hi),
-      weakness: 'for the whole machine, made for poor supplies and large processors',
+      weakness: 'for the whole machine, made for poor PSUs and large CPUs',
       governs: false,
     })),
     ...(measured
@@ -64,7 +64,7 @@ export function schoolsOf(plan: Plan): School[] {
             name: 'measured at the wall',
             asks: scale(measured, headroom),
             weakness: asMeasured
-              ? 'true for this load on that day; jumps are too short for the meter'
+              ? 'true for this load on that day; spikes are too short for the meter'
               : 'taken before the change: other parts, other watts',
             governs: asMeasured,
           },
@@ -93,7 +93,7 @@ export function measuredSchool(plan: Plan): Finding[] {
     gap({
       id: 'measured-total',
       station: 'watts',
-      title: 'supply against what the wall meter says',
+      title: 'PSU watts by the wall meter',
       seats: ['supply'],
       unit: 'W',
       terms: [

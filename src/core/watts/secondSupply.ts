@@ -33,7 +33,7 @@ function ownLoads(plan: Plan, placed: Placed): Finding[] {
   const label = secondLabelW(plan, placed);
   return [
     gap({
-      ...base(placed, 'second-watts', 'second supply at full load'),
+      ...base(placed, 'second-watts', 'second PSU at full load'),
       remedies: () => [],
       seats: [placed.seat, ...new Set(draws.map((draw) => draw.seat))],
       unit: 'W',
@@ -53,7 +53,7 @@ function ownLoads(plan: Plan, placed: Placed): Finding[] {
           ? 'It carries the cards.'
           : mark === 'stop'
             ? 'The cards draw more than it gives: a larger one, or a smaller card.'
-            : 'It may do: read the label of the card and of the supply.',
+            : 'It may do: read the label of the card and of the PSU.',
     }),
   ];
 }
@@ -81,12 +81,12 @@ function outputs(plan: Plan, placed: Placed): Finding {
   const said = textAt(plan, placed, 'feedsWhat')?.text;
   const same = said === 'a rail the first feeds too';
   return {
-    ...base(placed, 'second-outputs', 'outputs of the second supply'),
+    ...base(placed, 'second-outputs', 'outputs of the second PSU'),
     mark: same ? 'stop' : said ? 'clear' : 'watch',
     terms: [term(plan, placed, 'feedsWhat', 'feeds')],
     restLabel: same ? 'side by side' : said ? 'apart' : 'not known',
     say: same
-      ? 'Outputs of two supplies side by side feed back into each other: part them. Each load hangs on one supply.'
+      ? 'Outputs of two PSUs side by side feed back into each other: part them. Each load depends on one PSU.'
       : said
         ? 'It feeds loads of its own.'
         : 'What it feeds has not been said: never a rail the first one feeds too.',
@@ -97,7 +97,7 @@ function enable(plan: Plan, placed: Placed): Finding {
   const said = textAt(plan, placed, 'enable')?.text;
   const linked = said === 'linked to the first';
   return {
-    ...base(placed, 'second-enable', 'switching the second supply on'),
+    ...base(placed, 'second-enable', 'switching the second PSU on'),
     mark: linked ? 'clear' : said === 'not yet' ? 'mend' : 'watch',
     terms: [term(plan, placed, 'enable', 'switched')],
     restLabel: linked ? 'with the first' : (said ?? 'not known'),
@@ -112,15 +112,15 @@ function enable(plan: Plan, placed: Placed): Finding {
 function sharedReturn(plan: Plan, placed: Placed): Finding {
   const said = textAt(plan, placed, 'sharedReturn')?.text;
   return {
-    ...base(placed, 'second-return', 'return of both supplies'),
+    ...base(placed, 'second-return', 'ground of both PSUs'),
     mark: said === 'yes' ? 'clear' : said === 'no' ? 'stop' : 'watch',
     terms: [term(plan, placed, 'sharedReturn', 'joined')],
     restLabel: said === 'yes' ? 'joined' : said === 'no' ? 'apart' : 'not known',
     say:
       said === 'yes'
-        ? 'Both returns are joined.'
+        ? 'Both grounds are joined.'
         : said === 'no'
           ? "Without a joined return the card's signals have no level: join a return of both before power."
-          : 'Whether both returns are joined has not been said: they must be, by wire, not by a screw.',
+          : 'Whether both grounds are joined has not been said: they must be, by wire, not by a screw.',
   };
 }

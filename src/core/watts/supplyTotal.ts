@@ -25,7 +25,7 @@ export function supplyTotal(plan: Plan): Finding[] {
     gap({
       id: 'supply-total',
       station: 'watts',
-      title: 'supply against the sum',
+      title: 'PSU watts',
       seats: ['supply', ...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],
       unit: 'W',
       terms: [
@@ -63,7 +63,7 @@ function makerSchool(
     return gap({
       id: `maker-total:${placed.seat}`,
       station: 'watts',
-      title: "supply against the card maker's figure",
+      title: "PSU against the card maker's figure",
       seats: ['supply', placed.seat],
       unit: 'W',
       terms: [
@@ -78,7 +78,7 @@ function makerSchool(
       say: (rest, mark) =>
         mark === 'clear'
           ? "The label meets the card maker's figure."
-          : "Below the card maker's figure, which covers poor supplies and large processors: the sum governs, watch the peaks.",
+          : "Below the card maker's figure, which covers poor PSUs and large CPUs: the sum governs, watch the peaks.",
     });
   });
 }

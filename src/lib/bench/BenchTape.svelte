@@ -53,7 +53,7 @@
 <Tape title="Today" aside={format(new Date(bench.now), 'EEE d')}>
   <QuickSums job={undefined} />
   <section>
-    <h3>Hands</h3>
+    <h3>Next steps</h3>
     <dl>
       {#each today as each (each.job.id)}
         <div>
@@ -81,7 +81,7 @@
     </dl>
   </section>
   <section>
-    <h3>One trip</h3>
+    <h3>Shopping list</h3>
     <div class="trip">
       {#each trip as line (line.label)}
         <div class="line">

@@ -48,8 +48,8 @@
           >
           <td
             >{#if line.entryId}<button
-                onclick={() => bench.edit('line struck', dropEntry(line.entryId ?? ''))}
-                aria-label="Strike {line.what}">strike</button
+                onclick={() => bench.edit('line deleted', dropEntry(line.entryId ?? ''))}
+                aria-label="Delete {line.what}">delete</button
               >{:else}<small>noted at the part</small>{/if}</td
           >
         </tr>

@@ -39,7 +39,7 @@
 
 <div class="lists">
   <label class="file"
-    >Lay in a price list (CSV)<input
+    >Import price list (CSV)<input
       type="file"
       accept=".csv,.tsv,.txt,text/csv"
       onchange={(event) => void open(event.currentTarget)}

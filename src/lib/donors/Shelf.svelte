@@ -81,7 +81,7 @@
           <button
             aria-expanded={opened === donor.id}
             onclick={() => (opened = opened === donor.id ? undefined : donor.id)}
-            >{donor.keepWhole ? 'kept whole' : 'strip it'}</button
+            >{donor.keepWhole ? 'kept whole' : 'dismantle'}</button
           >
         </p>
       </div>

@@ -31,7 +31,7 @@
   }
 </script>
 
-<section aria-label="Strip {donor.id}">
+<section aria-label="Dismantle {donor.id}">
   <fieldset>
     <legend>Take out of {donor.id}</legend>
     {#each donor.seats as seat (seat.seat)}

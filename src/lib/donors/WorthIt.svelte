@@ -159,7 +159,7 @@
     <label>price asked<input bind:value={asked} inputmode="decimal" placeholder="90" /></label>
     <label class="wide"
       >to fix, a line each
-      <textarea bind:value={fixes} rows="5" placeholder="supply 25 to 40&#10;case 20&#10;paste"
+      <textarea bind:value={fixes} rows="5" placeholder="PSU 25 to 40&#10;case 20&#10;paste"
       ></textarea></label
     >
   </p>

@@ -20,7 +20,7 @@
 
 <g class:planned class:guess={!outside.known}>
   <rect class="body" {x} {y} width={w} height={h} />
-  {#if outside.class === 'odd shell'}
+  {#if outside.class === 'custom case'}
     <circle class="line" cx={x + w * 0.36} cy={y + h * 0.45} r={Math.min(w, h) * 0.24} />
     <path class="line" d="M{x + w * 0.68} {y + h * 0.3}h{w * 0.2}v{h * 0.22}h{-w * 0.2}z" />
   {:else if lying}

@@ -50,7 +50,7 @@ export function dimensionOf(
         thick - mid(space.at.socketW ?? { lo: 0, hi: thick }),
         socketY,
         thick,
-        "the processor's top",
+        "the CPU's top",
       );
     case 'case cardHeightRoom':
       return end(
@@ -99,7 +99,7 @@ export function dimensionOf(
         socketY,
         mid(space.at.memoryX),
         socketY,
-        "the processor's middle",
+        "the CPU's middle",
       );
     case 'board toShield':
       return side(
@@ -107,16 +107,10 @@ export function dimensionOf(
         socketY,
         mid(space.at.shieldX),
         socketY,
-        "the processor's middle",
+        "the CPU's middle",
       );
     case 'board toSlot':
-      return side(
-        mid(space.at.socketX),
-        socketY,
-        mid(space.at.socketX),
-        slotY,
-        "the processor's middle",
-      );
+      return side(mid(space.at.socketX), socketY, mid(space.at.socketX), slotY, "the CPU's middle");
   }
   if (!box) return undefined;
   const [x0, x1] = [mid(box.x[0]), mid(box.x[1])];
@@ -137,21 +131,21 @@ export function dimensionOf(
         ? side((x0 + x1) / 2, y0, (x0 + x1) / 2, y1, 'the port end')
         : side(x0, (y0 + y1) / 2, x1, (y0 + y1) / 2, 'one side');
     case 'breadth':
-      return side((x0 + x1) / 2, y0, (x0 + x1) / 2, y1, 'the memory end');
+      return side((x0 + x1) / 2, y0, (x0 + x1) / 2, y1, 'the RAM end');
     case 'height':
     case 'sink':
       return end(
         thick - w1,
         (y0 + y1) / 2,
         thick - w0,
-        at.kind === 'cooler' ? "the processor's top" : 'its slot',
+        at.kind === 'cooler' ? "the CPU's top" : 'its slot',
       );
     case 'under':
       return end(
         thick - w1,
         (y0 + y1) / 2 + 10,
         thick - mid(space.at.socketW ?? box.w[1]),
-        "the processor's top",
+        "the CPU's top",
       );
   }
   return undefined;

@@ -14,14 +14,14 @@ export interface Outside {
 
 const usual: Record<string, [number, number, number]> = table({
   tower: [190, 430, 440],
-  'low tower': [175, 360, 360],
+  'mini tower': [175, 360, 360],
   slim: [95, 290, 293],
   micro: [178, 36, 182],
-  'odd shell': [220, 200, 300],
+  'custom case': [220, 200, 300],
 });
 
 export function outsideOf(shop: Shop, shell: Part): Outside {
-  const name = textOf(shop, shell, 'class')?.text ?? 'low tower';
+  const name = textOf(shop, shell, 'class')?.text ?? 'mini tower';
   const [w, h, d] = usual[name] ?? [175, 360, 360];
   const at = (key: NumberKey) => numberOf(shop, shell, key);
   const [width, height, depth] = [at('outerWidth'), at('outerHeight'), at('outerDepth')];

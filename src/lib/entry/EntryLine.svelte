@@ -23,7 +23,7 @@
   const understood = $derived(understand(bench.shop, text, lit));
   const say = $derived.by(() => {
     if (understood.kind === 'nothing') return understood.say;
-    if (understood.kind === 'sum') return `${understood.say} · Enter prints it`;
+    if (understood.kind === 'sum') return `${understood.say} · Enter keeps it`;
     if (understood.kind === 'part') {
       if (look.laying !== undefined) return `${understood.say} · Enter lays it in ${look.laying}`;
       const seat = seatFor(understood.partId, view);

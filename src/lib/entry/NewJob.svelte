@@ -38,7 +38,7 @@
       <input bind:value={becomes} maxlength="200" placeholder="map desk, four screens" />
     </label>
     <p class="soft">Screens, drives and GB named here are counted against the plan.</p>
-    <Button next type="submit">Hang the tag</Button>
+    <Button next type="submit">Create job</Button>
   </form>
 </Dialog>
 

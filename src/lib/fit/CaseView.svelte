@@ -181,7 +181,7 @@
     {/if}
   </div>
 {:else}
-  <p>Put a case into the plan at Take-in, and its parts are drawn here to scale.</p>
+  <p>Put a case into the plan at Intake, and its parts are drawn here to scale.</p>
 {/if}
 
 <style>

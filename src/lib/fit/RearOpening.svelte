@@ -109,7 +109,7 @@
     {/each}
   </svg>
   <div class="lists">
-    {#each [{ key: 'ports' as const, label: 'Ports of the board', placed: board, have: ports, hint: 'HDMI 20-38 2-12' }, { key: 'openings' as const, label: 'Cut-outs of the shell', placed: shell, have: openings, hint: 'window 4-160 0-42' }] as list (list.key)}
+    {#each [{ key: 'ports' as const, label: 'Ports of the board', placed: board, have: ports, hint: 'HDMI 20-38 2-12' }, { key: 'openings' as const, label: 'Cut-outs of the case', placed: shell, have: openings, hint: 'window 4-160 0-42' }] as list (list.key)}
       <section>
         <h2>{list.label}</h2>
         <ul>

@@ -71,9 +71,9 @@
   const count = (n: number) => n.toLocaleString('en').replaceAll(',', ' ');
 </script>
 
-<section aria-label="What must give">
+<section aria-label="Ways to make it fit">
   <header>
-    <h2>What must give</h2>
+    <h2>Ways to make it fit</h2>
     <small aria-live="polite">
       {#if search.busy}
         looking{search.progress ? `, ${count(search.progress.nodes)} branches` : ''} …
@@ -95,8 +95,8 @@
     </small>
     <span class="weigh">
       <label>an hour is worth <input type="number" min="0" max="500" bind:value={hour} /></label>
-      <label><input type="checkbox" bind:checked={looks} /> looks count</label>
-      <label><input type="checkbox" bind:checked={keepWhole} /> keep it undoable</label>
+      <label><input type="checkbox" bind:checked={looks} /> no visible cuts</label>
+      <label><input type="checkbox" bind:checked={keepWhole} /> reversible only</label>
     </span>
   </header>
   {#if answer && answer.stays.length > 0}
@@ -120,7 +120,7 @@
     </p>
   {:else if answer && answer.ways.length === 0}
     <p>
-      <Mark mark="stop" size={18} /> Nothing on the shelf and no work on the shell makes this fit. These
+      <Mark mark="stop" size={18} /> Nothing on the shelf and no work on the case makes this fit. These
       cannot all be met:
     </p>
     <ul class="stuck">

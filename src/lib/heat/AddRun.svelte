@@ -33,7 +33,7 @@
   let picked = $state<Partial<Record<Course['what'], number>>>({});
   let typed = $state('');
   let name = $state('');
-  let load = $state<HeatRun['load']>('flat out');
+  let load = $state<HeatRun['load']>('full load');
   let room = $state('');
   let panel = $state<HeatRun['panel']>('on');
   let fans = $state('');

@@ -106,7 +106,7 @@
     common practice, no source.
   </p>
 {:else}
-  <p>Put a case, a board and a supply into the plan: then the air can be reckoned.</p>
+  <p>Put a case, a board and a PSU into the plan: then the air can be reckoned.</p>
 {/if}
 <GapBoard
   findings={chosen.here}

@@ -86,7 +86,7 @@
       'fan-steps.csv',
       Papa.unparse(
         [
-          ['speed %', 'on from C', 'back at C', 'flat out settles at C', 'level dB'],
+          ['speed %', 'on from C', 'back at C', 'at full load settles at C', 'level dB'],
           ...result.plan.steps.map((step) => [
             String(Math.round(step.speed * 100)),
             String(step.upC ?? ''),
@@ -146,12 +146,12 @@
     <path class="aim" d="M{x(aim)} 20V{H - 30}" />
   </svg>
   <p class="soft">
-    Solid up, dashed down. Rings where usual work settles at that speed, dots flat out, warmest
+    Solid up, dashed down. Rings where usual work settles at that speed, dots at full load, warmest
     room.
   </p>
   <table>
     <thead>
-      <tr><th>speed</th><th>on from</th><th>back at</th><th>flat out</th><th>level</th></tr>
+      <tr><th>speed</th><th>on from</th><th>back at</th><th>full load</th><th>level</th></tr>
     </thead>
     <tbody>
       {#each result.plan.steps as step (step.speed)}

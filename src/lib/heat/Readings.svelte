@@ -15,7 +15,7 @@
   };
   let kind = $state<ReadingKind>('temperatureC');
   let when = $state<'before' | 'after'>('before');
-  let load = $state<Reading['load']>('flat out');
+  let load = $state<Reading['load']>('full load');
   let value = $state('');
   let fault = $state('');
   const readings = $derived(view.job?.readings ?? []);
@@ -127,8 +127,7 @@
 >
   <label
     >What<select bind:value={kind}
-      ><option value="temperatureC">processor, °C</option><option value="wallW"
-        >at the wall, W</option
+      ><option value="temperatureC">CPU, °C</option><option value="wallW">at the wall, W</option
       ><option value="clockMhz">clock, MHz</option></select
     ></label
   >
@@ -136,7 +135,7 @@
   >
   <label
     >Load<select bind:value={load}
-      ><option>flat out</option><option>until settled</option><option>real use</option><option
+      ><option>full load</option><option>until settled</option><option>real use</option><option
         >idle</option
       ></select
     ></label

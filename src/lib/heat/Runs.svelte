@@ -81,7 +81,7 @@
             200,
             one.settling.hi,
           ).toFixed(1)})</span
-        >{one.riseK === undefined ? '' : `, ${one.riseK.toFixed(1)} K over the room`}.
+        >{one.riseK === undefined ? '' : `, ${one.riseK.toFixed(1)} K above room`}.
         {#if one.pinned}{one.pinned.say}
         {:else if !one.settling.settled}<b class="watch"
             >Not settled yet: {more(one)} minutes more.</b

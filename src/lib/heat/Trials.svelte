@@ -63,7 +63,7 @@
   <label>{unit}<input bind:value inputmode="decimal" placeholder={String(next.next ?? '')} /></label
   >
   <label class="grow"
-    >note<input bind:value={note} maxlength="200" placeholder="10 min flat out, 71 °C" /></label
+    >note<input bind:value={note} maxlength="200" placeholder="10 min at full load, 71 °C" /></label
   >
   <Button next onclick={() => keep(true)}>Held</Button>
   <Button onclick={() => keep(false)}>Failed</Button>
@@ -87,7 +87,7 @@
 {#if tied}
   <p>
     At {next.next} %: bus <span class="figure">{tied.busMhz.toFixed(1)} MHz</span>{tied.memoryMts
-      ? `, memory ${tied.memoryMts.toFixed(0)} MT/s`
+      ? `, RAM ${tied.memoryMts.toFixed(0)} MT/s`
       : ''}. {tied.say}
   </p>
 {/if}
@@ -109,7 +109,7 @@
 </ul>
 <p class="soft">
   A step that crashes may cost an unsaved file: work on nothing else meanwhile. Settings that hold
-  flat out may still fail at idle: leave it running an evening.
+  at full load may still fail at idle: leave it running an evening.
 </p>
 
 <style>

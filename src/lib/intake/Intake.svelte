@@ -62,7 +62,7 @@
       ?.unsettled?.some((each) => each.at === at);
     toast(
       waits
-        ? `${inventory.tool} contradicts what is known of ${machineId}: both are kept, choose at Take-in.`
+        ? `${inventory.tool} contradicts what is known of ${machineId}: both are kept, choose at Intake.`
         : `${inventory.parts.length} parts taken in from ${inventory.tool}.`,
     );
     for (const note of inventory.ignored) toast(`Not believed: ${note}`);
@@ -91,7 +91,7 @@
 
   function hand(): void {
     if (!shell) {
-      faults = ['Say at least what sort of shell it is.'];
+      faults = ['Say at least what sort of case it is.'];
       return;
     }
     faults = [];
@@ -177,7 +177,7 @@
     <p class="row">
       <label>What was it?<input bind:value={name} maxlength="120" placeholder={job.name} /></label>
       <label>
-        Shell
+        Case
         <select bind:value={shell}>
           <option value="">choose</option>
           {#each caseClasses as each (each)}<option>{each}</option>{/each}

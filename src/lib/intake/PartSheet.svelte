@@ -82,10 +82,10 @@
         onmoney={(price) => void bench.edit('price', editPart(partId, { price }))}
       />
       <MoneyField
-        label="Would fetch"
+        label="Value"
         value={part.worth}
         {currency}
-        onmoney={(worth) => void bench.edit('what it would fetch', editPart(partId, { worth }))}
+        onmoney={(worth) => void bench.edit('value', editPart(partId, { worth }))}
       />
       <label>
         Kept for

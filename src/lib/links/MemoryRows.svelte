@@ -32,7 +32,7 @@
 
 {#if list.length > 0}
   <section>
-    <h2>Memory, channel by channel</h2>
+    <h2>RAM, channel by channel</h2>
     {#each list as each, i (i)}
       {@const shared = each.matchedGb / each.channels.length}
       <div class="row">
@@ -76,7 +76,7 @@
     <p class="soft">
       Unequal modules all count; only what is matched is interleaved. {slots
         ? `Fill ${slotsFirst(slots.lo, modules.length)}; the board's manual wins. `
-        : ''}Seen less than fitted? Power-up, “sees only part of the memory”.
+        : ''}Seen less than fitted? Power-up, “sees only part of the RAM”.
     </p>
   </section>
 {/if}

@@ -104,7 +104,7 @@
     );
     const fresh = lines.filter((line) => !job.wants.some((want) => want.what === line.what));
     void bench.edit('adapter parts onto the list', addWants(job.id, lines));
-    toast(`${fresh.length} lines onto the trip list.`);
+    toast(`${fresh.length} lines onto the shopping list.`);
   }
 
   const csv = () =>
@@ -138,7 +138,7 @@
 <div class="adapter">
   <div class="no-print choose">
     <div class="row sides">
-      {@render plugRow('gives', gives, 'from the supply')}
+      {@render plugRow('gives', gives, 'from the PSU')}
       {@render plugRow('takes', takes, 'to feed')}
     </div>
     <div class="row">
@@ -207,7 +207,7 @@
         {proven
           ? 'No wiring costs less.'
           : `Nothing below ${Math.round(recipe.bound)} min is possible.`}
-        {recipe.bundle.loaded} loaded wires in the bundle: each bears {Math.round(
+        {recipe.bundle.loaded} loaded wires in the bundle: each carries {Math.round(
           recipe.bundle.share * 100,
         )} % of its amps.{recipe.rounds > 0 ? ' Wired again because contacts share unevenly.' : ''}
       </p>

@@ -107,8 +107,8 @@
   {#if !supply || leads.length === 0}
     <h2>No modular lead in the plan</h2>
     <p>
-      Put a lead in as a small part at Take-in and say which supply it belongs to. A lead belongs to
-      one supply; on another it stays off until every wire has been buzzed out.
+      Put a lead in as a small part at Intake and say which PSU it belongs to. A lead belongs to one
+      PSU; on another it stays off until every wire has been buzzed out.
     </p>
   {:else if lead}
     <div class="row">
@@ -125,20 +125,20 @@
     {/if}
     {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
     {#if load}
-      <h2>Probe on pin {probe} at the supply end. Which pins at the other end beep?</h2>
+      <h2>Probe on pin {probe} at the PSU end. Which pins at the other end beep?</h2>
       <p class="soft">
-        The lead unplugged at both ends. Pins are counted on the header's face: look into the
-        supply's socket, latch down, pin 1 top left.
+        The lead unplugged at both ends. Pins are counted on the header's face: look into the PSU's
+        socket, latch down, pin 1 top left.
       </p>
       <div class="ends">
         <div>
-          <b>supply end</b>
+          <b>PSU end</b>
           <div class="pins">
             {#each Array.from({ length: ways }, (_, i) => i + 1) as pin (pin)}
               <button
                 class:done={done.has(pin)}
                 aria-pressed={pin === probe}
-                aria-label="supply end pin {pin}{order[pin - 1] && order[pin - 1] !== '?'
+                aria-label="PSU end pin {pin}{order[pin - 1] && order[pin - 1] !== '?'
                   ? `, socket carries ${order[pin - 1]}`
                   : ''}"
                 onclick={() => (probe = pin)}
@@ -168,8 +168,7 @@
       <p class="row">
         <Button onclick={() => write([])}>None beeps</Button>
         <Button next onclick={next}>Next pin</Button>
-        <label
-          >ways at the supply end <input type="number" min="2" max="28" bind:value={ways} /></label
+        <label>ways at the PSU end <input type="number" min="2" max="28" bind:value={ways} /></label
         >
         {#if own}
           <Button onclick={carryOver}>This lead is its own: the socket carries what it wants</Button

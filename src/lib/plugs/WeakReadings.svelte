@@ -38,7 +38,7 @@
   </p>
   <p class="row">
     <label
-      >unplugged, to return, ohms
+      >unplugged, to ground, ohms
       <input
         bind:value={ohms}
         placeholder="120, 4.7k, OL"

@@ -85,9 +85,9 @@
   ];
   const all = Object.keys(views) as View[];
   const questions: Partial<Record<ReadingKind, string>> = {
-    chassis: 'Unplugged, discharged: does it beep to the chassis?',
-    standby: 'Plugged in, off: how many volts against return?',
-    running: 'Running with its load: how many volts against return?',
+    chassis: 'Unplugged, discharged: is there continuity to ground, the chassis?',
+    standby: 'Plugged in, off: how many volts to ground?',
+    running: 'Running with its load: how many volts to ground?',
   };
 
   /** The kind not yet read on a pin one chose oneself. */
@@ -178,9 +178,7 @@
     if (!answer || name.trim() === '') return;
     const own = ownPlugOf(notes, answer, name.trim(), plugTag(name), bench.now);
     bench.edit(`plug ${own.name}`, keepPlugOf(own, supply.part, 'mainPlug', bench.now));
-    toast(
-      `${own.name} is known now${supply.part.modelId ? ', for every supply of its model' : ''}.`,
-    );
+    toast(`${own.name} is known now${supply.part.modelId ? ', for every PSU of its model' : ''}.`);
   }
 
   const turn = () => (view = all[(all.indexOf(view) + 1) % all.length] ?? 'header face');
@@ -200,8 +198,8 @@
 
 <div class="what">
   {#if !supply}
-    <h2>No supply in the plan</h2>
-    <p>Put one in at Take-in: its main plug is found out here.</p>
+    <h2>No PSU in the plan</h2>
+    <p>Put one in at Intake: its main plug is found out here.</p>
     <p><Button onclick={onclose}>Back to the sums</Button></p>
   {:else}
     {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
@@ -276,7 +274,7 @@
           {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
         </p>
         <p class="soft">
-          Never open the supply. Meter lead out of the amps socket before volts. Probe one pin at a
+          Never open the PSU. Meter lead out of the amps socket before volts. Probe one pin at a
           time, one hand away from bare metal.
         </p>
       </div>

@@ -6,7 +6,7 @@ import type { TradeOff } from '$core/plan/give/tradeOff.ts';
 import type { Weights } from '$core/plan/give/cost.ts';
 import type { GiveWorker } from '../../workers/give.worker.ts';
 
-/** What must give in one job, searched in a worker; a new search overtakes the one under way. */
+/** Ways to make it fit in one job, searched in a worker; a new search overtakes the one under way. */
 export class GiveSearch {
   answer = $state.raw<GiveAnswer | undefined>(undefined);
   progress = $state.raw<Progress | undefined>(undefined);

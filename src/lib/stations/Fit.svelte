@@ -52,6 +52,6 @@
     <CaseView {view} {plan} {chosen} />
     {#if shell}<Ways {view} {plan} />{/if}
   {:else}
-    <p>Put a case into the plan at Take-in, and its parts are drawn here to scale.</p>
+    <p>Put a case into the plan at Intake, and its parts are drawn here to scale.</p>
   {/if}
 </Stage>

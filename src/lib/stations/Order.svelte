@@ -69,7 +69,7 @@
         </select>
       </label>
       <label>
-        Supply
+        PSU
         <select
           value={job.schools.supply}
           onchange={(event) => school('supply', event.currentTarget.value)}
@@ -87,12 +87,12 @@
         ? 'Bench first: a fault found outside costs minutes, inside the case an hour.'
         : 'Straight in: saves one set-up; a fault then means taking it out again.'}
       {job.schools.supply === 'last'
-        ? 'Supply last leaves room for hands at the board.'
-        : 'Supply first lets its leads lie behind the board.'}
+        ? 'PSU last leaves room for hands at the board.'
+        : 'PSU first lets its leads lie behind the board.'}
     </p>
   {/if}
   {#if view.steps.length === 0}
-    <p>Nothing changes yet, so there is nothing to do. Say at Take-in what goes in.</p>
+    <p>Nothing changes yet, so there is nothing to do. Say at Intake what goes in.</p>
   {:else if stops > 0}
     <p class="stops">
       {stops}
@@ -150,8 +150,8 @@
     {/each}
   </ol>
   <p class="law soft">
-    Cautions are the usual ones. Local codes come first; work inside mains supplies belongs to
-    licensed people.
+    Cautions are the usual ones. Local codes come first; work inside mains PSUs belongs to licensed
+    people.
   </p>
 </Stage>
 

@@ -45,7 +45,7 @@
     {#snippet picture()}
       {#if supply && board}
         <div class="faces">
-          <PlugFace plug={plugIn(bench.shop, gives?.text ?? '')} whose="Supply" />
+          <PlugFace plug={plugIn(bench.shop, gives?.text ?? '')} whose="PSU" />
           <PlugFace plug={plugIn(bench.shop, takes?.text ?? '')} whose="Board" />
         </div>
       {/if}

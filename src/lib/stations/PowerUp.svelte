@@ -13,8 +13,8 @@
   import Stage from '$lib/ui/Stage.svelte';
 
   const { view }: { view: JobView } = $props();
-  const views = ['Gates', 'Find the fault', 'Practice'] as const;
-  let open = $state<(typeof views)[number]>('Gates');
+  const views = ['Start-up checks', 'Find the fault', 'Practice'] as const;
+  let open = $state<(typeof views)[number]>('Start-up checks');
   const gates = $derived(view.steps.filter((step) => step.gate));
   const ticks = $derived(new Map((view.job?.ticks ?? []).map((tick) => [tick.stepId, tick])));
   const next = $derived(gates.find((gate) => !ticks.has(gate.id) || ticks.get(gate.id)?.failed));
@@ -48,7 +48,7 @@
 
 <Stage
   title="Power-up"
-  subtitle={open === 'Gates' ? 'the least parts first · one stair each' : ''}
+  subtitle={open === 'Start-up checks' ? 'the least parts first · one stair each' : ''}
   {tools}
 >
   {#if open === 'Practice'}

@@ -23,15 +23,16 @@
       <button class={row.mark} onclick={() => onpick(row.seat)}>
         <span class="seat">{seatName(row.seat)}</span>
         {#if row.mark === 'stays'}
-          <span class="bar both"><span class="name">{row.was?.name}</span><i>stays</i></span>
+          <span class="bar both"><span class="name">{row.was?.name}</span><i>kept</i></span>
         {:else}
           <span class="bar out" class:empty={!row.was}
-            >{#if row.was}<s class="name">{row.was.name}</s>{:else}empty{/if}{#if row.was}<i>goes</i
+            >{#if row.was}<s class="name">{row.was.name}</s>{:else}empty{/if}{#if row.was}<i
+                >removed</i
               >{/if}</span
           >
           <span class="bar into" class:empty={!row.shall}
             ><span class="name">{row.shall?.name ?? 'left empty'}</span>{#if row.shall}<i
-                >comes, {row.shall.id}{row.when ? `, ${row.when}` : ''}</i
+                >added, {row.shall.id}{row.when ? `, ${row.when}` : ''}</i
               >{/if}</span
           >
         {/if}

@@ -27,7 +27,7 @@
 <Stage title={stationName(station)} {subtitle} {...tools ? { tools } : {}}>
   {@render picture?.()}
   {#if chosen.here.length === 0}
-    <p>Nothing to say yet. Put a board and a supply into the plan at Take-in.</p>
+    <p>Nothing to say yet. Put a board and a PSU into the plan at Intake.</p>
   {/if}
   <GapBoard
     findings={chosen.here}

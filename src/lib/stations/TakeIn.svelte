@@ -93,9 +93,9 @@
 </script>
 
 <Stage
-  title="Take-in"
+  title="Intake"
   subtitle={machine
-    ? 'as found beside as it shall be · everything not mentioned stays'
+    ? 'as found beside as it shall be · everything not mentioned is kept'
     : 'nothing taken in yet'}
 >
   {#snippet tools()}

@@ -196,8 +196,8 @@
       {#if laidOpen && branch}<OpenLead open={laidOpen} name={branch.label} />{/if}
       {#if mode === 'spike'}
         <p class="soft">
-          A card jumping for a millisecond, as if it lasted: what capacitors of supply and board do
-          not take off it. Against what the supply rides through: the sum on the tape.
+          The card's load spike of a millisecond, as if it lasted: what capacitors of PSU and board
+          do not take off it. Against what the PSU tolerates: the sum on the tape.
         </p>
       {/if}
       {#if held && others.length > 0}
@@ -222,7 +222,7 @@
       {/each}
       <div class="below">
         <section>
-          <h2>How large a supply?</h2>
+          <h2>How large a PSU?</h2>
           <ul>
             {#each schools as school (school.name)}
               <li class:governs={school.governs}>
@@ -232,7 +232,7 @@
             {/each}
           </ul>
           <p class="soft">
-            Headroom {Math.round(bench.shop.settings.headroom * 100)} %: supplies run quiet and cool near
+            Headroom {Math.round(bench.shop.settings.headroom * 100)} %: PSUs run quiet and cool near
             half load, and nobody counts every watt.
           </p>
         </section>
@@ -247,8 +247,8 @@
         <Button onclick={deck}>SPICE netlist</Button>
       </p>
       <p class="soft">
-        Never open a supply. Outputs of two supplies never side by side; mains work is for who is
-        licensed to do it.
+        Never open a PSU. Outputs of two PSUs never side by side; mains work is for who is licensed
+        to do it.
       </p>
     {/if}
   {/snippet}

@@ -45,8 +45,8 @@
         : `${formatMoney(remedy.money)} ${currencySign(remedy.money.currency)}`;
 </script>
 
-<section aria-label="What must give">
-  <h2>What must give <small>{finding.title} · cheapest first</small></h2>
+<section aria-label="Ways to make it fit">
+  <h2>Ways to make it fit <small>{finding.title} · cheapest first</small></h2>
   {#if remedies.length === 0}
     <p class="soft">
       {finding.mark === 'clear'

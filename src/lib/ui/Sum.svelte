@@ -28,7 +28,7 @@
     ontake,
   }: Props = $props();
   const pencil = $derived(finding.remedies[0]);
-  const how = { said: 'said', read: 'read', measured: '', class: 'not measured' } as const;
+  const how = { said: 'typed', read: 'from inventory', measured: '', class: 'typical' } as const;
   const unit = $derived(unitWord(finding.unit, lengths));
   const rest = $derived(finding.rest ? show(finding.rest, finding.unit, lengths) : '');
 </script>
@@ -89,7 +89,7 @@
         </div>
         {#if pencil.rest}
           <div class="pencil">
-            <dt>would leave</dt>
+            <dt>leaves</dt>
             <dd class="figure">{show(pencil.rest, finding.unit, lengths)}<small>{unit}</small></dd>
           </div>
         {/if}

@@ -1,7 +1,7 @@
 import { stationIds, type StationId } from '$core/findings/finding.ts';
 
 const names: Record<StationId, string> = {
-  'take-in': 'Take-in',
+  'take-in': 'Intake',
   fit: 'Fit',
   plugs: 'Plugs',
   watts: 'Watts',

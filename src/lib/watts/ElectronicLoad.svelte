@@ -63,10 +63,10 @@
   function keep(): void {
     if (!supply || !result) return;
     bench.edit(
-      'what the supply gave under load',
+      'what the PSU gave under load',
       keepLoadResult(supply.part.id, result, bench.now, single),
     );
-    toast(`${result.holdsA.toFixed(1)} A held, kept with the supply.`);
+    toast(`${result.holdsA.toFixed(1)} A held, kept with the PSU.`);
   }
 
   const [W, H] = [330, 140];

@@ -57,7 +57,7 @@
     {/each}
   </svg>
   <figcaption class="soft">
-    Hottest contact {mW(hottest)}. Returns bear every rail of the lead.
+    Hottest contact {mW(hottest)}. Returns carry every rail of the lead.
   </figcaption>
 </figure>
 

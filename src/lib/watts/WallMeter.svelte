@@ -16,7 +16,7 @@
   }
   const { view, plan }: Props = $props();
   let typed = $state('');
-  let load = $state<Reading['load']>('flat out');
+  let load = $state<Reading['load']>('full load');
   let when = $state<Reading['when']>('after');
   let fault = $state('');
   let source = $state.raw<EventSource | undefined>();
@@ -84,7 +84,7 @@
     <label
       >load
       <select bind:value={load} onchange={unplug}>
-        <option value="flat out">flat out</option>
+        <option value="full load">full load</option>
         <option value="until settled">until settled</option>
         <option value="real use">real use</option>
         <option value="idle">idle</option>

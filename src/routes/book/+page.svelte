@@ -98,7 +98,7 @@
         >
         <button
           aria-label="Strike {entry.what}"
-          onclick={() => bench.edit('line struck', dropEntry(entry.id))}>strike</button
+          onclick={() => bench.edit('line deleted', dropEntry(entry.id))}>delete</button
         >
       </p>
     {/snippet}
@@ -117,7 +117,7 @@
           <button
             type="button"
             onclick={() => bench.edit(`rate of ${each.currency}`, setRate({ ...each, rate: '' }))}
-            >strike</button
+            >delete</button
           >
         </p>
       {:else}<p class="soft">

@@ -92,7 +92,7 @@
     />{/if}
   <h2>Tags</h2>
   <div class="tags">
-    <Tag title="14 · Slim desk unit" becomes="becomes a low tower" next />
+    <Tag title="14 · Slim desk unit" becomes="becomes a mini tower" next />
     <Tag title="12 · Micro unit" becomes="hut desk" href="#stage" />
   </div>
   <h2>Measure field</h2>
@@ -131,7 +131,7 @@
   </p>
   <h2>Plug faces</h2>
   <div class="row">
-    <PlugFace plug={plug('main24')} whose="Supply" /><PlugFace
+    <PlugFace plug={plug('main24')} whose="PSU" /><PlugFace
       plug={plug('maker10')}
       whose="Board"
     /><PlugFace plug={undefined} whose="Unknown" />

@@ -92,7 +92,7 @@ describe('model/seats', () => {
       'memory10',
       'card1',
     ]);
-    expect(seatName('memory2')).to.equal('memory 2');
+    expect(seatName('memory2')).to.equal('RAM 2');
     expect(seatName('leads')).to.equal('front leads');
   });
 });

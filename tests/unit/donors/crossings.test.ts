@@ -81,7 +81,7 @@ describe('plan/strands', () => {
     expect(strands.map(({ part }) => part.id).sort()).to.deep.equal([...planned].sort());
     expect(crossing.goals.flatMap((goal) => goal.strands)).to.have.members(strands);
   });
-  it('marks the supply that is wanted twice on both of its strands', () => {
+  it('marks the PSU that is wanted twice on both of its strands', () => {
     const twice = strandsOf(shop).goals.flatMap(({ strands }) =>
       strands.filter(({ trouble }) => trouble?.mark === 'stop'),
     );

@@ -83,7 +83,7 @@ describe('donors/ledger', () => {
         { kind: 'cost', what: 'riser', money: { minor: 900, currency: 'USD' } },
       ],
       [
-        { partId: 'A', name: 'old supply' },
+        { partId: 'A', name: 'old PSU' },
         { partId: 'B', name: 'old fan', worth: eur(300) },
       ],
       purse,
@@ -92,7 +92,7 @@ describe('donors/ledger', () => {
     expect(found.unpriced).to.deep.equal(['feet']);
     expect(found.noRate).to.deep.equal(['riser (USD)']);
     expect(found.lines.map((line) => line.own)).to.deep.equal([1250, undefined, undefined]);
-    expect(found.unvalued).to.deep.equal(['old supply']);
+    expect(found.unvalued).to.deep.equal(['old PSU']);
     expect(found.leftoversWorth).to.equal(300);
     expect(sayOf(found)).to.contain('without a price: feet').and.contain('riser (USD)');
   });
@@ -105,7 +105,7 @@ describe('donors/ledger', () => {
     [0, 0, 0, 'Nothing in the book'],
     [1000, 1000, 0, 'Recouped by what was sold'],
     [1000, 400, 600, 'once the rest is sold'],
-    [1000, 400, 599, 'Not recouped, even'],
+    [1000, 400, 599, 'Not paid back, even'],
     [1000, 0, 0, 'Nothing of it has come back'],
   ] as const) {
     it(`${costs} spent, ${sales} got, ${rest} left: ${word}`, () => {

@@ -106,7 +106,7 @@ describe('donors/worth', () => {
 describe('donors/stays', () => {
   const says = (seats: Parameters<typeof planWith>[0]) =>
     Object.fromEntries(staying(planWith(seats)).map((each) => [each.seat, each.says]));
-  it('keeps board and supply near standard, lets those of their maker go, says what is not known', () => {
+  it('keeps board and PSU near standard, lets those of their maker go, says what is not known', () => {
     expect(
       says({
         case: {},

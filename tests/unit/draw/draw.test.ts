@@ -17,7 +17,7 @@ describe('draw/caseCut', () => {
       cardRoom: 247,
       cageGain: 58,
       coolerRoom: 162,
-      class: 'low tower',
+      class: 'mini tower',
     },
     board: { format: 'microATX' },
     cooler: { height: 58 },
@@ -36,7 +36,7 @@ describe('draw/caseCut', () => {
     expect(box('drive1')?.w).to.equal(147);
     expect(box('cooler', 'end')?.w).to.equal(58);
   });
-  it('stands the cooler on the processor: what is left to the lid is the rest of the sum', () => {
+  it('stands the cooler on the CPU: what is left to the lid is the rest of the sum', () => {
     const cooler = box('cooler', 'end');
     expect((cut?.end.w ?? 0) - (cooler?.x ?? 0) - (cooler?.w ?? 0)).to.be.closeTo(162 - 58, 1e-9);
   });

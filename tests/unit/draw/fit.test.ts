@@ -90,10 +90,10 @@ describe('draw/dimension, where a measure is taken', () => {
   if (!cut) throw new Error('no case');
   const of = (seat: string, kind: keyof typeof properties, key: string) =>
     dimensionOf(plan, cut, { seat, kind, key });
-  it('names the datum: a card from its bracket, a cooler from the processor', () => {
+  it('names the datum: a card from its bracket, a cooler from the CPU', () => {
     expect(of('card1', 'card', 'length')?.datum).to.equal('the inside of its bracket');
     expect(of('card1', 'card', 'length')).to.include({ x0: 0, x1: 228 });
-    expect(of('cooler', 'cooler', 'height')?.datum).to.equal("the processor's top");
+    expect(of('cooler', 'cooler', 'height')?.datum).to.equal("the CPU's top");
     expect(of('case', 'case', 'cardRoom')).to.include({ x0: 0, x1: 255 });
     expect(of('case', 'case', 'coolerRoom')?.section).to.equal('end');
   });

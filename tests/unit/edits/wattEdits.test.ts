@@ -26,7 +26,7 @@ const part = (shop: Shop, id: string) => shop.parts.find((each) => each.id === i
 describe('edits/wattEdits', () => {
   it('keeps what the meter made of the watts, on the model where there is one', () => {
     const { shop, job } = jobWith(seats, {
-      readings: [{ kind: 'wallW', value: 90, when: 'after', at, load: 'flat out' }],
+      readings: [{ kind: 'wallW', value: 90, when: 'after', at, load: 'full load' }],
     });
     const withModel: Shop = {
       ...shop,
@@ -40,12 +40,12 @@ describe('edits/wattEdits', () => {
     expect(after.models[0]!.facts['watts']).to.include({ how: 'measured', at });
     expect(part(after, 'T-board').facts['watts']).to.equal(undefined);
     const own = part(after, 'T-processor').facts['watts'];
-    expect(own).to.include({ how: 'measured', source: 'wall meter, flat out' });
+    expect(own).to.include({ how: 'measured', source: 'wall meter, full load' });
     const span = numberOf(after, part(after, 'T-processor'), 'watts')!;
     expect(span.hi - span.lo).to.be.below(30);
     expect(withModel.models[0]!.facts).to.deep.equal({});
   });
-  it('keeps what a brick gave under load: ohms, watts and amps; of a supply its 12 V', () => {
+  it('keeps what a brick gave under load: ohms, watts and amps; of a PSU its 12 V', () => {
     const { shop } = jobWith(seats);
     const steps = [...electronicLoad({ volts: 19, amps: 4, seed: 3 })];
     const result = loadResult(steps, 19)!;
@@ -78,6 +78,6 @@ describe('edits/wattEdits', () => {
     const hung = hangPart('1', 'fan1', 'sata lead1')(shop);
     const titles = workOrderOf(planOf(hung, hung.jobs[0]!), job.schools).map((each) => each.title);
     expect(titles).to.include('Hang fan 1 on the sata lead 1');
-    expect(titles).to.include('Hold processor to 65 W in the firmware');
+    expect(titles).to.include('Hold CPU to 65 W in the firmware');
   });
 });

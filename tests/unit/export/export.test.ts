@@ -82,7 +82,7 @@ describe('export/sheet', () => {
   const sheet = sheetOf(shop, job('14'));
   it('lists what was found with what becomes of it, and what was built', () => {
     const marks = Object.fromEntries(sheet.found.map((line) => [line.seat, line.mark]));
-    expect(marks).to.include({ case: 'goes', board: 'stays', supply: 'goes' });
+    expect(marks).to.include({ case: 'goes', board: 'stays', PSU: 'goes' });
     expect(sheet.built.find((line) => line.seat === 'card 1')).to.include({
       mark: 'comes',
       tag: 'F01',

@@ -29,7 +29,7 @@ describe('export/record', () => {
   it('runs are where they settled and what the drop was, laid to nobody where several things changed', () => {
     const lines = heatLines(job('14'));
     expect(lines).to.have.length(3);
-    expect(lines[0]).to.match(/^as found, flat out, panel on: 8[12]\.\d °C, room 22\.0 °C$/);
+    expect(lines[0]).to.match(/^as found, full load, panel on: 8[12]\.\d °C, room 22\.0 °C$/);
     expect(lines[2]).to.contain('none of them alone');
     expect(heatLines(job('5'))[0]).to.contain('foretold, not settled');
     expect(heatLines(job('12'))).to.be.empty;

@@ -50,7 +50,7 @@ describe('findings/gap', () => {
   it('calls the rest what it is', () => {
     expect(sum([10, 10], [4, 4]).restLabel).to.equal('spare');
     expect(sum([10, 10], [14, 14]).restLabel).to.equal('over');
-    expect(sum([10, 10], [4, 14]).restLabel).to.equal('between');
+    expect(sum([10, 10], [4, 14]).restLabel).to.equal('leaves');
   });
   it('adds up what the terms say, words aside', () => {
     const terms: Term[] = [
@@ -193,7 +193,7 @@ describe('ui/gapShape, the gap to scale', () => {
 });
 
 describe('ui/figures', () => {
-  it('shows ranges with a dash, with words where one is below nothing', () => {
+  it('shows ranges with a dash, with words where one is negative', () => {
     expect(show(range(250, 400), 'mm')).to.equal('250–400');
     expect(show(range(-60, 90), 'mm')).to.equal('−60 to 90');
     expect(show(range(38), 'mm')).to.equal('38');

@@ -84,7 +84,7 @@ describe('fit, under the lid', () => {
 });
 
 describe('fit, along the rear', () => {
-  it('puts supply and board one after the other: 86 and 243.84 want 330 and a little', () => {
+  it('puts PSU and board one after the other: 86 and 243.84 want 330 and a little', () => {
     const at = (innerHeight: number) =>
       the(
         stack(
@@ -137,11 +137,11 @@ describe('fit, measures that contradict each other', () => {
 
 describe('fit, where the hot air goes', () => {
   const seats = (more = {}) => ({
-    case: { class: 'low tower', outerWidth: 200, outerHeight: 250, outerDepth: 280, ...more },
+    case: { class: 'mini tower', outerWidth: 200, outerHeight: 250, outerDepth: 280, ...more },
     board: { format: 'Mini-ITX' },
     supply: { format: 'SFX' },
   });
-  it('counts the supply, until it is turned against steel', () => {
+  it('counts the PSU, until it is turned against steel', () => {
     expect(the(exhaust(planWith(seats())), 'exhaust').mark).to.equal('clear');
     const turned = the(exhaust(planWith(seats(), { applied: [turnSupply()] })), 'exhaust');
     expect(turned.mark).to.equal('watch');
@@ -264,7 +264,7 @@ describe('fit, hot faces', () => {
 });
 
 describe('fit, covers', () => {
-  it('watches what hangs on the lid with a lead, until it hangs on the frame', () => {
+  it('watches what depends on the lid with a lead, until it depends on the frame', () => {
     const [found] = cover(planWith({ case: { onLid: ['fan', 'lights'] } }));
     expect(found?.mark).to.equal('watch');
     expect(found?.remedies[0]?.value).to.deep.equal(toFrame({ count: 2 }));

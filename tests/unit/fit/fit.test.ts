@@ -207,7 +207,7 @@ describe('fit/supplyBay', () => {
       supplyBay(planWith({ case: { supplyFormat: bay }, supply: { format: supply } })),
       'supply-format',
     ).mark;
-  it('knows which supply goes into which bay', () => {
+  it('knows which PSU goes into which bay', () => {
     expect(format('ATX', 'ATX')).to.equal('clear');
     expect(format('SFX-L', 'SFX')).to.equal('clear');
     expect(format('ATX', 'SFX')).to.equal('mend');

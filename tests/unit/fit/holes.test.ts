@@ -144,7 +144,7 @@ describe('fit/holes, whose board', () => {
     const answer = whose({ points, accuracyMm: 0.3 }, [...standardPatterns, own]);
     expect(answer.candidates.map((each) => each.pattern.name)).to.deep.equal(['Desk 40']);
   });
-  it('does not hang on where the origin is, which way it lies or which side is up', () => {
+  it('does not depend on where the origin is, which way it lies or which side is up', () => {
     fc.assert(
       fc.property(
         fc.double({ min: -7, max: 7, noNaN: true }),

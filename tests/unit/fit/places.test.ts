@@ -17,7 +17,7 @@ describe('fit/places, hole places kept with the board', () => {
       }),
     );
   });
-  it('never take an unmeasured figure for nought', () => {
+  it('never take an unmeasured figure for zero', () => {
     const places = readPlaces(['10 20', '? 30', '40 ?', 'rubbish', '0 0']);
     expect(places[1]).to.deep.equal({ x: undefined, y: 30 });
     const { points, numbers } = measuredPlaces(places);
@@ -30,7 +30,7 @@ describe('fit/places, hole places kept with the board', () => {
   it('are none where none are kept', () => expect(readPlaces(undefined)).to.deep.equal([]));
 });
 
-describe('fit/limits, what one shell takes at most', () => {
+describe('fit/limits, what one case takes at most', () => {
   it('gives the least of a range: what fits the strip surely fits', () => {
     const list = limits(
       planWith({ case: { cardRoom: [240, 250], cageGain: [50, 60], coolerRoom: 56 } }),

@@ -103,7 +103,7 @@ describe('fit/leads', () => {
       expect(lead.mm.lo).to.be.at.most(lead.mm.hi);
     }
   });
-  it('asks nothing of a supply that stays outside', () => {
+  it('asks nothing of a PSU that stays outside', () => {
     const outside = planWith({ ...seats, case: { ...seats.case, supplyAt: 'outside the case' } });
     expect(leadPaths(outside).map((lead) => lead.id)).to.deep.equal([]);
   });

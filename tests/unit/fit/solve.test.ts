@@ -38,7 +38,7 @@ function byHand(problem: Problem, least: 1 | 2) {
     .sort((a, b) => a.cost - b.cost);
 }
 
-describe('fit/search, what must give', () => {
+describe('fit/search, ways to make it fit', () => {
   for (let seed = 1; seed <= 40; seed += 1) {
     const sizes = [3, 4, 2, 5, 3, 2].slice(0, 3 + (seed % 4));
     const problem = madeProblem(seed, sizes, 0.15 + (seed % 5) * 0.08);

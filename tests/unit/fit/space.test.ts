@@ -121,7 +121,7 @@ describe('fit/space, air between two boxes', () => {
 
 const dice: Seats = {
   case: {
-    class: 'low tower',
+    class: 'mini tower',
     coolerRoom: 135,
     cardRoom: 255,
     cardHeightRoom: 150,
@@ -161,7 +161,7 @@ describe('fit/space, what meets what', () => {
       'stop',
     );
   });
-  it('pushes the card with the plugs of a deep supply, and not with those of a short one', () => {
+  it('pushes the card with the plugs of a deep PSU, and not with those of a short one', () => {
     expect(marks(dice)).to.have.property('space:card1:supply', 'watch');
     expect(marks(withFacts('supply', { format: 'SFX-L', depth: 165 }))).to.have.property(
       'space:card1:supply',
@@ -171,13 +171,13 @@ describe('fit/space, what meets what', () => {
       'space:card1:supply',
     );
   });
-  it('leaves the short card alone whatever the supply does', () => {
+  it('leaves the short card alone whatever the PSU does', () => {
     expect(marks(withFacts('card1', { length: 168 }))).not.to.have.property(
       'space:card1:supply',
       'stop',
     );
   });
-  it('turns the plugs away when the supply is turned', () => {
+  it('turns the plugs away when the PSU is turned', () => {
     const before = boxesOf(planWith(dice), ['supply']).find((box) => box.what === 'bend');
     const after = boxesOf(planWith(dice, { applied: [turnSupply()] }), ['supply']).find(
       (box) => box.what === 'bend',
@@ -185,7 +185,7 @@ describe('fit/space, what meets what', () => {
     expect(before?.y[0].lo).to.be.above(100);
     expect(after?.y[1].hi).to.be.below(10);
   });
-  it('meets tall memory under fins that begin low, and frees it two slots further', () => {
+  it('meets tall RAM under fins that begin low, and frees it two slots further', () => {
     const tall = {
       ...withFacts('memory1', { memoryForm: 'DIMM', height: 55 }, ['drive1']),
       cooler: { class: 'tower', height: 124, width: 130, breadth: 112, under: 20 },

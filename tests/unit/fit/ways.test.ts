@@ -10,7 +10,7 @@ import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
 import { tilt } from '../../../src/core/remedies/tilt.ts';
 
 const shell = {
-  class: 'odd shell',
+  class: 'custom case',
   coolerRoom: 120,
   cardHeightRoom: 130,
   cardRoom: 300,
@@ -31,7 +31,7 @@ const ins = (seats: Seats) =>
     .map((each) => each.id);
 
 describe('fit/ways, what stands in whose way', () => {
-  it('puts the board in before a supply that hangs over it', () => {
+  it('puts the board in before a PSU that hangs over it', () => {
     expect(blocks(planWith(over))).to.deep.include({ first: 'board', later: 'supply', sure: true });
     expect(ins(over).indexOf('in:board')).to.be.below(ins(over).indexOf('in:supply'));
   });

@@ -29,7 +29,7 @@ export function runWith(
     id: fields.name ?? `r${end}`,
     name: `run ${end}`,
     at: '2026-11-25T10:00:00Z',
-    load: 'flat out',
+    load: 'full load',
     roomC: 22,
     panel: 'on',
     changed: [],
@@ -227,7 +227,7 @@ describe('heat/compare', () => {
     const a = saidBy(runWith(80, { name: 'a' }));
     const doubts = (more: Partial<HeatRun> & { extra?: Course[] }) =>
       dropBetween(a, saidBy(runWith(70, { name: 'b', changed: ['x'], ...more }))).doubts.join();
-    expect(doubts({ load: 'idle' })).to.contain('flat out');
+    expect(doubts({ load: 'idle' })).to.contain('full load');
     expect(doubts({ roomC: 35 })).to.contain('rooms differ');
     expect(doubts({ roomC: undefined })).to.contain('room was not read');
     expect(doubts({ panel: 'off' })).to.contain('panel');

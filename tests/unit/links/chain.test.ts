@@ -136,7 +136,7 @@ describe('links/channels', () => {
     expect(list[0]).to.include({ gb: 20, mts: 2133 });
     expect(list.some((each) => each.gb === 16 && each.mts === 2666)).to.equal(true);
   });
-  it('memory faster than the platform runs at its speed', () =>
+  it('RAM faster than the platform runs at its speed', () =>
     expect(populate([module(8, 3200)], 1, 2666).mts).to.equal(2666));
   it('as even as every way of dealing them by hand allows', () => {
     fc.assert(
@@ -177,7 +177,7 @@ describe('links/trained', () => {
       `\t\tLnkSta:\tSpeed 2.5GT/s (downgraded), Width x8 (downgraded)${more}`,
       '',
     ].join('\n');
-  it('capability against state, the device against the port it hangs on', () => {
+  it('capability against state, the device against the port it depends on', () => {
     const [link, ...rest] = trainedLinks(dump());
     expect(rest).to.be.empty;
     expect(link).to.deep.include({

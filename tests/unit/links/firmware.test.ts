@@ -21,7 +21,7 @@ const about = (seats: Seats, id: string, shelf: ReturnType<typeof partFor>[] = [
 const board = { ...socket, generations: ['6', '7'], generationsNow: ['6'] };
 
 describe('links/firmware', () => {
-  it('is clear where the firmware on the board knows the processor', () => {
+  it('is clear where the firmware on the board knows the CPU', () => {
     expect(about({ board, processor: { ...socket, generation: 6 } }, 'firmware')?.mark).to.equal(
       'clear',
     );
@@ -31,7 +31,7 @@ describe('links/firmware', () => {
     expect(found?.mark).to.equal('stop');
     expect(found?.say).to.contain('generation 8');
   });
-  it('mends with an older processor of the shelf, and names it', () => {
+  it('mends with an older CPU of the shelf, and names it', () => {
     const older = partFor(
       'processor',
       { ...socket, generation: 6 },
@@ -50,7 +50,7 @@ describe('links/firmware', () => {
     const after = applyRemedy(job.id, remedy)(shop);
     const again = firmware(planOf(after, after.jobs[0] ?? job)).find(({ id }) => id === 'firmware');
     expect(again?.mark).to.equal('watch');
-    expect(again?.say).to.contain('before this processor goes in');
+    expect(again?.say).to.contain('before this CPU goes in');
     const now = after.jobs[0] ?? job;
     const steps = workOrderOf(planOf(after, now), now.schools);
     const at = (id: string) => steps.findIndex((each) => each.id.startsWith(id));
@@ -69,12 +69,12 @@ describe('links/firmware', () => {
     expect(found?.remedies).to.deep.equal([]);
     expect(found?.say).to.contain('has to be lent');
   });
-  it('needs no processor where the board writes its firmware alone', () => {
+  it('needs no CPU where the board writes its firmware alone', () => {
     const found = about(
       { board: { ...board, flashBare: 'yes' }, processor: { ...socket, generation: 7 } },
       'firmware',
     );
-    expect(found?.remedies[0]?.title).to.contain('without a processor');
+    expect(found?.remedies[0]?.title).to.contain('without a CPU');
   });
   for (const [what, seats] of [
     ['the generation', { board, processor: { ...socket } }],
@@ -133,7 +133,7 @@ describe('links/lost', () => {
     const found = lostBy({ memorySlots: 2, sata: 6, phases: 4, fanHeaders: ['fan4'] });
     expect(found?.mark).to.equal('watch');
     expect(found?.terms.map(({ label, value }) => [label, value])).to.deep.equal([
-      ['memory slots', '4, then 2'],
+      ['RAM slots', '4, then 2'],
       ['power phases', '8, then 4'],
       ['fan headers', '3, then 1'],
     ]);

@@ -5,7 +5,7 @@ import { socket } from '../../../src/core/links/socket.ts';
 import { planWith, the } from '../../helpers/build.ts';
 
 describe('links/socket', () => {
-  it('stops a processor of another socket', () => {
+  it('stops a CPU of another socket', () => {
     const at = (board: string, processor: string) =>
       the(
         socket(planWith({ board: { socket: board }, processor: { socket: processor } })),
@@ -60,7 +60,7 @@ describe('links/memory', () => {
     expect(the(found, 'memory-slots').mark).to.equal('stop');
     expect(the(found, 'memory-limit').mark).to.equal('stop');
   });
-  it("runs fast memory at the platform's speed and unequal ones at the slowest", () => {
+  it("runs fast RAM at the platform's speed and unequal ones at the slowest", () => {
     const at = (a: number, b: number) =>
       the(memory(planWith({ board, memory1: { speed: a }, memory2: { speed: b } })), 'memory-speed')
         .restLabel;

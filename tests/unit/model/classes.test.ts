@@ -48,7 +48,7 @@ describe('model/classes', () => {
   it('gives any case more room than each class, never less', () => {
     for (const key of ['coolerRoom', 'cardRoom', 'supplyRoom', 'cardHeightRoom']) {
       const [lo = 0, hi = 0] = bounds('case', key) as number[];
-      for (const name of ['tower', 'low tower', 'slim', 'micro', 'odd shell']) {
+      for (const name of ['tower', 'mini tower', 'slim', 'micro', 'custom case']) {
         const [classLo = 0, classHi = 0] = bounds('case', key, { class: name }) as number[];
         expect(classLo, `${name} ${key}`).to.be.at.least(lo);
         expect(classHi, `${name} ${key}`).to.be.at.most(hi);
@@ -92,7 +92,7 @@ describe('model/properties', () => {
   });
   it('names the datum where a length could be taken from two places', () => {
     expect(property('card', 'length')?.ask).to.contain('inside of its bracket');
-    expect(property('cooler', 'height')?.ask).to.contain("processor's top");
+    expect(property('cooler', 'height')?.ask).to.contain("CPU's top");
     expect(property('case', 'cardRoom')?.ask).to.contain('upper slot');
     expect(property('case', 'nonsense')).to.equal(undefined);
   });
@@ -184,8 +184,10 @@ describe('model/lookup', () => {
 });
 
 describe('standards/source', () => {
-  it('says where a figure comes from, and that it is from memory', () => {
-    expect(sourceText({ title: 'A', clause: 'b', memory: true })).to.equal('A, b (from memory)');
+  it('says where a figure comes from, and that it is unverified figure', () => {
+    expect(sourceText({ title: 'A', clause: 'b', memory: true })).to.equal(
+      'A, b (unverified figure)',
+    );
     expect(sourceText({ title: 'A' })).to.equal('A');
   });
 });

@@ -5,7 +5,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { forgetPlans } from '../../../src/core/model/reads.ts';
 import type { Shop } from '../../../src/core/model/types.ts';
-import answer from '../../../src/api/worker.ts';
+import { answered as answer } from '../../../src/api/worker.ts';
 import { checksOf } from '../../../src/core/plan/run.ts';
 
 setFlagsFromString('--expose-gc');

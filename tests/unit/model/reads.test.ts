@@ -57,7 +57,7 @@ describe('model/reads', () => {
     kept({ ...plan, seats: [board, first, { ...second, state: 'stays' }] });
     expect(count.runs).to.equal(6);
   });
-  it('of two in each other the outer one hangs on what the inner one read', () => {
+  it('of two in each other the outer one depends on what the inner one read', () => {
     const inner = keptByReads((each) => one(each, 'board')?.part.name);
     const { kept, count } = counted((each) => `${inner(each)}`);
     kept(plan);

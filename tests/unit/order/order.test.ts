@@ -49,17 +49,17 @@ describe('order, case swap', () => {
     expect(list[1]?.id).to.equal('discharge');
     expect(list[2]?.id).to.equal('open');
   });
-  it('takes out leads, card and supply before the board', () => {
+  it('takes out leads, card and PSU before the board', () => {
     expectBefore(list, 'out:leads', 'out:card1');
     expectBefore(list, 'out:card1', 'out:board');
     expectBefore(list, 'out:supply', 'out:board');
     expectBefore(list, 'out:drive1', 'out:board');
   });
-  it('leaves processor, cooler and memory on the board that moves', () => {
+  it('leaves CPU, cooler and RAM on the board that moves', () => {
     expect(at(list, 'out:processor')).to.equal(-1);
     expect(at(list, 'in:cooler')).to.equal(-1);
   });
-  it('starts the board on the bench, then puts it in, then leads, supply, card', () => {
+  it('starts the board on the bench, then puts it in, then leads, PSU, card', () => {
     expectBefore(list, 'out:board', 'bench-start');
     expectBefore(list, 'bench-start', 'in:board');
     expectBefore(list, 'in:board', 'in:leads');
@@ -91,7 +91,7 @@ describe('order, case swap', () => {
 describe('order, new board', () => {
   const { shop, job } = jobOver(full, { board: {}, processor: {}, cooler: {}, memory1: {} });
   const list = steps(shop, job);
-  it('prepares the board outside: processor, memory, cooler', () => {
+  it('prepares the board outside: CPU, RAM, cooler', () => {
     expectBefore(list, 'in:processor', 'in:memory1');
     expectBefore(list, 'in:memory1', 'in:cooler');
     expectBefore(list, 'in:cooler', 'bench-start');

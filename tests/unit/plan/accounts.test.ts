@@ -89,7 +89,7 @@ describe('plan/accounts', () => {
     const after = run(
       shop,
       handOver('1', at),
-      writeEntry({ at, kind: 'sale', what: 'old supply', money: eur(1500), partId: 'F-supply' }),
+      writeEntry({ at, kind: 'sale', what: 'old PSU', money: eur(1500), partId: 'F-supply' }),
     );
     expect(indexOf(after).parts.get('F-supply')).to.include({ place: 'gone', from: 'M1' });
     const found = jobAccount(after, of(after));
@@ -187,7 +187,7 @@ describe('edits/ledgerEdits', () => {
       'keepWhole',
     );
   });
-  it('a line of the trip list is written into the book with its price and day', () => {
+  it('a line of the shopping list is written into the book with its price and day', () => {
     const { shop } = bench();
     const wanting: Shop = {
       ...shop,

@@ -91,13 +91,13 @@ describe('plan/stripping', () => {
     expect(out('drive1', 'supply').minutes).to.be.greaterThan(out('drive1').minutes);
     expect(out('nothing').minutes).to.equal(0);
   });
-  it('says what is spoilt: a start lost, a plate gone, a maker’s plug without its supply', () => {
+  it('says what is spoilt: a start lost, a plate gone, a maker’s plug without its PSU', () => {
     expect(out('supply').spoils.join()).to.contain('starts today').and.contain("maker's main plug");
     expect(out('small1').spoils.join()).to.contain('worth less');
     expect(out('drive1').spoils.join()).to.contain("other people's data");
     expect(out('cooler').spoils.join()).to.contain('without a cooler');
     expect(out('memory1').spoils.join()).to.contain('no machine any more');
-    expect(out('case').spoils.join()).to.contain('loses its shell');
+    expect(out('case').spoils.join()).to.contain('loses its case');
   });
   it('does not mourn a machine that does not start', () => {
     const dead = { ...machine, starts: false };
@@ -119,7 +119,7 @@ describe('plan/stageMoney', () => {
     {},
     {
       id: 'S1',
-      name: 'small supply',
+      name: 'small PSU',
       place: 'buy',
       price: { minor: 2000, currency: 'EUR' },
       worth: { minor: 500, currency: 'EUR' },
@@ -128,7 +128,7 @@ describe('plan/stageMoney', () => {
   const last = partFor(
     'supply',
     {},
-    { id: 'S2', name: 'large supply', place: 'buy', price: { minor: 5000, currency: 'EUR' } },
+    { id: 'S2', name: 'large PSU', place: 'buy', price: { minor: 5000, currency: 'EUR' } },
   );
   const staged = (more: Partial<Part> = {}) => {
     const changes = [
@@ -149,14 +149,14 @@ describe('plan/stageMoney', () => {
     ]);
     const [found] = boughtTwice(planOf(whole, plan));
     expect(found?.rest).to.deep.equal({ lo: -15, hi: -15 });
-    expect(found?.say).to.contain('small supply serves only until stage 3');
+    expect(found?.say).to.contain('small PSU serves only until stage 3');
   });
   it('names what has no price, and does not blame what costs nothing', () => {
     const { shop: whole, job: plan } = staged({ price: undefined });
     expect(stageCosts(whole, plan)[0]).to.deep.equal({
       stage: 1,
       minor: 0,
-      unpriced: ['small supply'],
+      unpriced: ['small PSU'],
     });
     expect(boughtTwice(planOf(whole, plan))[0]?.restLabel).to.contain('no price');
     const own = staged({ place: 'shelf', price: undefined });

@@ -33,7 +33,7 @@ const stops = (shop: Shop, id: string) =>
 /** A case a card is 20 mm too long for, with a cage to take out, and shorter cards on the shelf. */
 const tight: Seats = {
   case: {
-    class: 'low tower',
+    class: 'mini tower',
     bracket: 'full',
     cardRoom: 247,
     cageGain: 58,
@@ -61,16 +61,14 @@ function bench(
   return { shop: { ...shop, parts: [...shop.parts, ...parts] }, job };
 }
 
-describe('plan/give, what must give', () => {
+describe('plan/give, ways to make it fit', () => {
   it('takes the cage out when nothing cheaper is there, because of the card', () => {
     const { shop, job } = bench(tight);
     const { ways, proven } = give(shop, job);
     expect(proven).to.equal(true);
     expect(ways[0]?.gives.map((each) => each.label)).to.deep.equal(['Take the drive cage out']);
     expect(ways[0]?.sure).to.equal(true);
-    expect(ways[0]?.gives[0]?.because[0]).to.match(
-      /^card against what is in front: .*20 mm too long/,
-    );
+    expect(ways[0]?.gives[0]?.because[0]).to.match(/^card length: .*20 mm too long/);
     expect(ways[1]?.gives[0]?.label).to.equal('Cut 30 mm into the wall in front');
     expect(ways[1]?.undoable).to.equal(false);
   });
@@ -258,7 +256,7 @@ describe('plan/give, places of one part', () => {
 describe('plan/give, features that exclude each other', () => {
   const job = jobOf(demo, '16');
   const map = tradeOff(demo, job, planOf(demo, job), 'card', 'supply');
-  it('finds that a long card and a long supply do not go together in the dice', () => {
+  it('finds that a long card and a long PSU do not go together in the dice', () => {
     expect(map.excludes).to.equal(true);
     const [planned] = map.frontiers;
     const at = (a: number) => planned?.points.find((point) => point.a >= a)?.sure ?? 0;

@@ -44,7 +44,7 @@ describe('plan/heatSums', () => {
     const { fan1: _, fan2: __, ...still } = tower;
     const closed = planWith({
       ...still,
-      case: { class: 'odd shell', supplyAt: 'outside the case', vents: ['front'] },
+      case: { class: 'custom case', supplyAt: 'outside the case', vents: ['front'] },
       card1: { watts: 200, plugs: ['card8'] },
     });
     expect(the(heatSums(closed), 'heat-case').mark).to.equal('mend');

@@ -23,7 +23,7 @@ const mended: [string, string, Seats][] = [
     { board: { mainPlug: 'main24' }, supply: { mainPlug: 'main10' } },
   ],
   [
-    'an adapter for the processor',
+    'an adapter for the CPU',
     'processor-plug',
     { board: { processorPlug: 'cpu8' }, supply: { plugs: ['sata'] } },
   ],
@@ -43,7 +43,7 @@ const mended: [string, string, Seats][] = [
     { case: { bays35: 0 }, drive1: { form: '3.5' } },
   ],
   [
-    'a plate for the supply',
+    'a plate for the PSU',
     'supply-format',
     { case: { supplyFormat: 'ATX' }, supply: { format: 'SFX' } },
   ],
@@ -76,7 +76,7 @@ describe('plan/inked, parts to get', () => {
         expect(after.remedies).to.deep.equal([]);
         expect(after.rest).to.deep.equal(before.rest);
       });
-      it('stands once on the trip list, however often it is taken', () => {
+      it('stands once on the shopping list, however often it is taken', () => {
         const twice = applyRemedy('1', remedy)(taken);
         expect(tripList(twice).map((line) => line.count)).to.deep.equal([1]);
         expect(tripList(twice)[0]?.price).to.equal(undefined);
@@ -107,11 +107,11 @@ describe('plan/foundTogether, with a remedy taken', () => {
     board: { mainPlug: 'maker10' },
     supply: { mainPlug: 'maker10' },
   };
-  it('still knows that board and supply came together', () => {
+  it('still knows that board and PSU came together', () => {
     const { shop } = jobOver(found, { card1: { length: 200 } }, { applied: [cageOut()] });
     expect(the(check(shop), 'main-plug').mark).to.equal('clear');
   });
-  it('measures again what has to do with a shell that was changed', () => {
+  it('measures again what has to do with a case that was changed', () => {
     const seats: Seats = { case: { cardRoom: 100, cageGain: 20 }, card1: { length: 140 } };
     const untouched = jobOver(seats, { drive1: { form: 'M.2' } });
     expect(the(check(untouched.shop), 'card-length:card1').mark).to.equal('watch');

@@ -89,7 +89,7 @@ describe('plan/foundTogether', () => {
 });
 
 describe('plan/promised', () => {
-  it('finds the supply two jobs want, in both', () => {
+  it('finds the PSU two jobs want, in both', () => {
     for (const id of ['14', '5']) {
       const finding = the(check(demo, id), 'promised:supply');
       expect(finding.mark).to.equal('stop');

@@ -17,7 +17,7 @@ const level = (found: readonly { mark: string; id: string; rest?: { lo: number }
     .sort()
     .join('\n');
 
-describe('what a proof hangs on', () => {
+describe('what a proof depends on', () => {
   it('every sum of the search names every choice that changes it', function () {
     this.timeout(120_000);
     const missing = new Set<string>();

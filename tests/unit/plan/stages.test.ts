@@ -42,7 +42,7 @@ describe('stages of a plan', () => {
     expect(inSeat(shop, 'card1', 3)).to.equal('BIG');
     expect(inSeat(shop, 'card1')).to.equal('BIG');
   });
-  it('says until when the supply is enough, and how much it lacks then', () => {
+  it('says until when the PSU is enough, and how much it lacks then', () => {
     const shop = staged();
     const sum = the(runChecks(planOf(shop, jobIn(shop))), 'stage-watts');
     expect(sum.mark).to.equal('stop');
@@ -72,7 +72,7 @@ describe('stages of a plan', () => {
     const early = the(runChecks(planOf(done, jobIn(done))), 'stage-runs-1');
     expect(early.mark).to.equal('stop');
     expect(early.say).to.match(
-      /^As planned now: .*AM4 processor does.* Each stage must run by itself\.$/is,
+      /^As planned now: .*AM4 CPU does.* Each stage must run by itself\.$/is,
     );
     const atOnce = putPart('1', 'processor', 'RIGHT')(both);
     expect(

@@ -67,7 +67,7 @@ describe('plugs/front', () => {
       .to.include('HD+')
       .and.include('PRESENT#');
   });
-  it('joins a five-way fan to a four-way header and leaves its identity open', () => {
+  it('joins a five-way fan to a four-pin header and leaves its identity open', () => {
     const fan = { ...(plug('fan5') as Plug), pins: ['COM', '+12V', 'tach', 'pwm', 'FAN_ID'] };
     const recipe = join({ gives: [fan], takes: [plug('fan4') as Plug] });
     expect(recipe.impossible).to.be.empty;

@@ -66,7 +66,7 @@ describe('plugs/identify', () => {
       { numRuns: 150 },
     );
   });
-  it('agrees with adding up every assignment of a two-way plug by hand', () => {
+  it('agrees with adding up every assignment of a two-pin plug by hand', () => {
     /* The same mixture, summed over all 121 pairs of signals instead of pin by pin. */
     const grid = { rows: 1, ways: 2 };
     const readings = [chassis(1, true), standby(2, 5.02), colour(1, 'black')];
@@ -123,7 +123,7 @@ describe('plugs/identify', () => {
         standby(i + 1, mirrored === '+5VSB' ? 5 : mirrored === 'PS_ON#' ? 4.9 : 0),
       ];
     });
-    expect(identify(main24, readings).ideas[0]?.name).to.equal('ATX main 24-way, mirrored');
+    expect(identify(main24, readings).ideas[0]?.name).to.equal('ATX 24-pin, mirrored');
   });
   it('asks unplugged first, and for running volts only when it is safe', () => {
     const first = identify(main24, []).next;

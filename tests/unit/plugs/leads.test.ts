@@ -42,13 +42,13 @@ describe('plugs/leads, buzzing out', () => {
   });
 });
 
-describe('plugs/leads, a lead of another supply', () => {
+describe('plugs/leads, a lead of another PSU', () => {
   it('is a Stop until every wire is buzzed out, with the pins still to do', () => {
     const verdict = leadVerdict(readBuzz(['1>1', '2>2']), cpu4, order);
     expect(verdict.mark).to.equal('stop');
     expect(verdict.say).to.contain('3, 4');
   });
-  it("is a Stop while the supply's own socket is not known", () => {
+  it("is a Stop while the PSU's own socket is not known", () => {
     expect(leadVerdict(readBuzz(own), cpu4, []).rest).to.equal('socket not known');
   });
   it('is a Stop that burns where its wires cross, with what meets what', () => {

@@ -29,7 +29,7 @@ describe('plugs/mainPlug', () => {
     );
     expect(finding.mark).to.equal('mend');
     expect(finding.remedies[0]?.get).to.deep.equal({
-      what: 'adapter 12 V-only main 10-way to ATX main 24-way',
+      what: 'adapter ATX12VO 10-pin to ATX 24-pin',
       count: 1,
     });
   });

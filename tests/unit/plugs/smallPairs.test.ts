@@ -77,7 +77,7 @@ describe('plugs/adapters', () => {
     expect(mark('buzzed out')).to.equal('watch');
     expect(mark('live')).to.equal('clear');
   });
-  it('lets it feed the processor header too', () => {
+  it('lets it feed the CPU header too', () => {
     expect(the(processorPlug(plan('live')), 'processor-plug').mark).to.equal('clear');
   });
 });

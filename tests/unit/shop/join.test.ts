@@ -49,7 +49,7 @@ describe('shop/join', () => {
     expect(plain(joined)).to.deep.equal(plain(shop));
   });
 
-  it('gives what only bears the same tag a free one; references follow, old labels still find it', () => {
+  it('gives what only carries the same tag a free one; references follow, old labels still find it', () => {
     /* Another shop's job 14, with parts of its own under the same tags. */
     const other = checkShop(
       JSON.parse(

@@ -97,7 +97,7 @@ describe('startup/hunt', () => {
     const [swap] = swaps({ memory: { id: 'A14', name: 'module A14' } });
     expect(swap?.with).to.deep.equal({ id: 'A14', name: 'module A14' });
   });
-  it('names a cause once it is sure: swapped memory that works, after reseating that did not', () => {
+  it('names a cause once it is sure: swapped RAM that works, after reseating that did not', () => {
     const state: HuntState = {
       ...start,
       sign: 'beeps',
@@ -136,7 +136,7 @@ describe('startup/hunt', () => {
     expect(minutesOf(reseat, learned)).to.be.closeTo((3 * 3 + 60) / 9, 1e-9);
     expect(minutesOf(reseat, undefined)).to.equal(3);
   });
-  it('information is never below nothing nor above what is open', () => {
+  it('information is never negative nor above what is open', () => {
     fc.assert(
       fc.property(fc.constantFrom(...signIds), (sign) => {
         const { odds } = oddsOf({ ...start, sign });
@@ -274,12 +274,12 @@ describe('startup/settings', () => {
       'slot generation',
       'link power saving',
       'first picture',
-      'memory',
+      'RAM',
     ]);
     for (const each of settings.slice(0, 2)) expect(each.loses).to.not.equal(undefined);
     expect(settingsFor(planWith({ case: {} }))).to.be.empty;
   });
-  it('leaves new memory alone for two minutes', () => {
+  it('leaves new RAM alone for two minutes', () => {
     const { shop, job } = jobOver({ board: {} }, { memory1: {} });
     expect(leaveAlone(planOf(shop, job)).seconds).to.equal(120);
     const as = jobOver({ board: {}, memory1: {} });

@@ -26,7 +26,7 @@ const seats: Seats = {
     plugs: ['cpu8', 'card8'],
   },
 };
-const reading = (value: number, load: Reading['load'] = 'flat out'): Reading => ({
+const reading = (value: number, load: Reading['load'] = 'full load'): Reading => ({
   kind: 'wallW',
   value,
   when: 'after',
@@ -134,7 +134,7 @@ describe('watts/correct', () => {
     expect(all).to.equal(180);
     expect(held / all).to.be.within(0.88, 1);
   });
-  it('is silent without a reading of that state, without a supply, for readings of nothing', () => {
+  it('is silent without a reading of that state, without a PSU, for readings of nothing', () => {
     expect(correctionOf(planWith(seats), 'after')).to.equal(undefined);
     expect(correctionOf(planWith(seats, { readings: [reading(wall)] }), 'before')).to.equal(
       undefined,

@@ -49,7 +49,7 @@ describe('watts/openLead', () => {
     expect(first.amps / open.amps).to.be.closeTo(worstShare(lead, '12 V'), 1e-9);
     expect(first.amps).to.be.above(open.amps / 4);
   });
-  it('the returns of a main plug bear every rail', () => {
+  it('the returns of a main plug carry every rail', () => {
     const lead = tree.leads.find((each) => each.id === 'main')!;
     const open = openLead(tree, lead, '5 V')!;
     expect(open.backAmps).to.be.above(open.amps);
@@ -106,7 +106,7 @@ describe('watts/dcBoard', () => {
   });
 });
 
-describe('watts/tree, a card on a supply of its own', () => {
+describe('watts/tree, a card on a PSU of its own', () => {
   const micro: Seats = {
     board: { watts: 15, inVolts: [18, 20] },
     processor: { watts: 35 },

@@ -70,7 +70,7 @@ describe('watts/tree', () => {
         }
       }
   });
-  it('draws less at idle than in use, and less in use than flat out', () => {
+  it('draws less at idle than in use, and less in use than at full load', () => {
     for (const id of ['5', '14', '11']) {
       const [idle, usual, full] = (['idle', 'usual', 'full'] as const).map(
         (state) => grown(planOfJob(id), state).givenW,
@@ -79,7 +79,7 @@ describe('watts/tree', () => {
       expect(usual!.hi).to.be.below(full!.hi);
     }
   });
-  it('puts the processor on its own lead and the card on slot and plug', () => {
+  it('puts the CPU on its own lead and the card on slot and plug', () => {
     const tree = grown(planWith(tower));
     expect(tree.on.get('processor')).to.equal('processor1');
     expect(tree.on.get('card1 plug 1')).to.equal('card lead1');
@@ -218,7 +218,7 @@ describe('watts, a machine on one voltage', () => {
     const board = tree.branches.find((each) => each.id === 'board')!;
     expect(line.amps!.hi).to.be.closeTo(board.watts.hi / 0.9 / 12, 0.5);
   });
-  it('wants a fuse below what the wire bears, and above what the machine draws', () => {
+  it('wants a fuse below what the wire carries, and above what the machine draws', () => {
     expect(the(at({ fuse: 60 }), 'fuse-wire').mark).to.equal('stop');
     expect(the(at({ fuse: 15 }), 'fuse-wire').mark).to.equal('clear');
     expect(the(at({ fuse: 2 }), 'fuse-load').mark).to.equal('mend');
@@ -232,7 +232,7 @@ describe('watts, a machine on one voltage', () => {
       the(feedLimits(planWith({ ...feed, supply: { feeds: 'battery' } })), 'feed-volts').mark,
     ).to.equal('watch');
   });
-  it('holds the processor to fewer watts when told, and leaves what it promised', () => {
+  it('holds the CPU to fewer watts when told, and leaves what it promised', () => {
     const plan = planOfJob('12');
     const found = the(feedLimits(plan), 'feed-watts');
     expect(found.mark).to.equal('stop');
@@ -264,7 +264,7 @@ describe('watts, schools, efficiency, energy', () => {
       kind: 'wallW' as const,
       value: 260,
       at: '2026-01-01',
-      load: 'flat out' as const,
+      load: 'full load' as const,
     };
     const at = (when: 'before' | 'after') => {
       const { shop, job } = jobWith(seats, { readings: [{ ...reading, when }] });
@@ -287,7 +287,7 @@ describe('watts, schools, efficiency, energy', () => {
         kind: 'wallW' as const,
         value,
         at: '2026-01-01',
-        load: 'flat out' as const,
+        load: 'full load' as const,
       };
       const { shop, job } = jobWith(
         { ...tower, ...more },
@@ -309,7 +309,7 @@ describe('watts, schools, efficiency, energy', () => {
   });
 });
 
-describe('watts, a second supply', () => {
+describe('watts, a second PSU', () => {
   const at = (more: Seats[string]) =>
     secondSupply(planWith({ ...tower, small1: { what: 'second supply', ...more } }));
   it('stops outputs side by side and returns apart', () => {

@@ -47,7 +47,7 @@ describe('watts/supplyTotal', () => {
     expect(finding.mark).to.equal('watch');
     expect(finding.rest).to.deep.equal({ lo: -50, hi: -50 });
   });
-  it('says nothing of a supply with no load', () => {
+  it('says nothing of a PSU with no load', () => {
     expect(supplyTotal(planWith({ supply: { watts: 300 } }))).to.deep.equal([]);
   });
 });
@@ -55,7 +55,7 @@ describe('watts/supplyTotal', () => {
 describe('watts/loads', () => {
   it('counts modules and fans by their class', () => {
     const lines = loads(planWith({ memory1: {}, memory2: {}, fan1: { amps: 0.2 }, fan2: {} }));
-    const memory = lines.find((line) => line.label.startsWith('memory'));
+    const memory = lines.find((line) => line.label.startsWith('RAM'));
     expect(memory?.value).to.deep.equal({ lo: 6, hi: 12 });
     const fans = lines.find((line) => line.label.startsWith('fans'));
     expect(fans?.value.lo).to.be.closeTo(0.3 * 12, 1e-9);
@@ -64,7 +64,7 @@ describe('watts/loads', () => {
 });
 
 describe('watts/rail12', () => {
-  it('counts the processor through its converter and the card straight', () => {
+  it('counts the CPU through its converter and the card straight', () => {
     const finding = the(
       rail12(planWith({ processor: { watts: 60 }, card1: { watts: 120 }, supply: { amps12: 20 } })),
       'rail-12',

@@ -19,12 +19,12 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
   const format = supply && supplyFormat(textAt(plan, supply, 'format')?.text);
   const depth = supply && measure(plan, supply, 'depth', 'supply');
   if (!supply || !format || !depth) return [];
-  const height = usual('height of the supply', range(format.heightMm));
-  const width = usual('width of the supply', range(format.widthMm));
-  const near = usual('wall to the supply', range(1, 6));
+  const height = usual('height of the PSU', range(format.heightMm));
+  const width = usual('width of the PSU', range(format.widthMm));
+  const near = usual('wall to the PSU', range(1, 6));
   const bend = usual('plugs and bend', SUPPLY_BEND);
   const turned = isApplied(plan, turnSupply());
-  const under = beyond(origin, usual('lid to the supply', range(2, 25)));
+  const under = beyond(origin, usual('lid to the PSU', range(2, 25)));
   const from = (start: Coord, term: typeof height): [Coord, Coord] => [start, beyond(start, term)];
   const upTo = (end: Coord, term: typeof height): [Coord, Coord] => [
     beyond(end, flipped(term)),
@@ -32,7 +32,7 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
   ];
   const boxes = (sides: Pick<Box, 'x' | 'y' | 'w'>, plugs: Partial<Pick<Box, 'x' | 'y' | 'w'>>) => [
     box(supply, 'body', 'supply', sides),
-    box(supply, 'bend', 'supply plugs', { ...sides, ...plugs }),
+    box(supply, 'bend', 'PSU plugs', { ...sides, ...plugs }),
   ];
   switch (at.supplyAt) {
     case 'above the board':

@@ -39,7 +39,7 @@ const span = (from: Coord, back: NumberTerm[], on: NumberTerm[]): [Coord, Coord]
 export function boardBoxes(plan: Plan, at: Places): Box[] {
   const board = one(plan, 'board');
   if (!board || !at.surfaceW) return [];
-  const width = measure(plan, board, 'width', 'board along the rear');
+  const width = measure(plan, board, 'width', 'board width');
   const depth = measure(plan, board, 'depth', 'board to the front');
   const surface = at.surfaceW;
   const boxes: Box[] = [
@@ -114,11 +114,11 @@ export function memoryBoxes(plan: Plan, at: Places): Box[] {
         : []),
     );
     const seat = usual('slot', range(2, 5));
-    return box(module, 'body', `memory ${i + 1}`, {
+    return box(module, 'body', `RAM ${i + 1}`, {
       x: span(slot, [], [usual('module', range(MODULE_MM))]),
       y: span(
         at.boardY,
-        [usual('port end to the memory', range(-12, -5))],
+        [usual('port end to the RAM', range(-12, -5))],
         [usual('memory', range(138, 152))],
       ),
       w: span(surface, [seat, height], []),

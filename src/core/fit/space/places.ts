@@ -20,7 +20,7 @@ export interface Places {
   socketY: Coord;
   memoryX: Coord;
   slotY: Coord;
-  /** Undefined while neither the room over the processor nor its class is known. */
+  /** Undefined while neither the cooler height clearance nor its class is known. */
   socketW?: Coord | undefined;
   surfaceW?: Coord | undefined;
   slotW?: Coord | undefined;
@@ -48,11 +48,11 @@ function makePlaces(plan: Plan, shell: Placed): Places {
   const shieldX = beyond(boardX, usual('block of ports', range(16, 32)));
   const of = (key: NumberKey, label: string, sign: 1 | -1 = 1) =>
     (board && measure(plan, board, key, label, sign)) ?? usual(label, NOTHING, sign);
-  const socketX = beyond(shieldX, of('toShield', 'ports to the processor'));
+  const socketX = beyond(shieldX, of('toShield', 'ports to the CPU'));
   const slotY = beyond(boardY, usual('port end to the first slot', range(160, 167)));
-  const room = measure(plan, shell, 'coolerRoom', 'room over the processor');
+  const room = measure(plan, shell, 'coolerRoom', 'cooler height clearance');
   const socketW = room && coord(room);
-  const slotRoom = measure(plan, shell, 'cardHeightRoom', 'room over the slot');
+  const slotRoom = measure(plan, shell, 'cardHeightRoom', 'card height clearance');
   const cardRoom = measure(plan, shell, 'cardRoom', 'room from the bracket');
   const gain = measure(plan, shell, 'cageGain', 'cage out');
   const cardEndX = cardRoom && coord(cardRoom);
@@ -63,11 +63,11 @@ function makePlaces(plan: Plan, shell: Placed): Places {
     boardY,
     shieldX,
     socketX,
-    socketY: beyond(slotY, of('toSlot', 'processor to the slot', -1)),
-    memoryX: beyond(socketX, of('toMemory', 'processor to memory')),
+    socketY: beyond(slotY, of('toSlot', 'CPU to the slot', -1)),
+    memoryX: beyond(socketX, of('toMemory', 'CPU to RAM')),
     slotY,
     socketW,
-    surfaceW: socketW && beyond(socketW, usual('processor over the board', range(12, 17))),
+    surfaceW: socketW && beyond(socketW, usual('CPU over the board', range(12, 17))),
     slotW: slotRoom && coord(slotRoom),
     frontX: inner(plan, shell, 'innerDepth', 'depth inside'),
     bottomY: inner(plan, shell, 'innerHeight', 'height inside'),
@@ -85,8 +85,8 @@ function boardTop(plan: Plan, supplyAt: string | undefined): Coord {
   const format = supplyFormat(textAt(plan, supply, 'format')?.text);
   const height = format ? range(format.heightMm) : range(63, 86);
   return coord(
-    usual('wall to the supply', range(1, 6)),
-    usual('height of the supply', height),
+    usual('wall to the PSU', range(1, 6)),
+    usual('height of the PSU', height),
     usual('air under it', range(2, 12)),
   );
 }

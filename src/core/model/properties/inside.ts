@@ -5,31 +5,24 @@ import { list, mm, num, text } from './property.ts';
 import { drivePlugs, fanPlugs } from './words.ts';
 
 export const processorProperties = [
-  text('socket', 'socket', 'Which socket does the processor fit?', socketNames),
-  num(
-    'watts',
-    'draw at full load',
-    'W',
-    'What does the processor draw at its boost limit?',
-    600,
-    60,
-  ),
-  num('generation', 'generation', 'count', 'Which generation is the processor?', 30, 30),
-  text('graphics', 'own graphics', 'Has the processor its own graphics?', ['yes', 'no']),
+  text('socket', 'socket', 'Which socket does the CPU fit?', socketNames),
+  num('watts', 'draw at full load', 'W', 'What does the CPU draw at its boost limit?', 600, 60),
+  num('generation', 'generation', 'count', 'Which generation is the CPU?', 30, 30),
+  text('graphics', 'own graphics', 'Has the CPU its own graphics?', ['yes', 'no']),
 ] as const;
 
 export const coolerProperties = [
   text('class', 'class', 'Low cooler, tower or radiator?', ['low', 'tower', 'radiator']),
-  mm('height', 'height', "How high is the cooler above the processor's top?"),
-  mm('width', 'width', 'How wide is the cooler across the memory slots?'),
+  mm('height', 'height', "How high is the cooler above the CPU's top?"),
+  mm('width', 'width', 'How wide is the cooler across the RAM slots?'),
   mm('breadth', 'breadth', 'How wide is the cooler from memory end to card end?'),
-  mm('under', 'free under its fins', "How far over the processor's top do its fins begin?"),
+  mm('under', 'free under its fins', "How far over the CPU's top do its fins begin?"),
   text('radiator', 'radiator', 'How long is the radiator?', ['120', '240', '280', '360']),
   list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
 ] as const;
 
 export const memoryProperties = [
-  text('memoryKind', 'kind', 'Which memory kind is it?', Object.keys(memoryKinds)),
+  text('memoryKind', 'kind', 'Which RAM kind is it?', Object.keys(memoryKinds)),
   text('memoryForm', 'form', 'A long module or a short one?', ['DIMM', 'SO-DIMM']),
   num('size', 'size', 'GB', 'How large is the module?', 1024, 5),
   num('speed', 'speed', 'MT/s', 'How fast is the module?', 12000, 5),
@@ -55,7 +48,7 @@ export const cardProperties = [
     'makerTotal',
     "card maker's figure for the whole machine",
     'W',
-    'Which supply does the card maker ask for?',
+    'Which PSU does the card maker ask for?',
     2000,
     60,
   ),

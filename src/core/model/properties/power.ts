@@ -9,10 +9,10 @@ export const supplyProperties = [
   text(
     'format',
     'format',
-    'Which format is the supply?',
+    'Which format is the PSU?',
     supplyFormats.map((f) => f.name),
   ),
-  mm('depth', 'depth without plugs', 'How deep is the supply, plug side to inlet?'),
+  mm('depth', 'depth without plugs', 'How deep is the PSU, plug side to inlet?'),
   num('watts', 'watts on the label', 'W', 'How many watts in all does the label allow?', 3000),
   num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
   num('amps5', 'amps on 5 V', 'A', 'How many amps does the label allow on 5 V?', 100),
@@ -27,7 +27,7 @@ export const supplyProperties = [
   text('class', 'efficiency class', 'Which efficiency class is on its label?', efficiencyClasses),
   list('curve', 'measured efficiency', 'Percent of the label and percent that come out, as 50 88?'),
   num('years', 'years in use', 'years', 'How many years has it been in use?', 40),
-  text('feeds', 'what it is', 'A supply in the case, a brick, a battery or a bench supply?', [
+  text('feeds', 'what it is', 'A PSU in the case, a brick, a battery or a bench PSU?', [
     'supply',
     'brick',
     'battery',
@@ -64,7 +64,7 @@ export const supplyProperties = [
     'readings of its plug',
     'What did the meter say of its main plug, pin by pin?',
   ),
-  text('driveKey', 'key of its drive plug', 'Is the key of its four-way drive plug whole?', [
+  text('driveKey', 'key of its drive plug', 'Is the key of its 4-pin peripheral plug whole?', [
     'whole',
     'snapped',
   ]),
@@ -74,7 +74,7 @@ export const supplyProperties = [
     'What does each pin of its lead socket carry, counted on the header face?',
   ),
   mm('leadMain', 'main lead', 'How long is its main lead?', 15),
-  mm('leadProcessor', 'processor lead', 'How long is its processor lead?', 15),
+  mm('leadProcessor', 'CPU lead', 'How long is its CPU lead?', 15),
   mm('leadCard', 'card lead', 'How long is its card lead?', 15),
 ] as const;
 
@@ -92,13 +92,9 @@ export const smallProperties = [
   text('what', 'what', 'What is it?'),
   num('count', 'count', 'count', 'How many are there?', 10000, 20),
   text('plug', 'plug', 'Which plug has it?'),
-  text(
-    'belongsTo',
-    'supply it belongs to',
-    'Which supply, or model of supply, did this lead come with?',
-  ),
-  list('buzzed', 'wires buzzed out', 'Which pin at the supply end beeps with which at the other?'),
-  list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the supply?'),
+  text('belongsTo', 'PSU it belongs to', 'Which PSU, or model of PSU, did this lead come with?'),
+  list('buzzed', 'wires buzzed out', 'Which pin at the PSU end beeps with which at the other?'),
+  list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the PSU?'),
   list('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
   list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
   num('inVolts', 'volts in', 'V', 'Between which volts may its input lie?', 60),
@@ -111,17 +107,17 @@ export const smallProperties = [
   text('straight', '12 V straight through', 'Is its 12 V rail joined to its input?', ['yes', 'no']),
   num('out5Amps', 'amps out on 5 V', 'A', 'How many amps does it give on 5 V?', 60),
   num('out33Amps', 'amps out on 3.3 V', 'A', 'How many amps does it give on 3.3 V?', 60),
-  text('enable', 'how it is switched', 'How is the second supply switched on?', [
+  text('enable', 'how it is switched', 'How is the second PSU switched on?', [
     'linked to the first',
     'by its rocker',
     'not yet',
   ]),
-  text('feedsWhat', 'what it feeds', 'What does the second supply feed?', [
+  text('feedsWhat', 'what it feeds', 'What does the second PSU feed?', [
     'loads of its own',
     'a rail the first feeds too',
   ]),
-  text('sharedReturn', 'shared return', 'Are the returns of both supplies joined?', ['yes', 'no']),
-  text('carries', 'carries', 'Which seat hangs on it, as card1?'),
+  text('sharedReturn', 'shared ground', 'Are the grounds of both PSUs joined?', ['yes', 'no']),
+  text('carries', 'carries', 'Which seat depends on it, as card1?'),
   num(
     'lanes',
     'lanes it routes',

@@ -2,7 +2,7 @@ import { boardFormatNames } from './words.ts';
 import { supplyFormats } from '../../standards/room.ts';
 import { list, mm, num, text } from './property.ts';
 
-export const caseClasses = ['tower', 'low tower', 'slim', 'micro', 'odd shell'] as const;
+export const caseClasses = ['tower', 'mini tower', 'slim', 'micro', 'custom case'] as const;
 /** Where the supply sits, seen with the ports at the upper end of the rear wall. */
 export const supplyPlaces = [
   'above the board',
@@ -25,7 +25,7 @@ export const caseProperties = [
   list('standoffs', 'standoffs', 'Which standoff places are there, by letter?'),
   mm(
     'boardWidth',
-    'room for the board, along the rear',
+    'room for the board, across',
     'How wide may a board be, along the rear wall?',
     40,
   ),
@@ -37,8 +37,8 @@ export const caseProperties = [
   ),
   mm(
     'coolerRoom',
-    'room over the processor',
-    "How far is it from the processor's top to the closed lid?",
+    'cooler height clearance',
+    "How far is it from the CPU's top to the closed lid?",
     40,
   ),
   mm(
@@ -49,7 +49,7 @@ export const caseProperties = [
   ),
   mm(
     'cardHeightRoom',
-    'room over the slot',
+    'card height clearance',
     'How far is it from the slot seat to the closed lid, less the plug?',
     40,
   ),
@@ -57,14 +57,14 @@ export const caseProperties = [
   text('bracket', 'card bracket', 'Full height or low card brackets?', ['full', 'low']),
   text(
     'supplyFormat',
-    'supply bay',
-    'Which supply format does the bay take?',
+    'PSU bay',
+    'Which PSU format does the bay take?',
     supplyFormats.map((f) => f.name),
   ),
   mm(
     'supplyRoom',
-    'depth for the supply, plugs in',
-    'How deep may the supply be, with its plugs in?',
+    'depth for the PSU, plugs in',
+    'How deep may the PSU be, with its plugs in?',
     30,
   ),
   num(
@@ -91,7 +91,7 @@ export const caseProperties = [
   ),
   list('mounts', 'drive mounts', 'Where can drives be screwed down, each place once?', mounts),
   list('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?'),
-  text('supplyAt', 'place of the supply', 'Where does the supply sit?', supplyPlaces),
+  text('supplyAt', 'place of the PSU', 'Where does the PSU sit?', supplyPlaces),
   mm('innerWidth', 'width inside', 'How far is it from the tray to the closed lid?', 30),
   mm('innerHeight', 'height inside', 'How far is it inside, along the rear wall?', 30),
   mm('innerDepth', 'depth inside', 'How far is it from inside the rear wall to the front?', 30),

@@ -70,8 +70,8 @@ export function familiesOf(plan: Plan): Family[] {
       run: coolerHeight,
     },
     { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
-    { name: 'supply in its bay', variables: ['supply'], run: supplyBay },
-    { name: 'supply and board', variables: ['supply'], run: stack },
+    { name: 'PSU in its bay', variables: ['supply'], run: supplyBay },
+    { name: 'PSU and board', variables: ['supply'], run: stack },
     { name: 'card openings', variables: cards, run: cardSlots },
     {
       name: 'places for drives',

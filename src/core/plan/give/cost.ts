@@ -7,7 +7,7 @@ import type { Option } from './variables.ts';
 export interface Weights {
   /** What an hour of hands is worth. */
   hour: number;
-  /** What spoiling the looks counts. */
+  /** What spoiling the no visible cutss. */
   looks: number;
   /** What cannot be undone counts. */
   forGood: number;

@@ -75,7 +75,7 @@ interface Model {
   problem: Problem;
 }
 
-/** What must give so that everything goes in: the cheapest set of changes, and the next best. */
+/** Ways to make it fit so that everything goes in: the cheapest set of changes, and the next best. */
 export function* giving(
   shop: Shop,
   job: Job,

@@ -40,7 +40,7 @@ export const tradeAxes: readonly Axis[] = [
   },
   {
     id: 'supply',
-    label: 'supply depth',
+    label: 'PSU depth',
     seat: 'supply',
     kind: 'supply',
     key: 'depth',
@@ -70,7 +70,7 @@ export const tradeAxes: readonly Axis[] = [
   },
   {
     id: 'memory',
-    label: 'memory height',
+    label: 'RAM height',
     seat: 'memory1',
     kind: 'memory',
     key: 'height',

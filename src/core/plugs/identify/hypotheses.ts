@@ -72,7 +72,7 @@ export function hypothesesFor({ rows, ways }: Grid): Hypothesis[] {
   const sum = list.reduce((total, each) => total + each.prior, 0);
   const unknown: Hypothesis = {
     id: 'unknown',
-    name: 'an order nobody wrote down',
+    name: 'unknown pinout',
     prior: list.length > 0 ? PRIOR_UNKNOWN : 1,
     pins: Array.from({ length: ways }, () => classes.map((each) => UNKNOWN[each])),
   };

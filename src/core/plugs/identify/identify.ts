@@ -123,7 +123,7 @@ function checkReading(grid: Grid, reading: Reading): void {
     throw new ReadingError(`Pin ${reading.pin}: ${reading.ohms} ohms is no reading.`);
   if ('volts' in reading && !(Math.abs(reading.volts) <= 60))
     throw new ReadingError(
-      `Pin ${reading.pin}: ${reading.volts} V is not a figure of a supply's plug.`,
+      `Pin ${reading.pin}: ${reading.volts} V is not a figure of a PSU's plug.`,
     );
 }
 

@@ -51,7 +51,7 @@ const total = (each: { placed: PlacedConverter[]; solved: Solved }) =>
   converterMinutes(each.placed) + each.solved.cost;
 
 function checkSpec(spec: JoinSpec): void {
-  if (spec.gives.length === 0) throw new JoinError('No giving plug: say what the supply brings.');
+  if (spec.gives.length === 0) throw new JoinError('No giving plug: say what the PSU brings.');
   const twice = spec.giveTags?.find((tag) => tag !== '' && spec.takeTags?.includes(tag));
   if (twice !== undefined) throw new JoinError(`${twice} cannot be joined to itself.`);
   if (spec.takes.length === 0) throw new JoinError('No taking plug: say what is to be fed.');
@@ -151,7 +151,7 @@ function limitFaults(spec: JoinSpec, nets: readonly Net[]): Recipe['impossible']
     return limit !== undefined && own && need > limit
       ? [
           {
-            say: `${net.signal}: ${need.toFixed(1)} A wanted, the supply gives ${limit.toFixed(1)} A.`,
+            say: `${net.signal}: ${need.toFixed(1)} A wanted, the PSU gives ${limit.toFixed(1)} A.`,
           },
         ]
       : [];

@@ -118,7 +118,7 @@ export function live(recipe: Recipe): LiveRow[] {
   const good = recipe.wires.find((wire) => wire.signal === 'PWR_OK');
   return [
     {
-      do: 'The board stays off. Limit the current: a bench supply set to 1 A, or a lamp in series.',
+      do: 'The board stays off. Limit the current: a bench PSU set to 1 A, or a lamp in series.',
       say: 'First power of anything home-made goes through a limit.',
     },
     ...standby.map((wire, i): LiveRow => ({
@@ -131,9 +131,7 @@ export function live(recipe: Recipe): LiveRow[] {
     ...running.map((wire, i): LiveRow => ({
       ...(i === 0
         ? {
-            do: enable
-              ? `Tie ${endName(enable.to)} to return: the supply starts.`
-              : 'Switch it on.',
+            do: enable ? `Tie ${endName(enable.to)} to ground: the PSU starts.` : 'Switch it on.',
           }
         : {}),
       plus: wire.to,

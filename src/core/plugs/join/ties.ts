@@ -12,19 +12,19 @@ import { table } from '../../units/table.ts';
 /** What a board watches for, and what is given up when the alarm is silenced instead. */
 export const alarms: Record<string, { satisfy: string; silenced: string }> = table({
   'PRESENT#': {
-    satisfy: 'presence pin to return: the board sees its front block',
+    satisfy: 'presence pin to ground: the board sees its front block',
     silenced: 'the board no longer tells when its front block comes loose',
   },
   'PRESENCE#': {
-    satisfy: 'presence pin to return: the board sees its front sockets',
+    satisfy: 'presence pin to ground: the board sees its front sockets',
     silenced: 'the board does not switch its front sockets on',
   },
   'LID#': {
-    satisfy: 'lid sensor pin to return: the board sees a closed lid',
+    satisfy: 'lid sensor pin to ground: the board sees a closed lid',
     silenced: 'the board no longer tells that the lid was opened',
   },
   FAN_ID: {
-    satisfy: 'fan identity to return, or to what the old fan had there: measure it first',
+    satisfy: 'fan identity to ground, or to what the old fan had there: measure it first',
     silenced: 'the board no longer tells when this fan is the wrong one or stands still',
   },
 });
@@ -112,13 +112,13 @@ function enable(end: End, brings: Has, kept: Kept): void {
       to: 'PS_ON',
       through:
         'stage that turns it round: small transistor, 10 kΩ at its base, 10 kΩ pull-up to standby',
-      say: 'the supply starts on high, the board pulls low',
+      say: 'the PSU starts on high, the board pulls low',
     });
   else
     kept.open.push({
       end,
       signal: 'PS_ON#',
-      say: 'the supply has no enable: it runs as soon as it is fed, the board cannot switch it',
+      say: 'the PSU has no enable: it runs as soon as it is fed, the board cannot switch it',
     });
 }
 
@@ -130,7 +130,7 @@ function powerGood(end: End, brings: Has, kept: Kept): void {
       signal: 'PWR_OK',
       to: from,
       through: '1 kΩ',
-      say: 'the supply has no power-good: made from 5 V',
+      say: 'the PSU has no power-good: made from 5 V',
       givesUp: 'the board is not told when the rails fail',
     });
   else
@@ -151,7 +151,7 @@ function giving(end: End, name: string, takes: Has, brings: Has, kept: Kept): vo
       signal: name,
       to: 'COM',
       through: 'switch',
-      say: 'starts the supply without its machine',
+      say: 'starts the PSU without its machine',
     });
     return;
   }
@@ -161,7 +161,7 @@ function giving(end: End, name: string, takes: Has, brings: Has, kept: Kept): vo
       signal: name,
       to: brings('+5VSB') ? '+5VSB' : 'COM',
       through: 'switch and 1 kΩ',
-      say: 'starts the supply without its machine; it starts on high',
+      say: 'starts the PSU without its machine; it starts on high',
     });
     return;
   }

@@ -20,13 +20,13 @@ const family = (id: string, name: string, ways: number, more: Partial<Plug> = {}
 });
 
 export const makerPlugs: readonly Plug[] = [
-  family('maker6', "maker's 6-way, 12 V only", 6),
-  family('maker8', "maker's 8-way, 12 V only", 8),
-  family('maker10', "maker's 10-way, 12 V only", 10),
-  family('maker14', "maker's 14-way, 12 V only", 14),
-  family('maker18', "maker's 18-way, 12 V only", 18),
-  family('maker20', "maker's 20-way, another order", 20),
-  family('maker24', "maker's 24-way, another order", 24),
+  family('maker6', "maker's 6-pin, 12 V only", 6),
+  family('maker8', "maker's 8-pin, 12 V only", 8),
+  family('maker10', "maker's 10-pin, 12 V only", 10),
+  family('maker14', "maker's 14-pin, 12 V only", 14),
+  family('maker18', "maker's 18-pin, 12 V only", 18),
+  family('maker20', "maker's 20-pin, another pinout", 20),
+  family('maker24', "maker's 24-pin, another pinout", 24),
   family('fan5', "maker's five-way fan", 5, {
     rows: 1,
     pitchMm: 2.54,
@@ -44,7 +44,7 @@ export const makerPlugs: readonly Plug[] = [
     numbering: 'line',
     group: 'front',
   }),
-  family('modular', 'supply side of a modular lead: belongs to one supply', 8, {
+  family('modular', 'PSU side of a modular lead: belongs to one PSU', 8, {
     group: 'modular',
   }),
 ];

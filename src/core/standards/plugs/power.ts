@@ -38,7 +38,7 @@ const line = (plug: Omit<Plug, 'rows' | 'numbering' | 'ways'>): Plug => ({
 export const powerPlugs: readonly Plug[] = [
   mini({
     id: 'main24',
-    name: 'ATX main 24-way',
+    name: 'ATX 24-pin',
     group: 'main',
     pins: words(`+3.3V +3.3V COM +5V COM +5V COM PWR_OK +5VSB +12V +12V +3.3V
       +3.3V -12V COM PS_ON# COM COM COM open +5V +5V +5V COM`),
@@ -47,7 +47,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   mini({
     id: 'main20',
-    name: 'ATX main 20-way',
+    name: 'ATX 20-pin',
     group: 'main',
     pins: words(`+3.3V +3.3V COM +5V COM +5V COM PWR_OK +5VSB +12V
       +3.3V -12V COM PS_ON# COM COM COM -5V +5V +5V`),
@@ -55,28 +55,28 @@ export const powerPlugs: readonly Plug[] = [
   }),
   mini({
     id: 'main10',
-    name: '12 V-only main 10-way',
+    name: 'ATX12VO 10-pin',
     group: 'main',
     pins: words('PS_ON# COM COM COM reserved PWR_OK +12VSB +12V +12V +12V'),
     source: from('ATX12VO power supply design guide'),
   }),
   mini({
     id: 'cpu4',
-    name: 'processor 4-way',
+    name: 'EPS 4-pin',
     group: 'processor',
     pins: words('COM COM +12V +12V'),
     source: atx,
   }),
   mini({
     id: 'cpu8',
-    name: 'processor 8-way',
+    name: 'EPS 8-pin',
     group: 'processor',
     pins: [...times('COM', 4), ...times('+12V', 4)],
     source: from('EPS12V power supply design guide'),
   }),
   mini({
     id: 'card6',
-    name: 'card 6-way',
+    name: 'PCIe 6-pin',
     group: 'card',
     pins: words('+12V +12V +12V COM sense COM'),
     limitW: 75,
@@ -84,7 +84,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   mini({
     id: 'card8',
-    name: 'card 8-way',
+    name: 'PCIe 8-pin',
     group: 'card',
     pins: words('+12V +12V +12V sense1 COM sense0 COM COM'),
     limitW: 150,
@@ -92,7 +92,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   {
     id: 'card16',
-    name: 'card 12+4-way, 12V-2x6',
+    name: '12V-2x6',
     group: 'card',
     rows: 2,
     ways: 12,
@@ -107,7 +107,7 @@ export const powerPlugs: readonly Plug[] = [
   },
   {
     id: 'card16old',
-    name: 'card 12+4-way, 12VHPWR',
+    name: '12VHPWR',
     group: 'card',
     rows: 2,
     ways: 12,
@@ -143,7 +143,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   line({
     id: 'drive4',
-    name: 'four-way drive plug',
+    name: '4-pin peripheral plug',
     group: 'drive',
     pitchMm: 5.08,
     pins: words('+12V COM COM +5V'),
@@ -153,7 +153,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   line({
     id: 'small4',
-    name: 'small four-way plug',
+    name: 'small 4-pin plug',
     group: 'drive',
     pitchMm: 2.5,
     pins: words('+5V COM COM +12V'),
@@ -162,7 +162,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   line({
     id: 'fan2',
-    name: 'fan 2-way',
+    name: 'fan 2-pin',
     group: 'fan',
     pitchMm: 2.54,
     pins: words('COM +12V'),
@@ -171,7 +171,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   line({
     id: 'fan3',
-    name: 'fan 3-way',
+    name: 'fan 3-pin',
     group: 'fan',
     pitchMm: 2.54,
     pins: words('COM +12V tach'),
@@ -181,7 +181,7 @@ export const powerPlugs: readonly Plug[] = [
   }),
   line({
     id: 'fan4',
-    name: 'fan 4-way',
+    name: 'fan 4-pin',
     group: 'fan',
     pitchMm: 2.54,
     pins: words('COM +12V tach pwm'),

@@ -6,7 +6,7 @@ import { range, type Range } from '../../units/range.ts';
  * Colours are a hint, never proof.
  */
 export type Direction =
-  'feeds' | 'return' | 'to the supply' | 'from the supply' | 'data' | 'open' | 'key';
+  'feeds' | 'return' | 'to the PSU' | 'from the PSU' | 'data' | 'open' | 'key';
 
 export interface Signal {
   name: string;
@@ -44,12 +44,12 @@ export const levels: readonly Signal[] = [
   feed('+19V', 19, 'red'),
   { name: 'VBUS', direction: 'feeds', volts: 5, atSupply: within(5, 0.05), colour: 'red' },
   /* Low is on: pulled up in the supply, below 0.8 V starts it. */
-  { name: 'PS_ON#', direction: 'to the supply', volts: 0, standbyVolts: 5, colour: 'green' },
+  { name: 'PS_ON#', direction: 'to the PSU', volts: 0, standbyVolts: 5, colour: 'green' },
   /* High is on: some makers' supplies; the adapter needs a stage that turns it round. */
-  { name: 'PS_ON', direction: 'to the supply', volts: 5, standbyVolts: 0, colour: 'green' },
-  { name: 'PWR_OK', direction: 'from the supply', volts: 5, standbyVolts: 0, colour: 'grey' },
+  { name: 'PS_ON', direction: 'to the PSU', volts: 5, standbyVolts: 0, colour: 'green' },
+  { name: 'PWR_OK', direction: 'from the PSU', volts: 5, standbyVolts: 0, colour: 'grey' },
   /* Tied to return on the piece it belongs to: the board asks whether it is there. */
-  { name: 'PRESENT#', direction: 'to the supply', volts: 0, standbyVolts: 3.3 },
+  { name: 'PRESENT#', direction: 'to the PSU', volts: 0, standbyVolts: 3.3 },
   { name: 'FAN_ID', direction: 'data' },
   { name: 'LED_A', direction: 'data' },
   { name: 'LED_B', direction: 'data' },

@@ -42,11 +42,11 @@ export const smallPlugs: readonly Plug[] = [
     words('HD+ PLED+ HD- PLED- COM PWR_SW RESET COM open key'),
     frontGuide,
   ),
-  header('pled3', 'power light 3-way', 'front', 1, words('PLED+ open PLED-'), practice),
-  header('speaker4', 'speaker 4-way', 'front', 1, words('+5V open open SPK-'), practice),
-  header('switch2', 'push button 2-way', 'front', 1, words('PWR_SW COM'), practice),
-  header('lid2', 'lid sensor 2-way', 'front', 1, words('LID# COM'), practice),
-  header('lid3', 'lid sensor 3-way', 'front', 1, words('LID# COM +5VSB'), practice),
+  header('pled3', 'power light 3-pin', 'front', 1, words('PLED+ open PLED-'), practice),
+  header('speaker4', 'speaker 4-pin', 'front', 1, words('+5V open open SPK-'), practice),
+  header('switch2', 'push button 2-pin', 'front', 1, words('PWR_SW COM'), practice),
+  header('lid2', 'lid sensor 2-pin', 'front', 1, words('LID# COM'), practice),
+  header('lid3', 'lid sensor 3-pin', 'front', 1, words('LID# COM +5VSB'), practice),
   header(
     'audio10',
     'front audio 2x5',
@@ -66,7 +66,7 @@ export const smallPlugs: readonly Plug[] = [
   ),
   header(
     'usb3',
-    'USB 3 header 19-way',
+    'USB 3 header 19-pin',
     'usb',
     2,
     words(`VBUS RX1- RX1+ COM TX1- TX1+ COM D1- D1+ OC#
@@ -76,7 +76,7 @@ export const smallPlugs: readonly Plug[] = [
   ),
   header(
     'usbC20',
-    'USB-C front header 20-way',
+    'USB-C front header 20-pin',
     'usb',
     2,
     words(`VBUS TX1+ TX1- COM RX1+ RX1- VBUS CC1 SBU1 SBU2
@@ -95,7 +95,7 @@ export const smallPlugs: readonly Plug[] = [
     { pitchMm: 0.5, numbering: 'loop', contactA: 1.25, latch: 'goes in either way up' },
   ),
   header('usbA', 'USB-A socket', 'usb', 1, words('VBUS D- D+ COM'), usb, { contactA: 1.5 }),
-  header('light12', '12 V light 4-way', 'light', 1, words('+12V G R B'), practice, { contactA: 3 }),
+  header('light12', '12 V light 4-pin', 'light', 1, words('+12V G R B'), practice, { contactA: 3 }),
   header('light5', '5 V light, three of four', 'light', 1, words('+5V DATA key COM'), practice, {
     contactA: 3,
   }),

@@ -202,7 +202,7 @@ function memoryDraw(plan: Plan): Draw[] {
     {
       id: 'memory',
       seat: first.seat,
-      label: `memory, ${modules.length}`,
+      label: `RAM, ${modules.length}`,
       rail: '12 V',
       watts: inStates('memory', times(scale(moduleW, modules.length), VRM)),
       over: 'main',

@@ -89,7 +89,7 @@ function bringsLeads(plan: Plan, supply: Placed): Lead[] {
     });
   const drive = plug('drive4');
   if (drive && others.includes('drive4'))
-    add('drive lead', 'four-way drive lead', drive, 'drive', SATA_LENGTH, { sharedWire: true });
+    add('drive lead', '4-pin peripheral lead', drive, 'drive', SATA_LENGTH, { sharedWire: true });
   return [...list, ...smallLeads(plan, list)];
 }
 

@@ -16,7 +16,7 @@ const views = [
     '/job/14/fit',
     async (page) => {
       await page
-        .getByRole('button', { name: /card against/ })
+        .getByRole('button', { name: /card length/ })
         .first()
         .click();
       await page.getByText(/proven over/).waitFor();

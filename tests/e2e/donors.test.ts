@@ -52,7 +52,7 @@ describe('donors', () => {
     const { page } = shop;
     await view('Shelf');
     await page.getByRole('button', { name: 'dismantle' }).first().click();
-    await page.getByRole('checkbox', { name: /^supply/ }).check();
+    await page.getByRole('checkbox', { name: /^PSU/ }).check();
     await page.getByText(/starts today/).waitFor();
     await page.getByText(/min of hands/).waitFor();
     await retype(page.getByLabel('lay them in'), 'drawer 9');
@@ -81,13 +81,10 @@ describe('donors', () => {
         'kind;name;price;format;watts;amps12\npsu;Tavelin 600, SFX;41,00;SFX;600;49\nfan;bad;-3;;;\n',
       ),
     });
-    await page.getByText('line 3: bad: a price negative, -3.').waitFor();
+    await page.getByText('line 3: bad: a price below zero, -3.').waitFor();
     await page.getByText('depot, 1').waitFor();
     await visit(page, '/job/14/take-in');
-    await page
-      .getByRole('button', { name: /^supply/ })
-      .first()
-      .click();
+    await page.getByRole('button', { name: /^PSU/ }).first().click();
     const offer = page.getByRole('dialog').getByRole('button', { name: /Tavelin 600, SFX/ });
     await offer.waitFor();
     expect(await offer.innerText()).to.contain('41.00');
@@ -121,7 +118,7 @@ describe('donors', () => {
     await enter(page, 'worked 45 min filing');
     await page.getByRole('cell', { name: '0:45 h' }).waitFor();
     await stored<Entry>(page, 'ledger', 'L0012', (entry) => entry?.jobId === '14');
-    await page.getByRole('button', { name: 'Strike feet' }).click();
+    await page.getByRole('button', { name: 'Delete feet' }).click();
     await page.getByRole('cell', { name: 'feet', exact: true }).waitFor({ state: 'detached' });
   });
 });

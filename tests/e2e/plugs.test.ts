@@ -124,8 +124,8 @@ describe('plugs, the adapter', () => {
     await page.getByRole('button', { name: 'What is this plug?' }).press('Enter');
     await page.getByText(/3 of 10 pins sure/).waitFor();
     await page.getByText(/More about pin/).click();
-    await retype(page.getByLabel(/to return, ohms/), 'nonsense');
-    await page.getByLabel(/to return, ohms/).press('Enter');
+    await retype(page.getByLabel(/to ground, ohms/), 'nonsense');
+    await page.getByLabel(/to ground, ohms/).press('Enter');
     await page.getByText(/NaN ohms is no reading|is no reading/).waitFor();
     await retype(page.getByLabel('with pin'), '8');
     await page.getByRole('button', { name: 'Silent to it' }).click();
@@ -211,7 +211,7 @@ describe('plugs, leads and sockets', () => {
     const { page } = shop;
     await page.getByRole('button', { name: 'Front and fans' }).click();
     await page
-      .getByText(/presence pin to return/)
+      .getByText(/presence pin to ground/)
       .first()
       .waitFor();
     await page.getByLabel('alarms').selectOption('silence');

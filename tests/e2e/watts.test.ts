@@ -90,7 +90,7 @@ describe('watts, the finer things', () => {
       .getByRole('button', { name: /^ATX 24-pin / })
       .first()
       .press('Enter');
-    await page.getByRole('img', { name: /^Wires and contacts of ATX main/ }).waitFor();
+    await page.getByRole('img', { name: /^Wires and contacts of ATX 24-pin/ }).waitFor();
     await page.getByText('pin 10', { exact: true }).waitFor();
     const full = await page.getByRole('button', { name: /^12 V / }).getAttribute('aria-label');
     await page.getByRole('button', { name: 'spike', exact: true }).click();
@@ -119,7 +119,7 @@ describe('watts, the finer things', () => {
   it('moves a part to another stage at Intake', async () => {
     const shop = await openShop('/job/19/take-in');
     const { page } = shop;
-    await page.getByText(/comes, C01, stage 3/).click();
+    await page.getByText(/added, C01, stage 3/).click();
     await page.getByLabel(/^C01/).selectOption('4');
     await stored<Job>(
       page,
@@ -140,7 +140,7 @@ describe('watts, the finer things', () => {
       page,
       'parts',
       'M19-03',
-      (part) => part?.facts['watts']?.source === 'wall meter, idle and at full load',
+      (part) => part?.facts['watts']?.source === 'wall meter, idle and full load',
     );
     await retype(page.getByLabel('W out'), '60');
     await retype(page.getByLabel('W in'), '50');

@@ -51,7 +51,7 @@ describe('the whole way', () => {
     await page.locator('.strands').getByRole('button', { name: /^case/ }).click();
     await page.getByRole('dialog').getByRole('button', { name: /A01/ }).click();
     await page.getByText('grey mini tower').first().waitFor();
-    await page.getByRole('button', { name: 'supply', exact: true }).click();
+    await page.getByRole('button', { name: 'PSU', exact: true }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Type one in' }).click();
     await retype(page.getByRole('dialog').getByLabel('Name'), 'found PSU');
     await retype(page.getByRole('dialog').getByLabel('watts on the label'), '250');
@@ -141,8 +141,8 @@ describe('the whole way', () => {
     await page.waitForURL(/job\/20\/take-in/);
     await page.getByText('It does not start').waitFor();
 
-    await focus(/^Shell/);
-    await page.keyboard.type('low');
+    await focus(/^Case/);
+    await page.keyboard.type('mini');
     await focus(/^Board/);
     await page.keyboard.type('micro');
     await focus(/Take it in by hand/);
@@ -223,7 +223,7 @@ describe('the whole way', () => {
     await page.locator('nav.rail').getByRole('link', { name: /Fit/ }).click();
     await page
       .locator('#sum-card-length\\:card1')
-      .getByRole('button', { name: /card against/ })
+      .getByRole('button', { name: /card length/ })
       .click();
     await page
       .getByRole('region', { name: 'Ways to make it fit' })

@@ -86,7 +86,7 @@ export function readPriceList(
     const price = text === '' ? undefined : parseMoney(text, code);
     if ((text !== '' && !price) || !/^[A-Z]{3}$/.test(code)) {
       const say = text.startsWith('-')
-        ? `${name}: a price below nothing, ${text}.`
+        ? `${name}: a price below zero, ${text}.`
         : `${name}: the price is no amount, ${text} ${code}.`;
       faults.push({ line, say });
       continue;

@@ -58,7 +58,7 @@ describe('intake/priceList', () => {
       ['fan', 'good fan', '3.5'],
     );
     expect(faults.map(({ line }) => line)).to.deep.equal([2, 3, 4, 5, 6, 8, 8, 8]);
-    expect(faults[2]?.say).to.contain('below nothing');
+    expect(faults[2]?.say).to.contain('below zero');
     expect(parts.map(({ name }) => name)).to.deep.equal(['odd facts', 'good fan']);
     expect(parts[0]?.facts).to.deep.equal({});
   });

@@ -24,7 +24,7 @@ export function supplyBay(plan: Plan): Finding[] {
         title: 'PSU in its bay',
         seats: ['supply', 'case'],
         have: wordOf(shell, 'supplyFormat', 'bay', bay),
-        want: wordOf(supply, 'format', 'supply', format),
+        want: wordOf(supply, 'format', 'PSU', format),
         verdict: (have, want) => bayVerdict(have, want),
         unknownSay: 'Nobody said which format the bay or the PSU is.',
         source: supplyFormat(bay?.text)?.source ?? supplyFormat('ATX')!.source,

@@ -12,7 +12,7 @@ export function asks(plan: Plan): Finding[] {
       ...{ screens, drives, memoryGb }[ask.what](plan),
       plain('the job asks for', range(ask.count), -1),
     ];
-    const label = { screens: 'screens', drives: 'drives', memoryGb: 'memory' }[ask.what];
+    const label = { screens: 'screens', drives: 'drives', memoryGb: 'RAM' }[ask.what];
     return gap({
       id: `asks-${ask.what}`,
       station: 'links',

@@ -16,7 +16,7 @@ export function socket(plan: Plan): Finding[] {
       title: 'CPU socket',
       seats: ['processor', 'board'],
       have: wordOf(board, 'socket', 'board', textAt(plan, board, 'socket')),
-      want: wordOf(processor, 'socket', 'processor', textAt(plan, processor, 'socket')),
+      want: wordOf(processor, 'socket', 'CPU', textAt(plan, processor, 'socket')),
       verdict: (have, want) =>
         have === want
           ? {

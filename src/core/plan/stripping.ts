@@ -57,7 +57,7 @@ function spoiled(machine: Machine, out: Placed[], stays: Placed[], read: Read): 
   const lastMemory = goes('memory') && !left('memory');
   if (machine.starts && (vital.length > 0 || lastMemory))
     list.push(
-      `${machine.name} starts today; without its ${vital[0] ?? 'memory'} it is no machine any more.`,
+      `${machine.name} starts today; without its ${vital[0] ?? 'RAM'} it is no machine any more.`,
     );
   const board = left('board');
   const main = board && read(board, 'mainPlug');

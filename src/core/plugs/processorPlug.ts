@@ -30,7 +30,7 @@ export function processorPlug(plan: Plan): Finding[] {
       title: 'CPU plug',
       seats: ['supply', 'board'],
       have: {
-        ...wordOf(supply, 'plugs', 'supply', undefined),
+        ...wordOf(supply, 'plugs', 'PSU', undefined),
         value: mine && (mine.map(name).join(', ') || 'none'),
         how: gives?.how,
       },

@@ -67,7 +67,7 @@ function wrongKind(plan: Plan, supply: Placed): Finding[] {
           ...plain('board takes', `${taken.lo} to ${taken.hi} V at one input`, 0),
           input: { partId: board.part.id, key: 'inVolts', seat: board.seat },
         },
-        plain('supply', supply.part.name, 0),
+        plain('PSU', supply.part.name, 0),
       ],
       restLabel: 'no feed',
       say: `The board takes ${taken.lo} to ${taken.hi} V at one input: a brick, a battery or a bench PSU, not this.`,

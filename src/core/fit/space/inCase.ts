@@ -17,7 +17,7 @@ const SUPPLY_BEND = range(20, 35);
 export function supplyBoxes(plan: Plan, at: Places): Box[] {
   const supply = one(plan, 'supply');
   const format = supply && supplyFormat(textAt(plan, supply, 'format')?.text);
-  const depth = supply && measure(plan, supply, 'depth', 'supply');
+  const depth = supply && measure(plan, supply, 'depth', 'PSU');
   if (!supply || !format || !depth) return [];
   const height = usual('height of the PSU', range(format.heightMm));
   const width = usual('width of the PSU', range(format.widthMm));
@@ -31,7 +31,7 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
     end,
   ];
   const boxes = (sides: Pick<Box, 'x' | 'y' | 'w'>, plugs: Partial<Pick<Box, 'x' | 'y' | 'w'>>) => [
-    box(supply, 'body', 'supply', sides),
+    box(supply, 'body', 'PSU', sides),
     box(supply, 'bend', 'PSU plugs', { ...sides, ...plugs }),
   ];
   switch (at.supplyAt) {

@@ -119,7 +119,7 @@ export function memoryBoxes(plan: Plan, at: Places): Box[] {
       y: span(
         at.boardY,
         [usual('port end to the RAM', range(-12, -5))],
-        [usual('memory', range(138, 152))],
+        [usual('RAM', range(138, 152))],
       ),
       w: span(surface, [seat, height], []),
     });

@@ -186,7 +186,7 @@ function processorDraw(plan: Plan, placed: Placed): Draw[] {
     {
       id: placed.seat,
       seat: placed.seat,
-      label: 'processor',
+      label: 'CPU',
       rail: '12 V',
       watts: inStates('processor', times(heldTo(plan, placed.seat, watts), VRM)),
       over: own === 'none' ? 'main' : 'processor',

@@ -145,7 +145,7 @@ async function largeShop(browser, address) {
   const heap = metrics.find(({ name }) => name === 'JSHeapUsedSize')?.value ?? NaN;
   await page.goto(`${address}/job/14/take-in`);
   await page
-    .getByRole('button', { name: /^supply/ })
+    .getByRole('button', { name: /^PSU/ })
     .first()
     .waitFor();
   const judged = [];
@@ -153,7 +153,7 @@ async function largeShop(browser, address) {
   for (let i = 0; i < 3; i += 1) {
     const start = Date.now();
     await page
-      .getByRole('button', { name: /^supply/ })
+      .getByRole('button', { name: /^PSU/ })
       .first()
       .click();
     await page.locator('dialog ul li button .gap').first().waitFor();

@@ -1,9 +1,9 @@
 import type { Finding, Remedy, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { appliedOf, listAt, one, type Plan } from '../model/plan.ts';
-import { boardFormat, boardSource } from '../standards/boards.ts';
+import { appliedOf, listAt, numberAt, one, type Placed, type Plan } from '../model/plan.ts';
+import { boardFormat, boardSource, holes, type HoleName } from '../standards/boards.ts';
 import type { ListTold } from '../model/lookup.ts';
-import { range } from '../units/range.ts';
+import { range, type Range } from '../units/range.ts';
 import { drill } from '../remedies/drill.ts';
 import { offer } from '../remedies/offer.ts';
 import { standoffsOut } from '../remedies/standoffsOut.ts';
@@ -12,20 +12,22 @@ import { standoffsOut } from '../remedies/standoffsOut.ts';
 export function boardHoles(plan: Plan): Finding[] {
   const shell = one(plan, 'case');
   const board = one(plan, 'board');
-  const holes = board && listAt(plan, board, 'holes');
+  const own = board && listAt(plan, board, 'holes');
   const stands = shell && standoffs(plan);
-  if (!shell || !board || !holes || !stands) return [];
-  const unsupported = holes.items.filter((hole) => !stands.items.includes(hole));
-  const touching = stands.items.filter((stand) => !holes.items.includes(stand));
-  const own = stands.level !== 'class';
-  const short = own && touching.length > 0;
+  if (!shell || !board || !own || !stands) return [];
+  const unsupported = own.items.filter((hole) => !stands.items.includes(hole));
+  const said = stands.level !== 'class';
+  const idle = said ? stands.items.filter((stand) => !own.items.includes(stand)) : [];
+  const touching = idle.filter((stand) => underBoard(plan, board, stand) === 'sure');
+  const perhaps = idle.filter((stand) => underBoard(plan, board, stand) === 'may');
+  const short = touching.length > 0;
   const mark = short
     ? 'stop'
-    : unsupported.length === 0
-      ? 'clear'
-      : unsupported.length === 1
+    : unsupported.length > 1
+      ? 'mend'
+      : unsupported.length === 1 || perhaps.length > 0
         ? 'watch'
-        : 'mend';
+        : 'clear';
   const terms: Term[] = [
     {
       ...plain('standoffs', range(stands.items.length), 1),
@@ -33,8 +35,8 @@ export function boardHoles(plan: Plan): Finding[] {
       input: { partId: shell.part.id, key: 'standoffs', seat: 'case' },
     },
     {
-      ...plain('holes of the board', range(holes.items.length), -1),
-      how: holes.how,
+      ...plain('holes of the board', range(own.items.length), -1),
+      how: own.how,
       input: { partId: board.part.id, key: 'holes', seat: 'board' },
     },
   ];
@@ -47,31 +49,81 @@ export function boardHoles(plan: Plan): Finding[] {
       seats: ['board', 'case'],
       unit: '',
       terms,
-      rest: range(stands.items.length - holes.items.length),
+      rest: range(stands.items.length - own.items.length),
       restLabel: short
         ? `${touching.join(', ')} under no hole`
         : unsupported.length
           ? `${unsupported.join(', ')} unsupported`
-          : 'all meet',
+          : perhaps.length
+            ? `${perhaps.join(', ')} perhaps under it`
+            : 'all meet',
       say: short
         ? `Standoff ${touching.join(', ')} would touch the board's back and short it. Take it out first.`
         : unsupported.length === 0
-          ? 'Every hole has its standoff.'
+          ? perhaps.length > 0
+            ? `Every hole has its standoff. ${perhaps.join(', ')} may lie under the board and under no hole: measure the board, or take it out.`
+            : 'Every hole has its standoff.'
           : unsupported.length === 1
             ? `One corner (${unsupported[0]}) stands free. One may be tolerable; do not push plugs in there.`
             : `Holes ${unsupported.join(', ')} have no standoff.`,
       source: boardSource,
-      remedies: mark === 'clear' ? [] : remedies(plan, touching, unsupported, short),
+      remedies: mark === 'clear' ? [] : remedies(plan, touching, perhaps, unsupported),
       undoMinutes: 60,
     },
   ];
 }
 
-function remedies(plan: Plan, touching: string[], unsupported: string[], short: boolean): Remedy[] {
-  if (!short) return [offer(plan, drill({ holes: unsupported }), 'clear')];
+function remedies(
+  plan: Plan,
+  touching: string[],
+  perhaps: string[],
+  unsupported: string[],
+): Remedy[] {
+  const out = touching.length > 0 ? touching : perhaps;
   const left = unsupported.length > 1 ? 'mend' : unsupported.length === 1 ? 'watch' : 'clear';
-  return [offer(plan, standoffsOut({ holes: touching }), left)];
+  return [
+    ...(out.length > 0 ? [offer(plan, standoffsOut({ holes: out }), left)] : []),
+    ...(touching.length === 0 && unsupported.every((hole) => overTray(plan, hole))
+      ? unsupported.length > 0
+        ? [offer(plan, drill({ holes: unsupported }), perhaps.length > 0 ? 'watch' : 'clear')]
+        : []
+      : []),
+  ];
 }
+
+/** Half of what a standoff is across, mm: 5 to 6 (common practice, no source). */
+const STANDOFF_MM = 3;
+
+/** Does a standoff stand under the board? One beyond its outline touches nothing. */
+function underBoard(plan: Plan, board: Placed, stand: string): 'sure' | 'may' | 'no' {
+  const place = holePlace(stand);
+  if (!place) return 'may';
+  const along = (at: number, edge: Range | undefined) =>
+    !edge
+      ? 'may'
+      : at - STANDOFF_MM >= edge.hi
+        ? 'no'
+        : at - STANDOFF_MM < edge.lo
+          ? 'sure'
+          : 'may';
+  const sides = [
+    along(place.x, numberAt(plan, board, 'width')),
+    along(place.y, numberAt(plan, board, 'depth')),
+  ];
+  return sides.includes('no') ? 'no' : sides.includes('may') ? 'may' : 'sure';
+}
+
+/** Is there tray under a hole of the board, as far as anybody knows? Where the board stands over, drilling helps nothing. */
+function overTray(plan: Plan, hole: string): boolean {
+  const shell = one(plan, 'case');
+  const place = holePlace(hole);
+  if (!shell || !place) return true;
+  const [width, depth] = [numberAt(plan, shell, 'boardWidth'), numberAt(plan, shell, 'boardDepth')];
+  return place.x <= (width?.hi ?? Infinity) && place.y <= (depth?.hi ?? Infinity);
+}
+
+const holePlace = (name: string): { x: number; y: number } | undefined =>
+  Object.hasOwn(holes, name) ? holes[name as HoleName] : undefined;
 
 /** Standoffs as counted, else those of the boards the case names; remedies taken are already in. */
 function standoffs(plan: Plan): ListTold | undefined {
@@ -81,13 +133,13 @@ function standoffs(plan: Plan): ListTold | undefined {
   if (!told) {
     const named = listAt(plan, shell, 'boards');
     const board = one(plan, 'board');
-    const holes = board && listAt(plan, board, 'holes');
+    const bored = board && listAt(plan, board, 'holes');
     const all = new Set(
       (named?.items ?? []).flatMap((name) => [...(boardFormat(name)?.holes ?? [])] as string[]),
     );
     if (all.size === 0) return undefined;
     /* A case for several boards lets its standoffs be moved: only those this board wants are set. */
-    const set = [...all].filter((hole) => holes?.items.includes(hole) ?? true);
+    const set = [...all].filter((hole) => bored?.items.includes(hole) ?? true);
     told = { items: set, how: 'class', source: 'boards it names', level: 'class' };
   }
   let items = [...told.items];

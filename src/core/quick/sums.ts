@@ -14,7 +14,8 @@ import { range } from '../units/range.ts';
 import { toCelsius, toFahrenheit } from '../units/temperature.ts';
 import { leadLoss } from '../units/wire.ts';
 import { fastenerSum } from './fasteners.ts';
-import { currentLimitA } from './wireLimit.ts';
+import { wireSpan } from '../standards/wire.ts';
+import { leadLimit } from './wireLimit.ts';
 
 /** A sum of two or three numbers, worked out with no job. `say` is the answer in a few words. */
 export interface QuickSum {
@@ -157,9 +158,10 @@ const wire: Reader = (text) => {
   const loss = leadLoss(awg, lengthM, amps);
   const volts = match[5] ? num(match[5]) : 12;
   const share = (loss.dropV / volts) * 100;
-  const limit = currentLimitA(awg);
-  const over = limit !== undefined && amps > limit;
-  const mark: Mark = over ? 'stop' : share > 5 ? 'watch' : 'clear';
+  const limit = leadLimit(awg);
+  const most = limit?.amps ?? wireSpan(awg, 1).hi;
+  const over = amps > most;
+  const mark: Mark = over ? 'stop' : share > 5 || !limit ? 'watch' : 'clear';
   return {
     say: `${trim(loss.dropV, 2)} V lost there and back, ${trim(loss.heatW, 1)} W heat`,
     finding: note(
@@ -173,10 +175,14 @@ const wire: Reader = (text) => {
       `${trim(share, 1)} % of ${trim(volts, 1)} V`,
       mark,
       over
-        ? `${amps} A is more than a contact on AWG ${awg} carries (${limit} A in a 2-pin housing). Thicker wire, or more of them.`
-        : mark === 'watch'
-          ? 'More than 5 % is lost: thicker, shorter, or a higher voltage.'
-          : 'The loss is within 5 %.',
+        ? limit?.of === 'contact'
+          ? `${amps} A is more than a plain 4.2 mm contact on AWG ${awg} carries (${most} A in a 2-pin housing). Thicker wire, or more of them.`
+          : `${amps} A is more than AWG ${awg} carries in open air (${most} A). Thicker wire.`
+        : !limit
+          ? `No table here has a figure for the amps of AWG ${awg}: look it up before it is loaded.`
+          : mark === 'watch'
+            ? 'More than 5 % is lost: thicker, shorter, or a higher voltage.'
+            : 'The loss is within 5 %.',
       { title: 'ASTM B258 and IEC 60028' },
     ),
   };

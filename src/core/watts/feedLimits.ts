@@ -4,8 +4,16 @@ import { gap, type GapSpec } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
 import { practice } from '../standards/source.ts';
-import { wireA, wireAlone, wireSource } from '../standards/wire.ts';
-import { add, range, subtract, type Range } from '../units/range.ts';
+import {
+  FUSE_CARRIES,
+  FUSE_LOAD,
+  fuseFor,
+  fuseSource,
+  wireAlone,
+  wireSource,
+  wireSpan,
+} from '../standards/wire.ts';
+import { add, range, scale, subtract, type Range } from '../units/range.ts';
 import { fewerWatts, stateOf, thickerLeads, type FeedState } from './feedState.ts';
 import { boardW, drawsOf, feedOf, isSingleFeed, tipOf } from './tree/index.ts';
 
@@ -35,8 +43,11 @@ export function feedLimits(plan: Plan): Finding[] {
       }),
     ];
   const { low, state } = stateOf(feed, supply, boardW(draws, 'full'));
-  /* A line that collapses whatever else is true has no amps to speak of: that is all there is to say. */
-  if (!low.solved.ok) return [...lineCarries(state), ...fuseWire(state)];
+  /* A line that collapses whatever else is true settles at no amps: those it would take at its plain volts judge the wire. */
+  if (!low.solved.ok) {
+    const amps = range(state.wantedW.lo / feed.volts.hi, state.wantedW.hi / feed.volts.lo);
+    return [...lineCarries(state), ...fuseWire(state), ...leadWire({ ...state, amps })];
+  }
   return [
     ...lineCarries(state),
     ...labelOf(plan, state),
@@ -271,7 +282,7 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
   return found;
 }
 
-/** The fuse must hold at full load and blow before the wire is harmed. */
+/** The fuse must hold at full load for ever, and blow before the wire is harmed. */
 function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
   const { fuseA } = feed;
   const found: Finding[] = [];
@@ -300,14 +311,15 @@ function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
           ...plain('fuse', fuseA, 1),
           input: { partId: supply.part.id, key: 'fuse', seat: supply.seat },
         },
-        { ...plain('full load', amps, -1), how: 'class' },
+        { ...plain(`full load, ${FUSE_LOAD} times`, scale(amps, FUSE_LOAD), -1), how: 'class' },
       ],
-      margin: fuseA.lo * 0.2,
+      margin: 0,
       short: 'over',
       lack: 'mend',
+      source: fuseSource,
       say: (_, mark) =>
         mark === 'clear'
-          ? 'The fuse holds.'
+          ? 'The fuse holds. Its DC rating must lie above the volts, and it must break 1 kA.'
           : 'Full load comes near the fuse or over it: it blows in time.',
     }),
   );
@@ -316,47 +328,54 @@ function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
 
 function fuseWire({ feed, supply }: FeedState): Finding[] {
   const { fuseA, awg } = feed;
-  if (fuseA === undefined || awg === undefined || wireAlone[awg] === undefined) return [];
+  if (fuseA === undefined || awg === undefined) return [];
   return [
     gap({
       ...base('fuse-wire', 'fuse against the wire', supply),
       unit: 'A',
       terms: [
         {
-          ...plain(`AWG ${awg} carries`, range(wireA(awg, 2)), 1),
+          ...plain(`AWG ${awg}, largest fuse, bundled or open`, fuseFor(awg), 1),
           input: { partId: supply.part.id, key: 'feedAwg', seat: supply.seat },
         },
         plain('fuse', fuseA, -1),
       ],
       margin: 0,
       short: 'over',
-      source: wireSource,
+      source: fuseSource,
       say: (_, mark) =>
         mark === 'stop'
-          ? 'The wire burns before the fuse blows: a smaller fuse or a thicker wire.'
-          : 'The fuse blows before the wire is harmed.',
+          ? `A fuse carries ${FUSE_CARRIES} times its rating for up to an hour: the wire burns first. A smaller fuse or a thicker wire.`
+          : mark === 'watch'
+            ? 'It may save the wire while that lies alone in open air; in a bundle or in PVC it does not.'
+            : 'The fuse blows before the wire is harmed.',
     }),
   ];
 }
 
 function leadWire({ feed, amps, supply }: FeedState): Finding[] {
   const { awg } = feed;
-  if (awg === undefined || wireAlone[awg] === undefined) return [];
-  const bears = wireA(awg, 2);
-  if (amps.hi < bears * 0.5) return [];
+  if (awg === undefined) return [];
+  const bears = wireSpan(awg, 2);
+  const known = wireAlone[awg] !== undefined;
+  if (amps.hi < bears.lo * 0.5) return [];
   return [
     gap({
       ...base('feed-wire', 'wire of the lead', supply),
       unit: 'A',
       terms: [
-        plain(`AWG ${awg} carries`, range(bears), 1),
+        plain(`AWG ${awg} carries`, bears, 1),
         { ...plain('full load', amps, -1), how: 'class' },
       ],
-      margin: bears * 0.1,
+      margin: bears.lo * 0.1,
       short: 'over',
       source: wireSource,
       say: (_, mark) =>
-        mark === 'clear' ? 'The wire carries it.' : 'The wire gets hot: a thicker one.',
+        mark === 'clear'
+          ? 'The wire carries it.'
+          : known || mark === 'stop'
+            ? 'The wire gets hot: a thicker one.'
+            : `No table here has a figure for AWG ${awg}: look it up at its maker's, or take a thicker one.`,
     }),
   ];
 }

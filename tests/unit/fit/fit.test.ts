@@ -137,9 +137,17 @@ describe('fit/boardOutline', () => {
 });
 
 describe('fit/boardHoles', () => {
-  const holes = (stands: string[], board: string[], applied: RemedyValue[] = []) =>
+  const microAtx = { width: 243.84, depth: 243.84 };
+  const holes = (
+    stands: string[],
+    board: string[],
+    applied: RemedyValue[] = [],
+    size: object = microAtx,
+  ) =>
     the(
-      boardHoles(planWith({ case: { standoffs: stands }, board: { holes: board } }, { applied })),
+      boardHoles(
+        planWith({ case: { standoffs: stands }, board: { holes: board, ...size } }, { applied }),
+      ),
       'board-holes',
     );
 
@@ -151,6 +159,35 @@ describe('fit/boardHoles', () => {
     expect(
       holes(['C', 'F', 'H', 'J', 'R'], ['C', 'F', 'H', 'J'], [standoffsOut({ holes: ['R'] })]).mark,
     ).to.equal('clear');
+  });
+  it('leaves standoffs beyond the board alone: a small board on a full ATX tray (ATX 2.2, microATX 1.2)', () => {
+    const tray = ['A', 'B', 'C', 'F', 'G', 'H', 'J', 'K', 'L', 'M', 'R', 'S'];
+    const micro = ['B', 'C', 'F', 'H', 'J', 'L', 'M', 'R', 'S'];
+    const found = holes(tray, micro);
+    expect(found.mark).to.equal('clear');
+    expect(found.remedies).to.deep.equal([]);
+    expect(holes(tray, ['C', 'F', 'H', 'J'], [], { width: 170.18, depth: 170.18 }).mark).to.equal(
+      'clear',
+    );
+    /* The same standoffs under a full ATX board that has no holes there. */
+    const wide = holes(['A', ...micro], micro, [], { width: 304.8, depth: 243.84 });
+    expect(wide.mark).to.equal('stop');
+    expect(wide.say).to.contain('Standoff A would touch');
+  });
+  it('watches a standoff near the edge of a board nobody measured', () => {
+    const open = holes(['A', 'C', 'F', 'H', 'J'], ['C', 'F', 'H', 'J'], [], {});
+    expect(open.mark).to.equal('watch');
+    expect(open.say).to.contain('A may lie under the board');
+    expect(open.remedies[0]?.value).to.deep.equal(standoffsOut({ holes: ['A'] }));
+  });
+  it('offers no drilling where the board stands over the tray', () => {
+    const plan = planWith({
+      case: { standoffs: ['C', 'F', 'H', 'J'], boardWidth: 200 },
+      board: { holes: ['C', 'F', 'H', 'J', 'A', 'G'], width: 304.8, depth: 243.84 },
+    });
+    const found = the(boardHoles(plan), 'board-holes');
+    expect(found.mark).to.equal('mend');
+    expect(found.remedies).to.deep.equal([]);
   });
   it('watches one free corner, mends two', () => {
     expect(holes(['C', 'F', 'H'], ['C', 'F', 'H', 'J']).mark).to.equal('watch');

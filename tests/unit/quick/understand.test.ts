@@ -6,7 +6,7 @@ import type { Kind } from '../../../src/core/model/types.ts';
 import { scanWords } from '../../../src/core/quick/quick.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { understand } from '../../../src/core/quick/understand.ts';
-import { currentLimitA } from '../../../src/core/quick/wireLimit.ts';
+import { leadLimit } from '../../../src/core/quick/wireLimit.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
 
@@ -79,6 +79,11 @@ describe('quick/sums', () => {
     expect(quickSum('awg 18 2 m 6 A')?.finding.mark).to.equal('clear');
     expect(quickSum('awg 14 6 m 10 A')?.finding.mark).to.equal('watch');
     expect(quickSum('awg 24 1 m 9 A')?.finding.mark).to.equal('stop');
+    expect(quickSum('awg 28 0.2 m 2 A')?.finding.mark).to.equal('stop');
+    expect(quickSum('awg 30 0.1 m 0.5 A')?.finding.mark).to.equal('clear');
+    expect(quickSum('awg 32 0.01 m 0.1 A')?.finding.say).to.contain('No table here');
+    expect(quickSum('awg 32 0.01 m 0.1 A')?.finding.mark).to.equal('watch');
+    expect(quickSum('awg 32 1 m 2 A')?.finding.mark).to.equal('stop');
     expect(quickSum('awg 18 2 m 6 A 5 V')?.finding.restLabel).to.contain('of 5 V');
   });
   it('says when a small case breathes by itself', () => {
@@ -129,14 +134,16 @@ describe('quick/sums', () => {
 
 describe('quick/wireLimit', () => {
   it('falls with thinner wire and says nothing beyond its table', () => {
-    expect(currentLimitA(18)).to.equal(9);
+    expect(leadLimit(18)).to.deep.equal({ amps: 9, of: 'contact' });
+    expect(leadLimit(16)).to.deep.equal({ amps: 9, of: 'contact' });
     let last = Infinity;
-    for (let awg = 10; awg <= 28; awg += 2) {
-      const limit = currentLimitA(awg) ?? NaN;
-      expect(limit).to.be.below(last);
+    for (let awg = 6; awg <= 30; awg += 1) {
+      const limit = leadLimit(awg)?.amps ?? NaN;
+      expect(limit, String(awg)).to.be.at.most(last);
       last = limit;
     }
-    expect(currentLimitA(30)).to.equal(undefined);
+    expect(leadLimit(30)).to.deep.equal({ amps: 0.86, of: 'wire' });
+    expect(leadLimit(31)).to.equal(undefined);
   });
 });
 

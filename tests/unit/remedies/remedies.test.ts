@@ -133,6 +133,12 @@ const linesOf = (shop: Shop, id: string): Record<string, Line> => {
   return Object.fromEntries(runChecks(planOf(shop, job)).map((each) => [each.id, line(each)]));
 };
 
+/** Sums that were put right since, each with its own test; and a remedy that only a wrong one offered. */
+const corrected = ['board-holes', 'fuse-load', 'fuse-wire', 'feed-wire'];
+const withdrawn = ['standoffs-out:BRS'];
+const kept = <T>(lines: Record<string, T>): Record<string, T> =>
+  Object.fromEntries(Object.entries(lines).filter(([id]) => !corrected.includes(id)));
+
 /* What the last version with remedies as words found, job by job, and with every remedy it offered applied. */
 describe('a shop of version 5, as it was judged before remedies were data', () => {
   const before = JSON.parse(fixture('findings-v5.json')) as Before;
@@ -140,7 +146,7 @@ describe('a shop of version 5, as it was judged before remedies were data', () =
 
   for (const [id, { base, applied }] of Object.entries(before)) {
     it(`job ${id}: the same findings, and the same once each remedy is applied`, () => {
-      expect(linesOf(shop, id)).to.deep.equal(base);
+      expect(kept(linesOf(shop, id))).to.deep.equal(kept(base));
       const job = shop.jobs.find((each) => each.id === id) as Job;
       const offered = runChecks(planOf(shop, job)).flatMap((finding) => finding.remedies);
       const seen = new Set<string>();
@@ -159,10 +165,14 @@ describe('a shop of version 5, as it was judged before remedies were data', () =
               : [[each, after[each] ?? null]],
           ),
         );
-        expect(changed, word).to.deep.equal(was!.changes);
+        expect(kept(changed), word).to.deep.equal(kept(was!.changes));
         seen.add(word);
       }
-      expect([...seen].sort()).to.deep.equal(Object.keys(applied).sort());
+      expect([...seen].sort()).to.deep.equal(
+        Object.keys(applied)
+          .filter((word) => !withdrawn.includes(word))
+          .sort(),
+      );
     });
   }
 });

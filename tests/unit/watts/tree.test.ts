@@ -222,6 +222,22 @@ describe('watts, a machine on one voltage', () => {
     expect(the(at({ fuse: 60 }), 'fuse-wire').mark).to.equal('stop');
     expect(the(at({ fuse: 15 }), 'fuse-wire').mark).to.equal('clear');
     expect(the(at({ fuse: 2 }), 'fuse-load').mark).to.equal('mend');
+    /* NEC 240.4(D): AWG 12 behind 20 A, 18 behind 7 A; alone in open air perhaps more (unverified figures). */
+    expect(the(at({ fuse: 25 }), 'fuse-wire').mark).to.equal('watch');
+    expect(the(at({ fuse: 20 }), 'fuse-wire').mark).to.equal('clear');
+    expect(the(at({ fuse: 10, feedAwg: 18 }), 'fuse-wire').mark).to.equal('watch');
+    expect(the(at({ fuse: 15, feedAwg: 18 }), 'fuse-wire').mark).to.equal('stop');
+    expect(the(at({ fuse: 7, feedAwg: 18 }), 'fuse-wire').mark).to.equal('clear');
+    expect(the(at({ fuse: 3, feedAwg: 30 }), 'fuse-wire').mark).to.equal('stop');
+  });
+  it('passes no gauge over: thin ones burn, and one without a figure is a Watch that names it', () => {
+    expect(the(at({ feedAwg: 28 }), 'feed-wire').mark).to.equal('stop');
+    expect(the(at({ feedAwg: 32 }), 'feed-wire').mark).to.equal('stop');
+    const small: Seats = { board: { watts: 2, processorPlug: 'none' }, processor: { watts: 1 } };
+    const thin = the(at({ feedAwg: 34 }, small), 'feed-wire');
+    expect(thin.mark).to.equal('watch');
+    expect(thin.say).to.contain('AWG 34');
+    expect(the(at({ feedAwg: 21, feedLength: 200 }), 'feed-wire').mark).to.not.equal('stop');
   });
   it('asks for a fuse nobody spoke of, and for volts nobody said', () => {
     const { fuse: _fuse, ...bare } = feed['supply']!;

@@ -32,7 +32,9 @@ function bySpice(net: SharingNet, ohms: readonly number[]): number[] {
 }
 
 function netsFor(gives: string[], takes: string[]): SharingNet[] {
-  const spec = { gives: gives.map(of), takes: takes.map(of) };
+  /* A CPU of 65 W, measured. */
+  const needs = takes.map((id) => (id.startsWith('cpu') ? { '+12V': 6.5 } : {}));
+  const spec = { gives: gives.map(of), takes: takes.map(of), needs };
   const laid = layOut(spec.gives, spec.takes, 0);
   return netsOf(spec, []).flatMap((net) => {
     if (!net.loaded) return [];

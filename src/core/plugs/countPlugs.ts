@@ -10,17 +10,22 @@ import { sataSplitter } from '../remedies/sataSplitter.ts';
 
 const count = (items: readonly string[], id: string) => items.filter((item) => item === id).length;
 
-/** Card plugs wanted against those the supply brings. Too few is a Stop: card plugs are not made from drive plugs. */
+/**
+ * Card plugs wanted against those the supply brings. Too few is a Stop: card plugs are not made from
+ * drive plugs. An 8-pin that is left over mostly splits into 6 and 2.
+ */
 export function cardPlugs(plan: Plan): Finding[] {
   const supply = one(plan, 'supply');
   const cards = all(plan, 'card');
   const gives = supply && listAt(plan, supply, 'plugs');
   if (!supply || !gives) return [];
-  return (['card6', 'card8'] as const).flatMap((id) => {
-    const wanted = cards.flatMap((placed) =>
-      (listAt(plan, placed, 'plugs')?.items ?? []).filter((item) => item === id),
-    ).length;
-    if (wanted === 0) return [];
+  const wanted = cards.flatMap((placed) => listAt(plan, placed, 'plugs')?.items ?? []);
+  const left = (id: CardPlug) => countOf(gives.items, id) - countOf(wanted, id);
+  return cardPlugIds.flatMap((id) => {
+    const need = countOf(wanted, id);
+    if (need === 0) return [];
+    const own = countOf(gives.items, id);
+    const splits = id === 'card6' && own < need ? Math.max(0, left('card8')) : 0;
     return gap({
       id: `plugs-${id}`,
       station: 'plugs',
@@ -29,11 +34,12 @@ export function cardPlugs(plan: Plan): Finding[] {
       unit: '',
       terms: [
         {
-          ...plain('PSU brings', range(count(gives.items, id)), 1),
+          ...plain('PSU brings', range(own), 1),
           how: gives.how,
           input: { partId: supply.part.id, key: 'plugs', seat: 'supply' },
         },
-        plain('cards want', range(wanted), -1),
+        ...(splits > 0 ? [plain('8-pin left, if it splits into 6+2', range(0, splits), 1)] : []),
+        plain('cards want', range(need), -1),
       ],
       margin: 0,
       short: 'short',
@@ -42,10 +48,19 @@ export function cardPlugs(plan: Plan): Finding[] {
       say: (_, mark) =>
         mark === 'stop'
           ? 'The PSU lacks the plug this card wants. Do not make it from drive plugs: they burn.'
-          : 'Every card gets its plug.',
+          : mark === 'watch'
+            ? 'Most 8-pin card plugs split into 6 and 2: look whether the two pins come off.'
+            : 'Every card gets its plug.',
     });
   });
 }
+
+const cardPlugIds = ['card6', 'card8', 'card16'] as const;
+type CardPlug = (typeof cardPlugIds)[number];
+
+/** How many of a kind are among them; the older and the newer sixteen-contact plug go on each other. */
+const countOf = (items: readonly string[], id: CardPlug) =>
+  count(items, id) + (id === 'card16' ? count(items, 'card16old') : 0);
 
 /** Drives against the supply's SATA plugs; one plug carries one drive unless a splitter is sound. */
 export function drivePlugs(plan: Plan): Finding[] {

@@ -1,4 +1,5 @@
 import type { Check } from '../findings/finding.ts';
+import { cardBudget } from './cardBudget.ts';
 import { dcBoard } from './dcBoard.ts';
 import { feedLimits } from './feedLimits.ts';
 import { labelSense, smallRails } from './label.ts';
@@ -21,6 +22,7 @@ export const wattChecks: readonly Check[] = [
   leadLimits,
   leadDrops,
   slotLimits,
+  cardBudget,
   excursions,
   spinUp,
   feedLimits,

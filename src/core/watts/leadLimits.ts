@@ -18,6 +18,7 @@ import {
   type Rail,
   type Tree,
 } from './tree/index.ts';
+import { slotPower } from './slotPower.ts';
 import { hangOn } from '../remedies/hangOn.ts';
 import { offer } from '../remedies/offer.ts';
 
@@ -204,7 +205,7 @@ export function slotLimits(plan: Plan): Finding[] {
       seats: ['board', placed.seat],
       unit: 'W',
       terms: [
-        plain('slot provides', range(slotW.graphics), 1),
+        plain('slot provides', slotPower(plan, placed), 1),
         { ...plain('card takes there', need, -1), how: 'class' },
       ],
       margin: 0,
@@ -213,9 +214,9 @@ export function slotLimits(plan: Plan): Finding[] {
       undoMinutes: 30,
       say: (rest, mark) =>
         mark === 'stop'
-          ? 'A card without plugs asks more of the slot than it gives.'
+          ? 'It asks more of the slot than that gives.'
           : mark === 'watch'
-            ? "More than 75 W in a slot is more than it gives: read the card's label."
+            ? "It may ask more of the slot than that gives: read the card's label, and what the maker of the board allows."
             : 'The slot provides what the card draws there.',
     });
   });

@@ -13,6 +13,7 @@
     railsWanted,
     shopping,
   } from '$core/plugs/join/index.ts';
+  import { needsOf } from '$core/plugs/needs.ts';
   import type { Plug } from '$core/standards/plugs/index.ts';
   import { lengthWithUnit } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -55,7 +56,10 @@
   const spec = $derived({
     gives: plugsOf(gives),
     takes: plugsOf(takes),
-    needs: takes.map((_, k) => $state.snapshot(needs[k]) ?? {}),
+    needs: needsOf(plan, plugsOf(takes)).map((known, k) => ({
+      ...known,
+      ...$state.snapshot(needs[k]),
+    })),
     fill,
     alarms,
     lengthMm,

@@ -63,7 +63,6 @@ describe('demo', () => {
         .map((each) => each.id),
     );
     expect(ids).to.include.members([
-      'board-holes',
       'card-length:card1',
       'main-plug',
       'promised:supply',

@@ -56,9 +56,9 @@ describe('plan/run', () => {
   });
   it('counts by station for the rail', () => {
     const counts = countByStation(check(demo, '14'));
-    expect(counts.fit?.stop).to.equal(2);
+    expect(counts.fit?.stop).to.equal(1);
     expect(counts.plugs?.mend).to.equal(2);
-    expect(counts.watts).to.deep.equal({ stop: 0, mend: 0, watch: 0 });
+    expect(counts.watts).to.deep.equal({ stop: 0, mend: 0, watch: 1 });
   });
   it('names the tightest measure before a count', () => {
     expect(tightest(check(demo, '14'))?.id).to.equal('card-length:card1');

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import {
+  needOf,
   bears,
   carry,
   continuity,
@@ -106,6 +107,9 @@ describe('plugs/join, whatever is joined', () => {
   }).timeout(60_000);
 });
 
+/** A CPU that was measured, instead of the most one may take. */
+const small = { needs: [{}, { '+12V': 6.5 }] };
+
 describe('plugs/join, known adapters', () => {
   it('lays a straight lead pin to pin without a crossing', () => {
     const recipe = joined(['main24'], ['main24']);
@@ -129,7 +133,7 @@ describe('plugs/join, known adapters', () => {
     for (const wire of feeds) expect(wire.from.pin).to.be.within(5, 8);
   });
   it('makes the missing rails, standby from standby, and names what is lost', () => {
-    const recipe = joined(['main10'], ['main24', 'cpu4']);
+    const recipe = joined(['main10'], ['main24', 'cpu4'], small);
     expect(recipe.impossible).to.be.empty;
     expect(recipe.converters.map((each) => `${each.from}>${each.to}`).sort()).to.deep.equal([
       '+12V>+3.3V',
@@ -191,6 +195,41 @@ describe('plugs/join, known adapters', () => {
     const tie = recipe.ties.find((each) => each.signal === 'PS_ON#');
     expect(tie?.through).to.contain('transistor');
   });
+  it('turns the enable round the other way too: a board that drives high on a PSU that starts on low', () => {
+    const board = of('cpu8', ['COM', 'COM', '+12V', '+12V', 'open', 'PS_ON', 'COM', 'open']);
+    const recipe = join({ gives: [of('main24')], takes: [board] });
+    const tie = recipe.ties.find((each) => each.signal === 'PS_ON');
+    expect(tie?.to).to.equal('PS_ON#');
+    expect(tie?.through).to.contain('transistor');
+    expect(recipe.ties.filter((each) => each.through === 'switch')).to.deep.equal([]);
+  });
+  it('refuses a plug that has rails and no ground, at its place; colours of a light go back by themselves', () => {
+    const bare = of('drive4', ['+12V', '+5V', 'open', 'open']);
+    const recipe = join({ gives: [of('drive4')], takes: [bare] });
+    const fault = recipe.impossible.find((each) => each.say.includes('no ground contact'));
+    expect(fault?.end).to.include({ side: 'take', pin: 1 });
+    const light = { ...bare, pins: ['+12V', 'G', 'R', 'B'] };
+    const says = join({ gives: [of('drive4')], takes: [light] }).impossible.map((each) => each.say);
+    expect(says.join()).to.not.contain('no ground contact');
+  });
+  it('feeds no card and no CPU from SATA plugs, however many (54 W each, SATA-IO)', () => {
+    for (const takes of ['card6', 'card8', 'cpu4', 'cpu8', 'card16']) {
+      const recipe = joined(['sata', 'sata'], [takes]);
+      expect(recipe.impossible.map((each) => each.say).join(), takes).to.contain('54 W');
+    }
+    const drives = joined(['sata'], ['sata', 'sata'], {
+      needs: [
+        { '+12V': 1, '+5V': 1, '+3.3V': 0 },
+        { '+12V': 1, '+5V': 1, '+3.3V': 0 },
+      ],
+    });
+    expect(drives.impossible).to.deep.equal([]);
+  });
+  it('asks 16 and 20 A for a CPU nobody spoke of', () => {
+    const spec = { gives: [of('main24')], takes: [of('cpu4'), of('cpu8')] };
+    expect([needOf(spec, 0, '+12V'), needOf(spec, 1, '+12V')]).to.deep.equal([16, 20]);
+    expect(needOf({ ...spec, needs: [{ '+12V': 6 }] }, 0, '+12V')).to.equal(6);
+  });
   it('makes power-good from 5 V where nothing gives it, and says what that loses', () => {
     const supply = of('cpu8', ['COM', 'COM', '+12V', '+5V', '+3.3V', '+5VSB', 'PS_ON#', '+12V']);
     const recipe = join({ gives: [supply], takes: [of('main20')] });
@@ -202,7 +241,7 @@ describe('plugs/join, known adapters', () => {
     expect(recipe.impossible[0]?.say).to.contain('measure it first');
   });
   it('wires more contacts when sharing is uneven', () => {
-    const lean = joined(['main10'], ['main24', 'cpu4']);
+    const lean = joined(['main10'], ['main24', 'cpu4'], small);
     expect(lean.rounds).to.be.greaterThan(0);
   });
   it('refuses a spec without sense, in words', () => {
@@ -260,7 +299,7 @@ function groups(wires: Recipe['wires']): Map<string, number> {
 }
 
 describe('plugs/join, sheets', () => {
-  const recipe = joined(['main10'], ['main24', 'cpu4']);
+  const recipe = joined(['main10'], ['main24', 'cpu4'], small);
   it('asks for every wire to beep and for no neighbour of another signal to', () => {
     const rows = continuity(recipe);
     expect(rows.filter((row) => row.connect)).to.have.length(recipe.wires.length);
@@ -306,7 +345,7 @@ describe('plugs/join, sheets', () => {
     expect(count('wire black')).to.equal(black * 150);
   });
   it('writes a wire as one line', () => {
-    const [wire] = joined(['cpu4'], ['cpu4']).wires;
+    const [wire] = joined(['cpu4'], ['cpu4'], { needs: [{ '+12V': 6.5 }] }).wires;
     expect(wire && wireLine(wire)).to.match(/^A\d > P\d \+12V yellow AWG 20 150 mm$/);
   });
 });
@@ -366,6 +405,7 @@ describe('plugs/join/schema', () => {
         },
       ],
       takes: ['cpu4'],
+      needs: [{ '+12V': 10 }],
     });
     expect(join(spec).impossible).to.be.empty;
   });

@@ -31,6 +31,14 @@ export const boardProperties = [
   num('inVolts', 'volts it takes', 'V', 'Between which volts may its input lie?', 60),
   num('x16', 'x16 slots', 'count', 'How many x16 slots has it?', 10, 5),
   num('slotLanes', 'lanes of the slot', 'count', 'How many lanes has the slot, as routed?', 16, 20),
+  num(
+    'slotWatts',
+    'slot power',
+    'W',
+    'What may a card draw from the slot, by the maker of the board?',
+    75,
+    60,
+  ),
   num('slotGen', 'generation of the slot', 'count', 'Which generation is the slot?', 5, 20),
   num('m2Lanes', 'lanes of the M.2 socket', 'count', 'How many lanes has the M.2 socket?', 4, 20),
   num(

@@ -41,7 +41,11 @@ export const cardProperties = [
   text('bracket', 'bracket', 'Full height or low bracket?', ['full', 'low', 'both']),
   num('lanes', 'lanes', 'count', 'How many lanes has the card, by its contacts?', 16, 20),
   num('gen', 'generation', 'count', 'Which generation is the card?', 5, 20),
-  list('plugs', 'power plugs', 'Which power plugs does the card want?', ['card6', 'card8']),
+  list('plugs', 'power plugs', 'Which power plugs does the card want?', [
+    'card6',
+    'card8',
+    'card16',
+  ]),
   text('plugAt', 'place of its plugs', 'Where do its power plugs sit?', ['top', 'end']),
   num('watts', 'draw at full load', 'W', 'What does the card draw?', 1000, 60),
   num(

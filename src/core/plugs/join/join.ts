@@ -99,7 +99,11 @@ const nothing: Solved = {
 
 function solveNets(spec: JoinSpec, placed: readonly PlacedConverter[], known: Known): Solved {
   const nets = netsOf(spec, placed);
-  const impossible = [...limitFaults(spec, nets), ...converterFaults(placed)];
+  const impossible = [
+    ...drivePlugFaults(spec),
+    ...limitFaults(spec, nets),
+    ...converterFaults(placed),
+  ];
   const laid = layOut(spec.gives, spec.takes, placed.length);
   const more = new Map<Net, number>();
   let before: Solved | undefined;
@@ -140,6 +144,19 @@ const overFault = ({ net, end, amps, limit }: Over): Recipe['impossible'][number
   end,
   say: `${net.signal}: contacts share unevenly, one may come to carry ${amps.toFixed(1)} A of ${limit.toFixed(1)} A. Ask less of it, or give it more contacts.`,
 });
+
+/** A SATA plug carries 54 W on its three 12 V contacts of 1.5 A (SATA-IO): cards and CPUs are never fed from one. */
+function drivePlugFaults(spec: JoinSpec): Recipe['impossible'] {
+  const gives = spec.gives.findIndex((plug) => plug.id === 'sata' || plug.id === 'sata-slim');
+  const takes = spec.takes.find((plug) => plug.group === 'card' || plug.group === 'processor');
+  if (gives < 0 || !takes) return [];
+  return [
+    {
+      end: { side: 'give', plug: gives, pin: 1 },
+      say: `A SATA plug carries 54 W and burns under more: it feeds no ${takes.name}. Take a plug of the PSU made for it.`,
+    },
+  ];
+}
 
 function limitFaults(spec: JoinSpec, nets: readonly Net[]): Recipe['impossible'] {
   return nets.flatMap((net) => {

@@ -37,8 +37,8 @@ export function needOf(spec: JoinSpec, k: number, name: string): number {
   const said = spec.needs?.[k]?.[name];
   if (said !== undefined) return said;
   const plug = spec.takes[k];
-  /* A processor of 65 W and one of 125 W with the loss of the board's converter (common practice, no source). */
-  if (plug && name === '+12V' && plug.group === 'processor') return plug.ways === 4 ? 6.5 : 12;
+  /* A CPU called 65 W boosts to 117 to 220 W: never less where nobody said (boost limits of data sheets, unverified). */
+  if (plug && name === '+12V' && plug.group === 'processor') return plug.ways === 4 ? 16 : 20;
   if (plug?.limitW && name === '+12V') return plug.limitW / 12;
   /* A fan or a light on a header. */
   if (plug && (plug.contactA ?? 9) <= 1) return HEADER_LOAD_A;

@@ -46,11 +46,28 @@ export function tiesOf(spec: JoinSpec, made: ReadonlySet<string>, used: Readonly
         say: `What ${plug.name} wants on ${open.length === plug.ways ? 'any of its pins' : `pins ${open.join(', ')}`} is not known: measure it first.`,
       });
     each(plug, 'take', k, (end, name) => taking(spec, end, name, brings, kept));
+    kept.impossible.push(...noWayBack(plug, k));
   });
   spec.gives.forEach((plug, i) =>
     each(plug, 'give', i, (end, name) => giving(end, name, takes, brings, kept)),
   );
   return kept;
+}
+
+/** Current goes back by the ground of its own plug: one that has rails and none, and nothing else to go back by, is refused. */
+function noWayBack(plug: Plug, k: number): Recipe['impossible'] {
+  const rail = plug.pins.findIndex(isRail);
+  const back = plug.pins.some((name) => {
+    const { direction } = signal(name);
+    return isReturn(name) || !['feeds', 'open', 'key'].includes(direction) || name === '?';
+  });
+  if (rail < 0 || back) return [];
+  return [
+    {
+      end: { side: 'take', plug: k, pin: rail + 1 },
+      say: `${plug.name} has no ground contact: what it draws would find its way back through another rail. Find its ground first.`,
+    },
+  ];
 }
 
 function each(
@@ -92,7 +109,8 @@ function taking(spec: JoinSpec, end: End, name: string, brings: Has, kept: Kept)
     });
     return;
   }
-  if (name === 'PS_ON#') return enable(end, brings, kept);
+  if (name === 'PS_ON#') return enable(end, 'PS_ON', brings, kept);
+  if (name === 'PS_ON') return enable(end, 'PS_ON#', brings, kept);
   if (name === 'PWR_OK') return powerGood(end, brings, kept);
   if (isRail(name)) {
     kept.impossible.push({
@@ -104,20 +122,24 @@ function taking(spec: JoinSpec, end: End, name: string, brings: Has, kept: Kept)
   kept.open.push({ end, signal: name, say: `nothing brings ${name}` });
 }
 
-function enable(end: End, brings: Has, kept: Kept): void {
-  if (brings('PS_ON'))
+/** The board's enable against the PSU's: the other sense is turned round by a transistor. */
+function enable(end: End, turned: 'PS_ON' | 'PS_ON#', brings: Has, kept: Kept): void {
+  const high = turned === 'PS_ON';
+  if (brings(turned))
     kept.ties.push({
       end,
-      signal: 'PS_ON#',
-      to: 'PS_ON',
+      signal: high ? 'PS_ON#' : 'PS_ON',
+      to: turned,
       through:
         'stage that turns it round: small transistor, 10 kΩ at its base, 10 kΩ pull-up to standby',
-      say: 'the PSU starts on high, the board pulls low',
+      say: high
+        ? 'the PSU starts on high, the board pulls low'
+        : 'the PSU starts on low, the board drives high',
     });
   else
     kept.open.push({
       end,
-      signal: 'PS_ON#',
+      signal: high ? 'PS_ON#' : 'PS_ON',
       say: 'the PSU has no enable: it runs as soon as it is fed, the board cannot switch it',
     });
 }
@@ -145,6 +167,7 @@ function giving(end: End, name: string, takes: Has, brings: Has, kept: Kept): vo
     kept.open.push({ end, signal: name, say: 'not known: left open, insulated' });
     return;
   }
+  if (name === 'PS_ON#' && takes('PS_ON')) return;
   if (name === 'PS_ON#' && !takes('PS_ON#')) {
     kept.ties.push({
       end,

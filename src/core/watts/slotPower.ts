@@ -1,0 +1,25 @@
+import { listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { plug, slotW } from '../standards/plugs/index.ts';
+import { range, type Range } from '../units/range.ts';
+
+/** Slots of makers' own slim boards often give no more, W (common practice, no source). */
+const MAKERS_LEAST = 25;
+
+/**
+ * What a slot gives a card, W: as the board's maker says, else by the card's contacts and sort (PCI
+ * Express CEM, unverified): x1 10, 25 once configured; x4, x8 and cards that are no graphics 25; x16
+ * graphics 75, where the board is no maker's own.
+ */
+export function slotPower(plan: Plan, card: Placed): Range {
+  const board = one(plan, 'board');
+  const said = board && numberAt(plan, board, 'slotWatts');
+  if (said) return { lo: said.lo, hi: said.hi };
+  const lanes = numberAt(plan, card, 'lanes');
+  if (lanes && lanes.hi === 1) return range(slotW.x1, slotW.other);
+  if (lanes && lanes.hi <= 8) return range(slotW.other);
+  const screens = numberAt(plan, card, 'screens');
+  const plugged = (listAt(plan, card, 'plugs')?.items.length ?? 0) > 0;
+  if (screens && screens.hi === 0 && !plugged) return range(slotW.other);
+  const main = board && plug(textAt(plan, board, 'mainPlug')?.text ?? '');
+  return range(main?.group === "maker's" ? MAKERS_LEAST : slotW.graphics, slotW.graphics);
+}

@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, type Plan } from '../model/plan.ts';
+import { all, listAt, numberAt, one, type Placed, type Plan } from '../model/plan.ts';
 import { plug, slotW } from '../standards/plugs/index.ts';
 import { range, total, type Range } from '../units/range.ts';
 import { slotPower } from './slotPower.ts';
@@ -13,9 +13,8 @@ const SENSED_W = range(150, 600);
 export function cardBudget(plan: Plan): Finding[] {
   if (!one(plan, 'board')) return [];
   return all(plan, 'card').flatMap((placed) => {
-    const watts = numberAt(plan, placed, 'watts');
-    const plugs = listAt(plan, placed, 'plugs');
-    if (!watts || watts.how === 'class' || !plugs) return [];
+    const { watts, plugs } = told(plan, placed);
+    if (!watts || !plugs) return [];
     const limits = plugs.items.map(limitOf);
     return gap({
       id: `card-budget:${placed.seat}`,
@@ -24,7 +23,7 @@ export function cardBudget(plan: Plan): Finding[] {
       seats: [placed.seat, 'board'],
       unit: 'W',
       terms: [
-        plain('slot provides', range(slotPower(plan, placed).hi), 1),
+        plain('slot provides', slotPower(plan, placed), 1),
         ...(limits.length > 0
           ? [
               {
@@ -52,6 +51,21 @@ export function cardBudget(plan: Plan): Finding[] {
             : 'Slot and plugs carry the card.',
     });
   });
+}
+
+/** What the budget needs to be said: watts that are more than a class's, and which plugs. */
+function told(plan: Plan, card: Placed) {
+  const watts = numberAt(plan, card, 'watts');
+  return {
+    watts: watts && watts.how !== 'class' ? watts : undefined,
+    plugs: listAt(plan, card, 'plugs'),
+  };
+}
+
+/** Whether the budget judges a card; its slot needs no sum of its own then. */
+export function hasBudget(plan: Plan, card: Placed): boolean {
+  const { watts, plugs } = told(plan, card);
+  return watts !== undefined && plugs !== undefined;
 }
 
 function limitOf(id: string): Range {

@@ -43,11 +43,8 @@ export function feedLimits(plan: Plan): Finding[] {
       }),
     ];
   const { low, state } = stateOf(feed, supply, boardW(draws, 'full'));
-  /* A line that collapses whatever else is true settles at no amps: those it would take at its plain volts judge the wire. */
-  if (!low.solved.ok) {
-    const amps = range(state.wantedW.lo / feed.volts.hi, state.wantedW.hi / feed.volts.lo);
-    return [...lineCarries(state), ...fuseWire(state), ...leadWire({ ...state, amps })];
-  }
+  /* A line that collapses whatever else is true settles at no amps. */
+  if (!low.solved.ok) return [...lineCarries(state), ...fuseWire(state), ...wireAtLeast(state)];
   return [
     ...lineCarries(state),
     ...labelOf(plan, state),
@@ -349,6 +346,29 @@ function fuseWire({ feed, supply }: FeedState): Finding[] {
           : mark === 'watch'
             ? 'It may save the wire while that lies alone in open air; in a bundle or in PVC it does not.'
             : 'The fuse blows before the wire is harmed.',
+    }),
+  ];
+}
+
+/** The wire of a line that collapses: what it would take at its plain volts is the least that is asked of it. */
+function wireAtLeast({ feed, supply, wantedW }: FeedState): Finding[] {
+  const { awg } = feed;
+  if (awg === undefined) return [];
+  const asked = range(wantedW.lo / feed.volts.hi, wantedW.hi / feed.volts.lo);
+  const carries = wireSpan(awg, 2);
+  if (asked.lo <= carries.hi) return [];
+  return [
+    gap({
+      ...base('feed-wire-least', 'wire of the lead', supply),
+      unit: 'A',
+      terms: [
+        plain(`AWG ${awg} carries`, carries, 1),
+        { ...plain('asked at its plain volts', asked, -1), how: 'class' },
+      ],
+      margin: 0,
+      short: 'over',
+      source: wireSource,
+      say: () => 'The wire gets hot before the volts fall: a thicker one.',
     }),
   ];
 }

@@ -3,6 +3,7 @@ import { cardBudget } from './cardBudget.ts';
 import { dcBoard } from './dcBoard.ts';
 import { feedLimits } from './feedLimits.ts';
 import { labelSense, smallRails } from './label.ts';
+import { fire } from './fire.ts';
 import { leadDrops, leadLimits, slotLimits } from './leadLimits.ts';
 import { excursions, spinUp } from './peaks.ts';
 import { rail12 } from './rail12.ts';
@@ -25,6 +26,7 @@ export const wattChecks: readonly Check[] = [
   cardBudget,
   excursions,
   spinUp,
+  fire,
   feedLimits,
   dcBoard,
   measuredSchool,

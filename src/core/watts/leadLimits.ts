@@ -4,7 +4,7 @@ import { plain } from '../findings/terms.ts';
 import { all, one, type Plan } from '../model/plan.ts';
 import { withApplied } from '../model/reads.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
-import { practice, type Source } from '../standards/source.ts';
+import type { Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
 import { range, subtract, type Range } from '../units/range.ts';
 import {
@@ -18,6 +18,7 @@ import {
   type Rail,
   type Tree,
 } from './tree/index.ts';
+import { hasBudget } from './cardBudget.ts';
 import { slotPower } from './slotPower.ts';
 import { hangOn } from '../remedies/hangOn.ts';
 import { offer } from '../remedies/offer.ts';
@@ -31,7 +32,7 @@ const WORTH = 0.3;
 export function leadLimits(plan: Plan): Finding[] {
   const tree = treeOf(plan, 'full');
   if (!tree) return [];
-  return tree.leads.flatMap((lead) => [...contactOf(plan, tree, lead), ...danger(lead, tree)]);
+  return tree.leads.flatMap((lead) => contactOf(plan, tree, lead));
 }
 
 const branchesOf = (tree: Tree, lead: Lead): { rail: Rail; branch: Branch }[] =>
@@ -124,27 +125,6 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
   });
 }
 
-function danger(lead: Lead, tree: Tree): Finding[] {
-  if (!lead.danger) return [];
-  const loads = tree.draws.filter((draw) => tree.on.get(draw.id) === lead.id);
-  return [
-    {
-      id: `fire-${lead.id}`,
-      station: 'watts',
-      mark: 'stop',
-      title: lead.label,
-      seats: [lead.id, ...loads.map((draw) => draw.seat)],
-      unit: '',
-      terms: [plain(lead.label, lead.plug.name, 0)],
-      restLabel: 'fire risk',
-      say: `${lead.danger.charAt(0).toUpperCase()}${lead.danger.slice(1)}.`,
-      source: practice,
-      remedies: [],
-      undoMinutes: 240,
-    },
-  ];
-}
-
 /** Share of the nominal volts a load stands to lose between the supply's 5 % and its own limit. */
 const allowed: Record<Lead['over'], { share: number; source: Source }> = {
   main: { share: 0.05, source: { title: 'ATX12V power supply design guide', memory: true } },
@@ -190,13 +170,13 @@ export function leadDrops(plan: Plan): Finding[] {
   );
 }
 
-/** What a card takes from its slot. */
+/** What a card takes from its slot, while nobody said both its watts and its plugs. */
 export function slotLimits(plan: Plan): Finding[] {
   const tree = treeOf(plan, 'full');
   if (!tree || !one(plan, 'board')) return [];
   return all(plan, 'card').flatMap((placed) => {
     const draw = tree.draws.find((each) => each.id === `${placed.seat} slot`);
-    if (!draw) return [];
+    if (!draw || hasBudget(plan, placed)) return [];
     const need: Range = draw.watts.full;
     return gap({
       id: `slot-${placed.seat}`,

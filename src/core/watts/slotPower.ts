@@ -14,12 +14,24 @@ export function slotPower(plan: Plan, card: Placed): Range {
   const board = one(plan, 'board');
   const said = board && numberAt(plan, board, 'slotWatts');
   if (said) return { lo: said.lo, hi: said.hi };
+  const may = possible(plan, card, board);
+  return range(Math.min(...may.map((each) => each.lo)), Math.max(...may.map((each) => each.hi)));
+}
+
+/** Every slot this card may sit in, as far as its contacts and its sort are said. */
+function possible(plan: Plan, card: Placed, board: Placed | undefined): Range[] {
   const lanes = numberAt(plan, card, 'lanes');
-  if (lanes && lanes.hi === 1) return range(slotW.x1, slotW.other);
-  if (lanes && lanes.hi <= 8) return range(slotW.other);
   const screens = numberAt(plan, card, 'screens');
   const plugged = (listAt(plan, card, 'plugs')?.items.length ?? 0) > 0;
-  if (screens && screens.hi === 0 && !plugged) return range(slotW.other);
   const main = board && plug(textAt(plan, board, 'mainPlug')?.text ?? '');
-  return range(main?.group === "maker's" ? MAKERS_LEAST : slotW.graphics, slotW.graphics);
+  const whole = !lanes || lanes.hi > 8;
+  const graphics = !screens || screens.hi > 0 || plugged;
+  const none = screens !== undefined && screens.lo <= 0 && !plugged;
+  return [
+    ...(lanes && lanes.lo <= 1 ? [range(slotW.x1, slotW.other)] : []),
+    ...((lanes && lanes.lo <= 8 && lanes.hi > 1) || (whole && none) ? [range(slotW.other)] : []),
+    ...(whole && graphics
+      ? [range(main?.group === "maker's" ? MAKERS_LEAST : slotW.graphics, slotW.graphics)]
+      : []),
+  ];
 }

@@ -5,8 +5,8 @@ import { processorPlug } from '../../../src/core/plugs/processorPlug.ts';
 import { planWith, the } from '../../helpers/build.ts';
 
 describe('plugs/smallPairs', () => {
-  it('stops a 12 V light on the only header, a 5 V one', () => {
-    const plan = planWith({ board: { lightHeaders: ['light5'] }, small1: { plug: 'light12' } });
+  it('stops a 5 V light on the only header, a 12 V one', () => {
+    const plan = planWith({ board: { lightHeaders: ['light12'] }, small1: { plug: 'light5' } });
     const found = the(lights(plan), 'light:small1');
     expect(found.mark).to.equal('stop');
     expect(found.say).to.contain('+12V on +5V');

@@ -40,9 +40,15 @@ describe('watts/cardBudget', () => {
 describe('watts/slotPower', () => {
   const at = (card: Seats[string], on: Seats[string] = board) =>
     the(
-      slotLimits(planWith({ board: on, supply, processor: { watts: 65 }, card1: card })),
-      'slot-card1',
+      cardBudget(planWith({ board: on, supply, processor: { watts: 65 }, card1: card })),
+      'card-budget:card1',
     ).mark;
+  it('is a sum of its own only while plugs or watts are not said', () => {
+    const slot = (card: Seats[string]) =>
+      slotLimits(planWith({ board, supply, processor: { watts: 65 }, card1: card }));
+    expect(the(slot({ watts: 60 }), 'slot-card1').mark).to.equal('clear');
+    expect(slot({ watts: 60, plugs: [] })).to.deep.equal([]);
+  });
   it('gives by contacts and sort of card', () => {
     expect(at({ watts: 60, plugs: [] })).to.equal('clear');
     expect(at({ watts: 30, plugs: [], lanes: 4 })).to.equal('stop');

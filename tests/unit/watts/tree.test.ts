@@ -13,6 +13,7 @@ import { leadLimits } from '../../../src/core/watts/leadLimits.ts';
 import { settledW, wallMeter } from '../../../src/core/watts/meter.ts';
 import { excursions, spinUp } from '../../../src/core/watts/peaks.ts';
 import { secondSupply } from '../../../src/core/watts/secondSupply.ts';
+import { fire } from '../../../src/core/watts/fire.ts';
 import { schoolsOf } from '../../../src/core/watts/schools.ts';
 import {
   feedCorner,
@@ -127,11 +128,19 @@ describe('watts, limits on the way', () => {
     const after = the(leadLimits(withRemedy(planOfJob('9'), first!.value)), 'lead-small1-12 V');
     expect(after.rest?.hi).to.be.closeTo(first!.rest!.hi, 1e-9);
   });
-  it('stops a riser fed from a drive plug and a moulded splitter', () => {
-    for (const what of ['powered riser', 'moulded splitter']) {
-      const plan = planWith({ ...tower, small1: { what, plug: 'sata' } });
-      expect(the(leadLimits(plan), 'fire-small1').mark, what).to.equal('stop');
-    }
+  it('stops a riser fed from a SATA plug and a moulded splitter, in every machine', () => {
+    const brick = { feeds: 'brick', volts: 19, watts: 180 };
+    for (const machine of [tower, { ...tower, supply: brick }, { small1: {} }])
+      for (const what of ['powered riser', 'moulded splitter']) {
+        const plan = planWith({ ...machine, small1: { what, plug: 'sata' } } as Seats);
+        expect(the(fire(plan), 'fire-small1').mark, what).to.equal('stop');
+      }
+    const riser = (plug: string) =>
+      fire(planWith({ ...tower, small1: { what: 'powered riser', plug } })).map(
+        (each) => each.mark,
+      );
+    expect(riser('drive4')).to.deep.equal(['watch']);
+    expect(riser('card6')).to.deep.equal([]);
   });
   it('says of a label that contradicts itself, and lets rails add up beyond the total', () => {
     const at = (supply: Seats[string]) => labelSense(planWith({ ...tower, supply }));
@@ -231,8 +240,8 @@ describe('watts, a machine on one voltage', () => {
     expect(the(at({ fuse: 3, feedAwg: 30 }), 'fuse-wire').mark).to.equal('stop');
   });
   it('passes no gauge over: thin ones burn, and one without a figure is a Watch that names it', () => {
-    expect(the(at({ feedAwg: 28 }), 'feed-wire').mark).to.equal('stop');
-    expect(the(at({ feedAwg: 32 }), 'feed-wire').mark).to.equal('stop');
+    for (const feedAwg of [28, 32])
+      expect(the(at({ feedAwg }), 'feed-wire-least').mark).to.equal('stop');
     const small: Seats = { board: { watts: 2, processorPlug: 'none' }, processor: { watts: 1 } };
     const thin = the(at({ feedAwg: 34 }, small), 'feed-wire');
     expect(thin.mark).to.equal('watch');

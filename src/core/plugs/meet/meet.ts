@@ -28,12 +28,16 @@ const severity: Record<Effect, number> = {
   right: 0,
 };
 
+/** A light gets its volts from the header it is pushed on; with every other pair the plug brings them. */
+const between = (plug: Plug, own: string, header: string) =>
+  plug.group === 'light' ? touch(header, own) : touch(own, header);
+
 /** What a placement does, contact by contact. */
 export function meetingOf(plug: Plug, socket: Plug, placement: Placement): Meeting {
   const contacts = placement.pairs.map(([plugPin, socketPin]) => ({
     plugPin,
     socketPin,
-    ...touch(plug.pins[plugPin - 1] ?? 'open', socket.pins[socketPin - 1] ?? 'open'),
+    ...between(plug, plug.pins[plugPin - 1] ?? 'open', socket.pins[socketPin - 1] ?? 'open'),
   }));
   const worst = Math.max(0, ...contacts.map((each) => severity[each.effect]));
   const open = socket.ways - placement.pairs.length;

@@ -18,8 +18,6 @@ export interface Lead {
   awg: number;
   lengthMm: Range;
   over: Draw['over'];
-  /** What makes it dangerous, if anything: a moulded splitter, a riser. */
-  danger?: string;
   /** Several plugs hang on one run of wire: the wire carries them all. */
   sharedWire?: boolean;
 }
@@ -101,18 +99,12 @@ function smallLeads(plan: Plan, leads: readonly Lead[]): Lead[] {
     const own = id === undefined ? undefined : plug(id);
     const on = leads.find((lead) => lead.plug.id === id);
     if (!own || !on || !/hub|splitter|riser/.test(what)) return [];
-    const danger = /moulded/.test(what)
-      ? 'a moulded splitter is a fire risk: crimped ones only'
-      : /riser/.test(what)
-        ? 'a riser fed from a drive plug asks 75 W of it: a fire risk'
-        : undefined;
     return [
       {
         ...on,
         id: placed.seat,
         label: what,
         sharedWire: false,
-        ...(danger ? { danger } : {}),
       },
     ];
   });

@@ -1,0 +1,65 @@
+import type { Finding, Mark } from '../findings/finding.ts';
+import { wordOf } from '../findings/terms.ts';
+import { all, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { plugNameIn } from '../model/ownPlugs.ts';
+import { plugsOf } from '../model/reads.ts';
+import { practice } from '../standards/source.ts';
+
+/** What burns however the machine is fed: moulded splitters, and risers that ask 75 W of a drive plug (common practice, no source). */
+export function fire(plan: Plan): Finding[] {
+  return all(plan, 'small').flatMap((placed): Finding[] => {
+    const what = textAt(plan, placed, 'what')?.text ?? '';
+    const plug = textAt(plan, placed, 'plug')?.text;
+    if (/moulded/.test(what))
+      return [
+        finding(plan, placed, 'stop', 'A moulded splitter is a fire risk: crimped ones only.'),
+      ];
+    if (!/riser/.test(what) || plug === undefined) return [];
+    if (plug === 'sata')
+      return [
+        finding(
+          plan,
+          placed,
+          'stop',
+          'A riser asks up to 75 W and a SATA plug carries 54: a fire risk. Feed it from a card plug of the PSU.',
+        ),
+      ];
+    return plug === 'drive4'
+      ? [
+          finding(
+            plan,
+            placed,
+            'watch',
+            'A riser asks up to 75 W of a 4-pin peripheral plug: that plug alone on its lead, and felt for warmth after ten minutes. A card plug is better.',
+          ),
+        ]
+      : [];
+  });
+}
+
+function finding(plan: Plan, placed: Placed, mark: Mark, say: string): Finding {
+  const what = textAt(plan, placed, 'what');
+  const plug = textAt(plan, placed, 'plug');
+  const side = (key: 'what' | 'plug', label: string, value: string) => ({
+    ...wordOf(placed, key, label, undefined),
+    value,
+    sign: 0 as const,
+  });
+  return {
+    id: `fire-${placed.seat}`,
+    station: 'watts',
+    mark,
+    title: what?.text ?? placed.part.name,
+    seats: [placed.seat],
+    unit: '',
+    terms: [
+      side('what', 'what it is', what?.text ?? '?'),
+      ...(plug ? [side('plug', 'fed from', plugNameIn(plugsOf(plan), plug.text))] : []),
+    ],
+    restLabel: mark === 'stop' ? 'fire risk' : 'feel it',
+    say,
+    source: practice,
+    remedies: [],
+    undoMinutes: 240,
+  };
+}

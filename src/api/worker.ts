@@ -1,16 +1,7 @@
-import { setPriority } from 'node:os';
 import { move, transferableSymbol, valueSymbol } from 'piscina';
 import { forgetPlans } from '../core/model/reads.ts';
 import { refused, type Answer } from './answer.ts';
 import { tasks, type TaskName } from './tasks.ts';
-
-/** Under the thread that serves: where threads have a priority of their own, answering comes before computing. */
-const BEHIND = 10;
-try {
-  setPriority(BEHIND);
-} catch {
-  /* A system that does not let us: then they share alike. */
-}
 
 /** A thread that computes one request after the other and keeps nothing of any. */
 

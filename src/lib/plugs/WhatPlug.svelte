@@ -86,6 +86,7 @@
   const all = Object.keys(views) as View[];
   const questions: Partial<Record<ReadingKind, string>> = {
     chassis: 'Unplugged, discharged: is there continuity to ground, the chassis?',
+    ohms: 'Unplugged, discharged: how many ohms to the chassis?',
     standby: 'Plugged in, off: how many volts to ground?',
     running: 'Running with its load: how many volts to ground?',
   };
@@ -137,13 +138,14 @@
     }
   }
 
-  function volts(): void {
+  function figure(): void {
     const value = Number(typed.replace(',', '.').replace('−', '-'));
     if (typed.trim() === '' || !Number.isFinite(value)) {
-      fault = 'A figure in volts. Kept as typed.';
+      fault = `A figure in ${kind === 'ohms' ? 'ohms' : 'volts'}. Kept as typed.`;
       return;
     }
     if (kind === 'standby' || kind === 'running') add({ kind, pin: lit, volts: value });
+    else if (kind === 'ohms') add({ kind, pin: lit, ohms: value });
   }
 
   /** Colours are tapped in along the row: the light moves to the next pin without one. */
@@ -237,14 +239,14 @@
               >
             {:else}
               <label
-                >volts
+                >{kind === 'ohms' ? 'ohms' : 'volts'}
                 <input
                   bind:value={typed}
                   inputmode="decimal"
-                  onkeydown={(event) => event.key === 'Enter' && volts()}
+                  onkeydown={(event) => event.key === 'Enter' && figure()}
                 /></label
               >
-              <Button next onclick={volts}>Write it down</Button>
+              <Button next onclick={figure}>Write it down</Button>
             {/if}
             {#if bench.practice}<Button onclick={practise}>Practice meter</Button>{/if}
           </p>

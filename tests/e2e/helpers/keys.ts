@@ -36,6 +36,15 @@ export async function scan(page: Page, text: string, everyMs = 4): Promise<void>
   );
 }
 
+/** The same inside the page, where nothing is focused that would take the keys: a hundred codes in a moment, whatever the load. */
+export const scanInside = (page: Page, text: string): Promise<void> =>
+  page.evaluate((code) => {
+    for (const key of [...code, 'Enter']) {
+      const press = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+      (document.activeElement ?? document.body).dispatchEvent(press);
+    }
+  }, text);
+
 /** Types as a hand does: key by key, with a pause between them. */
 export async function byHand(page: Page, text: string, pauseMs = 110): Promise<void> {
   for (const key of text) {

@@ -16,7 +16,7 @@ import {
   simulatedBench,
   type Reading,
 } from '../../../src/core/plugs/identify/index.ts';
-import { plug } from '../../../src/core/standards/plugs/index.ts';
+import { plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 import { random } from '../../helpers/boards.ts';
 import { hiddenPlug, session } from '../../helpers/hidden.ts';
 
@@ -297,16 +297,57 @@ describe('plugs/identify, weaker readings and readings between pins', () => {
   it('calls a cavity without a contact open', () => {
     expect(chanceOf([{ kind: 'empty', pin: 4 }], 4, 'open')).to.be.above(0.5);
   });
-  it('does not call a pin return by beeper and ohms alone: they see the same thing', () => {
-    const readings: Reading[] = [
-      { kind: 'chassis', pin: 1, beeps: true },
-      { kind: 'ohms', pin: 1, ohms: 0.3 },
-    ];
-    const pin = identify(grid, readings).pins[0];
-    expect(pin?.best).to.equal('COM');
-    expect(pin?.word).to.not.equal('sure');
-    const more = identify(grid, [...readings, { kind: 'standby', pin: 1, volts: 0 }]).pins[0];
-    expect(more?.word).to.equal('sure');
+  it('calls a pin ground only by a beep and, beside it, ohms below 1 or 0 V while running', () => {
+    const word = (...more: Reading[]) =>
+      identify(grid, [{ kind: 'colour', pin: 1, colour: 'black' }, ...more]).pins[0]?.word;
+    const beep: Reading = { kind: 'chassis', pin: 1, beeps: true };
+    expect(word(beep, { kind: 'standby', pin: 1, volts: 0 })).to.not.equal('sure');
+    expect(word({ kind: 'ohms', pin: 1, ohms: 0.3 })).to.not.equal('sure');
+    expect(word(beep, { kind: 'ohms', pin: 1, ohms: 20 })).to.not.equal('sure');
+    expect(word(beep, { kind: 'ohms', pin: 1, ohms: 0.3 })).to.equal('sure');
+    expect(word(beep, { kind: 'running', pin: 1, volts: 0.02 })).to.equal('sure');
+  });
+  it('asks for ohms where a pin is all but ground, and stops once they are read', () => {
+    const black = Array.from({ length: 6 }, (_, i): Reading[] => [
+      { kind: 'colour', pin: i + 1, colour: 'black' },
+      { kind: 'chassis', pin: i + 1, beeps: true },
+      { kind: 'standby', pin: i + 1, volts: 0 },
+    ]).flat();
+    const asked = identify(grid, black).next;
+    expect(asked?.kind).to.equal('ohms');
+    const told = black.concat(
+      Array.from({ length: 6 }, (_, i): Reading => ({ kind: 'ohms', pin: i + 1, ohms: 0.4 })),
+    );
+    const done = identify(grid, told);
+    expect(done.next?.kind).to.not.equal('ohms');
+    expect(done.pins.every((pin) => pin.word === 'sure')).to.equal(true);
+  });
+  it('calls no rail of an all-black loom ground, though all of them beep through their bleeders', () => {
+    /* A meter that beeps up to some 200 ohms, rails with bleeders below that (common practice, no source). */
+    let sure = 0;
+    for (let seed = 1; seed <= 39; seed += 1) {
+      const next = random(seed * 104729);
+      const pins = (plug('main24') as Plug).pins;
+      const loom = pins.flatMap((name, i): Reading[] => {
+        const pin = i + 1;
+        const ground = name === 'COM';
+        const rail = name.startsWith('+') || name === '-12V';
+        const standby = name === '+5VSB';
+        return [
+          { kind: 'colour', pin, colour: 'black' },
+          { kind: 'chassis', pin, beeps: ground || rail },
+          { kind: 'standby', pin, volts: standby ? 5 : name === 'PS_ON#' ? 3.3 : 0 },
+          { kind: 'ohms', pin, ohms: ground ? 0.2 + 0.5 * next() : 5 + 180 * next() },
+        ];
+      });
+      for (const told of [loom.filter((each) => each.kind !== 'ohms'), loom])
+        for (const pin of identify({ rows: 2, ways: 24 }, told).pins) {
+          if (pin.word !== 'sure' || pin.best !== 'COM') continue;
+          sure += 1;
+          expect(pins[pin.pin - 1], `seed ${seed}, pin ${pin.pin}`).to.equal('COM');
+        }
+    }
+    expect(sure).to.be.above(39 * 4);
   });
   it('refuses impossible readings, in words', () => {
     const refused = (reading: Reading, says: RegExp) =>

@@ -165,35 +165,39 @@ function pinAnswer(
     chances,
     best,
     chance,
-    word: wordFor(best, chance, kinds, contradiction),
+    word: wordFor(best, chance, kinds, list, contradiction),
     kinds,
     contradiction,
   };
 }
 
-/** Readings that see the same thing: two of one family are worth one when a pin is called return. */
-const families: Record<ReadingKind, string | undefined> = {
-  colour: 'colour',
-  gauge: undefined,
-  empty: 'cavity',
-  chassis: 'continuity',
-  common: 'continuity',
-  ohms: 'continuity',
-  standby: 'volts',
-  running: 'volts',
-};
+/** Ground is less than this from the chassis, ohm; a rail beeps over its bleeder, or at a meter's high threshold. */
+const GROUND_OHM = 1;
+/** Ground stays within this of the chassis under load, V. */
+const GROUND_V = 0.3;
 
-/** A pin is called return only by two readings of different kinds, one of them a meter's. */
+/**
+ * Does a reading tell ground from a rail that is off? Black colour, a beep and 0 V in standby do not:
+ * every rail that is off shows them on a loom of black wires with bleeders.
+ */
+const provesGround = (reading: Reading): boolean =>
+  (reading.kind === 'ohms' && reading.ohms < GROUND_OHM) ||
+  (reading.kind === 'running' && Math.abs(reading.volts) < GROUND_V);
+
+const beeped = (kinds: readonly ReadingKind[]) =>
+  kinds.includes('chassis') || kinds.includes('common');
+
+/** Sure takes a meter; ground a beep, and beside it ohms or volts that no rail shows. */
 function wordFor(
   best: SignalClass,
   chance: number,
   kinds: readonly ReadingKind[],
+  list: readonly Reading[],
   contradiction: string | undefined,
 ): PinAnswer['word'] {
   if (contradiction) return 'open';
-  const seen = new Set(kinds.flatMap((kind) => families[kind] ?? []));
-  const metered = [...seen].some((family) => family !== 'colour');
-  const enough = best === 'COM' ? seen.size >= 2 && metered : metered;
+  const metered = kinds.some((kind) => kind !== 'colour' && kind !== 'gauge');
+  const enough = best === 'COM' ? beeped(kinds) && list.some(provesGround) : metered;
   if (chance >= SURE && enough) return 'sure';
   return chance >= ALMOST ? 'one more reading' : 'open';
 }
@@ -265,8 +269,9 @@ const outcomes: Record<ReadingKind, (pin: number) => Reading[]> = {
 /**
  * The reading that tells most for its seconds and danger: what it tells of its own pin is all it
  * tells, for given the pin's signal the reading hangs on nothing else. Unplugged before standby
- * before running; running only when it may be. Colours, gauges, empty cavities, ohms and beeps between
- * pins are taken when they are given, never asked for: the beeper to the chassis tells more in less time.
+ * before running; running only when it may be. Colours, gauges, empty cavities and beeps between pins are
+ * taken when they are given, never asked for: the beeper to the chassis tells more in less time. Ohms are
+ * asked for where a pin is all but ground: nothing else unplugged tells it from a rail with a bleeder.
  */
 function nextReading(
   perPin: readonly (readonly Reading[])[],
@@ -285,7 +290,17 @@ function nextReading(
       if (bits > 0.001 && (!best || worth > best.worth)) best = { pin: pin.pin, kind, bits, worth };
     }
   }
-  return best && { pin: best.pin, kind: best.kind, bits: best.bits };
+  if (best) return { pin: best.pin, kind: best.kind, bits: best.bits };
+  /* What is left to say of them is not bits but proof. */
+  const ground = pins.find(
+    (pin) =>
+      pin.word !== 'sure' &&
+      pin.contradiction === undefined &&
+      pin.best === 'COM' &&
+      beeped(pin.kinds) &&
+      !(perPin[pin.pin - 1] ?? []).some((reading) => reading.kind === 'ohms'),
+  );
+  return ground && { pin: ground.pin, kind: 'ohms', bits: 0 };
 }
 
 /** Mutual information between a pin's signal and a reading's outcome, bits. */

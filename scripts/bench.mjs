@@ -144,18 +144,12 @@ async function largeShop(browser, address) {
   const { metrics } = await session.send('Performance.getMetrics');
   const heap = metrics.find(({ name }) => name === 'JSHeapUsedSize')?.value ?? NaN;
   await page.goto(`${address}/job/14/take-in`);
-  await page
-    .getByRole('button', { name: /^PSU/ })
-    .first()
-    .waitFor();
+  await page.getByRole('button', { name: /^PSU/ }).first().waitFor();
   const judged = [];
   let offered = 0;
   for (let i = 0; i < 3; i += 1) {
     const start = Date.now();
-    await page
-      .getByRole('button', { name: /^PSU/ })
-      .first()
-      .click();
+    await page.getByRole('button', { name: /^PSU/ }).first().click();
     await page.locator('dialog ul li button .gap').first().waitFor();
     judged.push(Date.now() - start);
     offered = await page.locator('dialog ul li button').count();

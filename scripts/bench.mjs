@@ -1,8 +1,7 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { fork } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { monitorEventLoopDelay } from 'node:perf_hooks';
-import { Worker } from 'node:worker_threads';
 import { brotliCompressSync } from 'node:zlib';
 import { built, capture, installed } from './run.mjs';
 
@@ -48,45 +47,49 @@ async function inBrowser() {
   const drag = await dragFrame(browser, address);
   const log = await largeLog(browser, address);
   const large = await largeShop(browser, address);
-  const held = await heavyRequests(address);
+  const held = await heavyRequests();
   await browser.close();
   server.close();
   return [...first, edit, drag, ...log, ...large, held];
 }
 
 /** How long the thread that serves stands still while whole shops are checked, more than there are threads. */
-async function heavyRequests(address) {
+async function heavyRequests() {
   const folder = mkdtempSync(join(tmpdir(), 'heavy-'));
   const file = join(folder, 'large.nutshell.json');
   capture('node', ['--import', 'tsx/esm', 'scripts/large-shop.ts', file, '5000', '200']);
-  const delay = monitorEventLoopDelay({ resolution: 5 });
-  delay.enable();
-  /* Who asks is on a thread of its own: only the server is measured. */
-  const asking = new Worker(
-    `const { parentPort, workerData } = require('node:worker_threads');
-    const body = require('node:fs').readFileSync(workerData.file);
-    const headers = { 'content-type': 'application/json' };
-    const ask = () => fetch(workerData.url, { method: 'POST', headers, body }).then((one) => one.status);
-    Promise.all(Array.from({ length: 8 }, ask)).then((all) => parentPort.postMessage(all));`,
-    { eval: true, workerData: { file, url: `${address}/api/v1/check` } },
-  );
-  const answers = await new Promise((done, failed) => {
-    asking.once('message', done);
-    asking.once('error', failed);
-  });
-  await asking.terminate();
-  delay.disable();
-  const megabytes = statSync(file).size / 1e6;
+  const body = readFileSync(file);
   rmSync(folder, { recursive: true });
-  const longest = delay.max / 1e6;
-  const count = (status) => answers.filter((answer) => answer === status).length;
-  if (count(200) + count(503) !== 8) throw new Error(`answered ${answers}`);
+  const times = [];
+  for (let run = 0; run < 3; run += 1) times.push(await heldWhile(body));
+  const figure = median(times);
   return {
-    what: `longest time the server's own thread stood still, 8 shops of ${megabytes.toFixed(1)} MB checked at once (${count(503)} given up after 5 s)`,
-    figure: `${longest.toFixed(0)} ms`,
+    what: `the server's own thread stood still at most, 8 shops of ${(body.length / 1e6).toFixed(1)} MB checked at once (worst of three ${Math.max(...times).toFixed(0)} ms)`,
+    figure: `${figure.toFixed(0)} ms`,
     wanted: 'under 100 ms',
-    met: longest < 100,
+    met: figure < 100,
   };
+}
+
+/** The same once, in a server of its own; ms. */
+async function heldWhile(body) {
+  const child = fork('scripts/held.mjs');
+  const said = () => new Promise((done) => child.once('message', done));
+  const { address } = await said();
+  const answers = await Promise.all(
+    Array.from({ length: 8 }, () =>
+      fetch(`${address}/api/v1/check`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body,
+      }).then((answer) => answer.status),
+    ),
+  );
+  if (!answers.every((status) => status === 200 || status === 503))
+    throw new Error(`answered ${answers}`);
+  const last = said();
+  child.send('stop');
+  return (await last).longest;
 }
 
 /** A shop of 10 000 parts and 300 jobs: opened again from the browser's own store, searched, and what it holds. */

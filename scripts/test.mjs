@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { built, capture, installed, run } from './run.mjs';
 
@@ -47,6 +48,17 @@ function debian() {
   );
 }
 
+/** A script of the project beside others; resolves to what it printed and whether all was well. */
+function atOnce(name, script) {
+  return new Promise((done) => {
+    const child = spawn('npm', ['run', '--silent', script]);
+    let printed = '';
+    child.stdout.on('data', (data) => (printed += data));
+    child.stderr.on('data', (data) => (printed += data));
+    child.on('close', (code) => done({ name, ok: code === 0, printed }));
+  });
+}
+
 /** Runs mocha, shows its output and adds its counts up. */
 function mocha(args) {
   const { status, stdout, stderr } = capture('npx', ['mocha', ...args]);
@@ -68,9 +80,17 @@ function lines(pattern) {
 
 installed();
 step('programs from Debian', debian);
-step('format', () => run('npm', ['run', '--silent', 'format:check']) === 0);
-step('lint', () => run('npm', ['run', '--silent', 'lint']) === 0);
-step('types', () => run('npm', ['run', '--silent', 'check']) === 0);
+for (const { name, ok, printed } of await Promise.all(
+  [
+    ['format', 'format:check'],
+    ['lint', 'lint'],
+    ['types', 'check'],
+  ].map(([name, script]) => atOnce(name, script)),
+))
+  step(name, () => {
+    console.log(printed.trimEnd());
+    return ok;
+  });
 console.log('\n── unit and reference tests');
 mocha([]);
 console.log('\n── end-to-end tests');

@@ -15,3 +15,19 @@ export const flags = [
 export const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
 
 export const launch = () => chromium.launch({ executablePath, args: flags });
+
+/** What the lines of the book say, straight out of the browser's store. */
+export const linesOfBook = (page) =>
+  page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const opening = indexedDB.open('nutshell-swap');
+        opening.onsuccess = () => {
+          const all = opening.result.transaction('ledger').objectStore('ledger').getAll();
+          all.onsuccess = () => {
+            opening.result.close();
+            resolve(all.result.map((entry) => entry.what));
+          };
+        };
+      }),
+  );

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
-import { executablePath, flags } from './browser.mjs';
+import { executablePath, flags, linesOfBook as stored } from './browser.mjs';
 import { serve } from './serve.mjs';
 
 /**
@@ -55,21 +55,6 @@ async function open() {
     });
   return { page, kill };
 }
-
-const stored = (page) =>
-  page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        const opening = indexedDB.open('nutshell-swap');
-        opening.onsuccess = () => {
-          const all = opening.result.transaction('ledger').objectStore('ledger').getAll();
-          all.onsuccess = () => {
-            opening.result.close();
-            resolve(all.result.map((entry) => entry.what));
-          };
-        };
-      }),
-  );
 
 let seed = 4711;
 const random = () => (seed = (seed * 16807) % 2147483647) / 2147483647;

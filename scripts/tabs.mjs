@@ -1,4 +1,4 @@
-import { launch } from './browser.mjs';
+import { launch, linesOfBook as stored } from './browser.mjs';
 import { serve } from './serve.mjs';
 
 /**
@@ -17,21 +17,6 @@ const { server, address } = await serve({
 process.env.ORIGIN = address;
 const browser = await launch();
 let lost = 0;
-
-const stored = (page) =>
-  page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        const open = indexedDB.open('nutshell-swap');
-        open.onsuccess = () => {
-          const all = open.result.transaction('ledger').objectStore('ledger').getAll();
-          all.onsuccess = () => {
-            open.result.close();
-            resolve(all.result.map((entry) => entry.what));
-          };
-        };
-      }),
-  );
 
 for (let run = 1; run <= runs; run += 1) {
   const context = await browser.newContext({ serviceWorkers: 'block' });

@@ -14,7 +14,16 @@ export function fire(plan: Plan): Finding[] {
       return [
         finding(plan, placed, 'stop', 'A moulded splitter is a fire risk: crimped ones only.'),
       ];
-    if (!/riser/.test(what) || plug === undefined) return [];
+    if (!/riser/.test(what)) return [];
+    if (plug === undefined)
+      return [
+        finding(
+          plan,
+          placed,
+          'watch',
+          'Which plug feeds the riser has not been said: a SATA plug would burn, a card plug of the PSU is right.',
+        ),
+      ];
     if (plug === 'sata')
       return [
         finding(
@@ -54,9 +63,9 @@ function finding(plan: Plan, placed: Placed, mark: Mark, say: string): Finding {
     unit: '',
     terms: [
       side('what', 'what it is', what?.text ?? '?'),
-      ...(plug ? [side('plug', 'fed from', plugNameIn(plugsOf(plan), plug.text))] : []),
+      side('plug', 'fed from', plug ? plugNameIn(plugsOf(plan), plug.text) : '?'),
     ],
-    restLabel: mark === 'stop' ? 'fire risk' : 'feel it',
+    restLabel: mark === 'stop' ? 'fire risk' : plug ? 'feel it' : 'not known',
     say,
     source: practice,
     remedies: [],

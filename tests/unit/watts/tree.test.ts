@@ -141,6 +141,9 @@ describe('watts, limits on the way', () => {
       );
     expect(riser('drive4')).to.deep.equal(['watch']);
     expect(riser('card6')).to.deep.equal([]);
+    /* Nobody said which plug: every plug. */
+    const unsaid = fire(planWith({ ...tower, small1: { what: 'powered riser' } }));
+    expect(unsaid.map((each) => each.mark)).to.deep.equal(['watch']);
   });
   it('says of a label that contradicts itself, and lets rails add up beyond the total', () => {
     const at = (supply: Seats[string]) => labelSense(planWith({ ...tower, supply }));

@@ -1,11 +1,15 @@
 import { mixed } from 'yup';
 import type { RemedyValue } from '../model/remedyValue.ts';
 import { kindOfSeat } from '../model/seats.ts';
-import { remedies, type Field, type FieldSort, type RemedyKind } from '../remedies/index.ts';
+import {
+  remedyKinds as kinds,
+  type Field,
+  type FieldSort,
+  type RemedyKind,
+} from '../remedies/index.ts';
 
 /** What a remedy in a file must look like: it follows from the list of remedies. */
 
-const kinds = remedies as readonly unknown[] as readonly RemedyKind[];
 const fieldsOf = (kind: RemedyKind) => Object.entries(kind.fields as Record<string, Field>);
 
 const MOST_WORDS = 100;

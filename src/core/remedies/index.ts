@@ -7,11 +7,11 @@ import type { Field, RemedyKind } from './kind.ts';
 import { remedies } from './list.ts';
 
 export type { Field, FieldSort, RemedyKind } from './kind.ts';
-export { remedies };
 
-const byName = table<RemedyKind>(
-  Object.fromEntries(remedies.map((kind) => [kind.do, kind as unknown as RemedyKind])),
-);
+/** The same list where it does not matter which is which: what each is told is its own. */
+export const remedyKinds = remedies as readonly unknown[] as readonly RemedyKind[];
+
+const byName = table<RemedyKind>(Object.fromEntries(remedyKinds.map((kind) => [kind.do, kind])));
 
 /** All that a remedy is and does. Throws where a value names none: a file that does is refused before. */
 export function kindOf<K extends RemedyName>(value: RemedyValue<K>): RemedyKind<K> {
@@ -42,7 +42,7 @@ export const stepIdOf = (value: RemedyValue): string => `remedy:${remedyId(value
 /** The remedy behind such a word, as files up to version 6 keep them; undefined where there is none. */
 export function remedyOf(id: string): RemedyValue | undefined {
   const [stem = '', ...words] = id.replace(/^(feed-awg)-/, '$1:').split(':');
-  const kind = remedies.find((each) => each.id === stem) as unknown as RemedyKind | undefined;
+  const kind = remedyKinds.find((each) => each.id === stem);
   if (!kind) return undefined;
   const told = table<unknown>();
   const asked = fieldsOf(kind).filter(([, { aside }]) => !aside);
@@ -94,10 +94,8 @@ export const moneyOf = (value: RemedyValue, currency: string): Money | undefined
   kindOf(value).get ? undefined : { minor: 0, currency };
 
 /** What the search may choose from with one kind of remedy: a list for each thing that gives. */
-export const optionsOf = (
-  kind: (typeof remedies)[number],
-  plan: Plan,
-): readonly (readonly RemedyValue[])[] => (kind as unknown as RemedyKind).options?.(plan) ?? [];
+export const optionsOf = (kind: RemedyKind, plan: Plan): readonly (readonly RemedyValue[])[] =>
+  kind.options?.(plan) ?? [];
 
 /** The thing that gives: what a remedy is done to, whatever is chosen for it. */
 export function variableId(value: RemedyValue): string {

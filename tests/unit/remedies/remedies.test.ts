@@ -10,14 +10,13 @@ import type { Job, Shop } from '../../../src/core/model/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import {
-  remedies,
   remedyId,
+  remedyKinds as kinds,
   remedyOf,
   sameRemedy,
   withParts,
   type Field,
   type FieldSort,
-  type RemedyKind,
 } from '../../../src/core/remedies/index.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
 import { drill } from '../../../src/core/remedies/drill.ts';
@@ -30,7 +29,6 @@ import { tilt } from '../../../src/core/remedies/tilt.ts';
 
 const fixture = (name: string) =>
   readFileSync(new URL(`../../fixtures/${name}`, import.meta.url), 'utf8');
-const kinds = remedies as readonly unknown[] as readonly RemedyKind[];
 
 /** Something each sort of field may hold. */
 const held: Record<FieldSort, fc.Arbitrary<unknown>> = {

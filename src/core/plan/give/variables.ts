@@ -12,7 +12,7 @@ import {
   minutesOf,
   moneyOf,
   optionsOf,
-  remedies,
+  remedyKinds,
   titleOf,
   toGet,
   variableId,
@@ -108,7 +108,7 @@ function alike(plan: Plan, placed: Placed, part: Part): boolean {
 
 /** Every remedy of the list that gives something here: where a part stands, how it joins, work on the case. */
 function remedyVariables(plan: Plan): Variable[] {
-  return remedies.flatMap((kind) =>
+  return remedyKinds.flatMap((kind) =>
     optionsOf(kind, plan).flatMap((values): Variable[] => {
       const free = values.filter((value) => !hasApplied(plan, value));
       const [first] = free;

@@ -24,7 +24,10 @@ const stationRules = stations.map((station) => ({
             ],
             message: 'Stations do not know each other; what joins them is plan/.',
           },
-          { group: ['**/plan/checks*', '**/plan/run*'], message: 'Checks do not know the runner.' },
+          {
+            group: ['plan', 'shop', 'resolve', 'record', 'edits'].map((room) => `../${room}/*`),
+            message: 'A station knows neither the whole plan nor what is built on it.',
+          },
         ],
       },
     ],
@@ -41,7 +44,7 @@ const shared = {
         patterns: [
           ...coreOutside(),
           {
-            group: [...stations, 'plan', 'edits'].flatMap((room) => [
+            group: [...stations, 'plan', 'shop', 'resolve', 'record', 'edits'].flatMap((room) => [
               `../${room}/*`,
               `../../${room}/*`,
             ]),

@@ -1,21 +1,21 @@
 import { demoShop } from '../src/core/demo/demoShop.ts';
 import { whose } from '../src/core/fit/holes/index.ts';
-import { solve } from '../src/core/fit/search/solve.ts';
-import { give } from '../src/core/plan/give/give.ts';
+import { solve } from '../src/core/resolve/solve.ts';
+import { give } from '../src/core/resolve/resolutions.ts';
 import { existsSync } from 'node:fs';
 import { solve as solveNet } from '../src/core/watts/network/index.ts';
 import { spice } from '../tests/helpers/spice.ts';
 import { deckOf, madeSupplyNet } from '../tests/helpers/supplyNets.ts';
-import { join } from '../src/core/plugs/join/index.ts';
+import { join } from '../src/core/plugs/adapter/index.ts';
 import { plug, type Plug } from '../src/core/standards/plugs/index.ts';
 import { classOf, identify } from '../src/core/plugs/identify/index.ts';
 import { hiddenPlug, session } from '../tests/helpers/hidden.ts';
 import { random, simulated } from '../tests/helpers/boards.ts';
 import { madeProblem } from '../tests/helpers/problems.ts';
-import { emptyJob, emptyShop } from '../src/core/model/empty.ts';
-import type { Facts } from '../src/core/model/fact.ts';
-import { kindOfSeat } from '../src/core/model/seats.ts';
-import type { Job, Part, Shop } from '../src/core/model/types.ts';
+import { emptyJob, emptyShop } from '../src/core/model/types/empty.ts';
+import type { Facts } from '../src/core/model/types/fact.ts';
+import { kindOfSeat } from '../src/core/model/types/seats.ts';
+import type { Job, Part, Shop } from '../src/core/model/types/types.ts';
 import { planOf } from '../src/core/plan/planOf.ts';
 import { runChecks } from '../src/core/plan/run.ts';
 

@@ -3,8 +3,8 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { brotliCompressSync, constants } from 'node:zlib';
 import { demoShop } from '../src/core/demo/demoShop.ts';
 import { compactIds, idIndex, trainedLinks } from '../src/core/links/index.ts';
-import type { Job, Part, Shop } from '../src/core/model/types.ts';
-import { candidatesFor, pool } from '../src/core/plan/candidatesFor.ts';
+import type { Job, Part, Shop } from '../src/core/model/types/types.ts';
+import { candidatesFor, pool } from '../src/core/resolve/candidatesFor.ts';
 import { findParts } from '../src/core/quick/understand.ts';
 import { largeShop } from '../tests/helpers/largeShop.ts';
 

@@ -1,6 +1,6 @@
 import { saidBy, settle, thinned } from '../src/core/heat/index.ts';
 import { madeRun } from '../src/core/heat/simulate.ts';
-import type { HeatRun } from '../src/core/model/types.ts';
+import type { HeatRun } from '../src/core/model/types/types.ts';
 import {
   bestFirst,
   byChecklist,

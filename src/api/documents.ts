@@ -1,8 +1,8 @@
 import { checkShop, ShopFileError } from '../core/document/read.ts';
-import { kindOfSeat } from '../core/model/seats.ts';
-import type { Job, Shop } from '../core/model/types.ts';
-import { candidatesFor } from '../core/plan/candidatesFor.ts';
-import { giving } from '../core/plan/give/give.ts';
+import { kindOfSeat } from '../core/model/types/seats.ts';
+import type { Job, Shop } from '../core/model/types/types.ts';
+import { candidatesFor } from '../core/resolve/candidatesFor.ts';
+import { giving } from '../core/resolve/resolutions.ts';
 import { planOf } from '../core/plan/planOf.ts';
 import { runChecks } from '../core/plan/run.ts';
 import { published, publishedWays } from './published.ts';

@@ -1,5 +1,5 @@
 import type { Finding, Remedy } from '../core/findings/finding.ts';
-import type { GiveAnswer } from '../core/plan/give/give.ts';
+import type { GiveAnswer } from '../core/resolve/resolutions.ts';
 import { remedyId } from '../core/remedies/index.ts';
 
 /** What the API answers: the shapes it has had since version 1, remedies named by one word each. */

@@ -10,8 +10,8 @@ import { DumpError, populations, trainedLinks, triesFor } from '../core/links/in
 import { readLinks } from '../core/links/schema.ts';
 import { classes, identify, ReadingError, type Reading } from '../core/plugs/identify/index.ts';
 import { identifySchema } from '../core/plugs/identify/schema.ts';
-import { join, JoinError } from '../core/plugs/join/index.ts';
-import { readJoin } from '../core/plugs/join/schema.ts';
+import { join, JoinError } from '../core/plugs/adapter/index.ts';
+import { readJoin } from '../core/plugs/adapter/schema.ts';
 import { nextTests, oddsOf, standOf } from '../core/startup/index.ts';
 import { readHunt } from '../core/startup/schema.ts';
 import { NetError, solveSystem } from '../core/watts/network/index.ts';

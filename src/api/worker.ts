@@ -1,5 +1,5 @@
 import { move, transferableSymbol, valueSymbol } from 'piscina';
-import { forgetPlans } from '../core/model/reads.ts';
+import { forgetPlans } from '../core/model/lookup/reads.ts';
 import { refused, type Answer } from './answer.ts';
 import { tasks, type TaskName } from './tasks.ts';
 

@@ -16,13 +16,13 @@
   import { look } from '$lib/shop/look.svelte.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
-  import HeadTag from '$lib/entry/HeadTag.svelte';
-  import Keys from '$lib/entry/Keys.svelte';
+  import HeadTag from '$lib/frame/HeadTag.svelte';
+  import Keys from '$lib/frame/Keys.svelte';
   import NewJob from '$lib/entry/NewJob.svelte';
-  import Notices from '$lib/entry/Notices.svelte';
-  import Rail from '$lib/ui/Rail.svelte';
-  import { isStation, stations } from '$lib/ui/stations.ts';
-  import Toasts from '$lib/ui/Toasts.svelte';
+  import Notices from '$lib/frame/Notices.svelte';
+  import Rail from '$lib/frame/Rail.svelte';
+  import { isStation, stations } from '$lib/frame/stations.ts';
+  import Toasts from '$lib/frame/Toasts.svelte';
 
   const { children }: { children: Snippet } = $props();
   const view = new JobView(() => page.params['id']);
@@ -122,7 +122,7 @@
 {#if look.dialog === 'new job'}<NewJob />{/if}
 {#if look.opening}
   {@const { file, shop } = look.opening}
-  {#await import('$lib/shop/OpenFile.svelte') then { default: OpenFile }}
+  {#await import('$lib/frame/OpenFile.svelte') then { default: OpenFile }}
     <OpenFile {file} {shop} onclose={() => (look.opening = undefined)} />
   {/await}
 {/if}

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
-  import { one } from '$core/model/plan.ts';
+  import { one } from '$core/model/lookup/plan.ts';
   import { foundOf } from '$core/plan/planOf.ts';
-  import { standing, type Standing } from '$core/plan/bench.ts';
+  import { standing, type Standing } from '$core/shop/standing.ts';
   import { MM_PER_INCH } from '$core/units/length.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
-  import BenchFoot from '$lib/bench/BenchFoot.svelte';
-  import BenchTape from '$lib/bench/BenchTape.svelte';
+  import BenchFoot from '$lib/frame/BenchFoot.svelte';
+  import BenchTape from '$lib/frame/BenchTape.svelte';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import { nextWords, placeOf } from '$lib/draw/shelf.ts';
@@ -17,7 +17,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import Stage from '$lib/ui/Stage.svelte';
+  import Stage from '$lib/frame/Stage.svelte';
   import Tag from '$lib/ui/Tag.svelte';
   import { show, unitWord } from '$lib/ui/figures.ts';
 

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Shop } from '$core/model/types.ts';
+import type { Shop } from '$core/model/types/types.ts';
 import {
   bySettled,
   byWorth,
@@ -7,34 +7,20 @@ import {
   servicesIn,
   type Candidate,
   type Service,
-} from '$core/plan/candidatesFor.ts';
+} from '$core/resolve/candidatesFor.ts';
+import { inTurns } from './turns.ts';
 
-/** Parts judged for seats off the page's thread: told to stop, it stops at its next breath. */
-let current = 0;
-const BREATH_MS = 40;
-const breath = () => new Promise((done) => setTimeout(done, 0));
-
-/** Works through a list, with a breath now and then; undefined when a later call overtook it. */
-async function through<T, R>(
-  list: readonly T[],
-  work: (each: T) => R[],
-  progress: (done: number) => void,
-): Promise<R[] | undefined> {
-  current += 1;
-  const mine = current;
+/** Works through a list, telling how many are done. */
+function* through<T, R>(list: readonly T[], work: (each: T) => R[]): Generator<number, R[]> {
   const all: R[] = [];
-  let last = performance.now();
   for (const [i, each] of list.entries()) {
     all.push(...work(each));
-    if (performance.now() - last < BREATH_MS) continue;
-    progress(i + 1);
-    await breath();
-    if (mine !== current) return undefined;
-    last = performance.now();
+    yield i + 1;
   }
   return all;
 }
 
+/** Parts judged for seats off the page's thread. */
 const api = {
   /** The parts of these tags for a seat, best first. */
   async candidates(
@@ -49,9 +35,9 @@ const api = {
     if (!job) return [];
     const wanted = new Set(partIds);
     const judge = judging(shop, job, seat, stage);
-    const found = await through(
-      shop.parts.filter((part) => wanted.has(part.id)),
-      (part) => [judge(part)],
+    const parts = shop.parts.filter((part) => wanted.has(part.id));
+    const found = await inTurns(
+      through(parts, (part) => [judge(part)]),
       progress,
     );
     return found?.sort(byWorth);
@@ -64,11 +50,11 @@ const api = {
   ): Promise<Service[] | undefined> {
     const part = shop.parts.find((each) => each.id === partId);
     if (!part) return [];
-    const found = await through(shop.jobs, (job) => servicesIn(shop, job, part), progress);
+    const found = await inTurns(
+      through(shop.jobs, (job) => servicesIn(shop, job, part)),
+      progress,
+    );
     return found?.sort(bySettled);
-  },
-  cancel(): void {
-    current += 1;
   },
 };
 

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { LogError, SENSE_C, thinned, type Log, type LogColumn } from '$core/heat/index.ts';
 import { isFahrenheit, toCelsius } from '$core/units/temperature.ts';
-import type { Course } from '$core/model/types.ts';
+import type { Course } from '$core/model/types/types.ts';
 import { readLog } from './readLog.ts';
 
 /** A column as the page shows it for confirming. */

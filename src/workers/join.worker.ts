@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { join, JoinError, type JoinSpec, type Recipe } from '$core/plugs/join/index.ts';
+import { join, JoinError, type JoinSpec, type Recipe } from '$core/plugs/adapter/index.ts';
 
 /** The adapter's wiring, off the page's thread. */
 const api = {

@@ -4,7 +4,7 @@ import { writeShop } from '../../src/core/export/json.ts';
 import { jobShop } from '../../src/core/export/json.ts';
 import { published } from '../../src/api/published.ts';
 import type { Finding } from '../../src/core/findings/finding.ts';
-import type { Job, Part } from '../../src/core/model/types.ts';
+import type { Job, Part } from '../../src/core/model/types/types.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
 import { runChecks } from '../../src/core/plan/run.ts';
 import { openShop, origin, stored } from './helpers/app.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import type { Entry, Job, Machine, Part } from '../../src/core/model/types.ts';
+import type { Entry, Job, Machine, Part } from '../../src/core/model/types/types.ts';
 import { enter, openShop, origin, retype, type Shop, stored, visit } from './helpers/app.ts';
 
 describe('donors', () => {

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Job } from '../../src/core/model/types.ts';
+import type { Job } from '../../src/core/model/types/types.ts';
 import { enter, openShop, retype, type Shop, stored, visit } from './helpers/app.ts';
 
 describe('entry line', () => {

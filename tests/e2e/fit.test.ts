@@ -3,8 +3,8 @@ import axe from 'axe-core';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
 import { publishedWays } from '../../src/api/published.ts';
-import type { Job, Part } from '../../src/core/model/types.ts';
-import { give } from '../../src/core/plan/give/give.ts';
+import type { Job, Part } from '../../src/core/model/types/types.ts';
+import { give } from '../../src/core/resolve/resolutions.ts';
 import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');

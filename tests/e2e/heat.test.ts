@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Job } from '../../src/core/model/types.ts';
+import type { Job } from '../../src/core/model/types/types.ts';
 import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 const log = (end: number, minutes: number) =>

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import axe from 'axe-core';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { VERSION, type Job, type Part } from '../../src/core/model/types.ts';
+import { VERSION, type Job, type Part } from '../../src/core/model/types/types.ts';
 import {
   enter,
   openShop,

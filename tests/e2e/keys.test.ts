@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { stationIds } from '../../src/core/findings/finding.ts';
-import type { Job, Part } from '../../src/core/model/types.ts';
+import type { Job, Part } from '../../src/core/model/types/types.ts';
 import { scanWords } from '../../src/core/quick/quick.ts';
 import { openShop, stored, visit, type Shop } from './helpers/app.ts';
 import { byHand, scan, scanInside } from './helpers/keys.ts';

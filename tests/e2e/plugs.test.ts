@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Model } from '../../src/core/model/types.ts';
+import type { Model } from '../../src/core/model/types/types.ts';
 import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 describe('plugs, what is this plug', () => {

@@ -2,7 +2,7 @@ import { connect } from 'node:net';
 import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { jobShop, writeShop } from '../../src/core/export/json.ts';
-import { VERSION, type Job, type Shop } from '../../src/core/model/types.ts';
+import { VERSION, type Job, type Shop } from '../../src/core/model/types/types.ts';
 import { origin } from './helpers/app.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');

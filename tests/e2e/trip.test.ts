@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { Part } from '../../src/core/model/types.ts';
+import type { Part } from '../../src/core/model/types/types.ts';
 import { openShop, retype, stored } from './helpers/app.ts';
 
 describe('the shopping list', () => {

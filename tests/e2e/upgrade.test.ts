@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { VERSION, type Entry } from '../../src/core/model/types.ts';
+import { VERSION, type Entry } from '../../src/core/model/types/types.ts';
 import { enter, openShop, origin, ready, stored } from './helpers/app.ts';
 
 /** What an older version left behind, as a script of its own: nothing of the product runs while it is laid down. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { PDFDocument } from 'pdf-lib';
-import type { Job, Machine } from '../../src/core/model/types.ts';
+import type { Job, Machine } from '../../src/core/model/types/types.ts';
 import { readShop } from '../../src/core/document/read.ts';
 import { fixture } from '../helpers/fixture.ts';
 import { openShop, ready, retype, type Shop, stored } from './helpers/app.ts';

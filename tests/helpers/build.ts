@@ -1,9 +1,9 @@
 import type { Finding } from '../../src/core/findings/finding.ts';
-import type { Facts } from '../../src/core/model/fact.ts';
-import { emptyJob, emptyShop } from '../../src/core/model/empty.ts';
-import type { Plan } from '../../src/core/model/plan.ts';
-import { kindOfSeat } from '../../src/core/model/seats.ts';
-import type { Job, Part, Shop } from '../../src/core/model/types.ts';
+import type { Facts } from '../../src/core/model/types/fact.ts';
+import { emptyJob, emptyShop } from '../../src/core/model/types/empty.ts';
+import type { Plan } from '../../src/core/model/lookup/plan.ts';
+import { kindOfSeat } from '../../src/core/model/types/seats.ts';
+import type { Job, Part, Shop } from '../../src/core/model/types/types.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
 
 /** Shops and plans written down by seat, for tests. */

@@ -1,5 +1,5 @@
 import { demoShop } from '../../src/core/demo/demoShop.ts';
-import type { Job, Machine, Part, Shop } from '../../src/core/model/types.ts';
+import type { Job, Machine, Part, Shop } from '../../src/core/model/types/types.ts';
 
 /** A made-up shop of so many parts and jobs: the demo over and over, every part and machine a thing of its own. */
 export function largeShop(partCount: number, jobCount: number): Shop {

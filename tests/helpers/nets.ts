@@ -1,4 +1,4 @@
-import type { Kind, Prices, Taking } from '../../src/core/plugs/join/index.ts';
+import type { Kind, Prices, Taking } from '../../src/core/plugs/adapter/index.ts';
 
 /** Made-up nets of an adapter: a few kinds of contacts on both sides, needs near what they carry. */
 export interface MadeNet {

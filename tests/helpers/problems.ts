@@ -1,4 +1,4 @@
-import type { Constraint, Problem } from '../../src/core/fit/search/solve.ts';
+import type { Constraint, Problem } from '../../src/core/resolve/solve.ts';
 import { random as seeded } from './boards.ts';
 
 /**

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import loadHighs from 'highs';
-import { carry } from '../../src/core/plugs/join/index.ts';
+import { carry } from '../../src/core/plugs/adapter/index.ts';
 import { random } from '../helpers/boards.ts';
 import { contacts, madeNet, type MadeNet } from '../helpers/nets.ts';
 

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { journal } from '../../src/core/export/journal.ts';
-import type { Entry, Shop } from '../../src/core/model/types.ts';
+import type { Entry, Shop } from '../../src/core/model/types/types.ts';
 import { account } from '../../src/core/donors/index.ts';
 import { dice } from '../../src/core/units/dice.ts';
 

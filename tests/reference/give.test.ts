@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import loadHighs from 'highs';
-import { solve, type Problem } from '../../src/core/fit/search/solve.ts';
+import { solve, type Problem } from '../../src/core/resolve/solve.ts';
 import { madeProblem } from '../helpers/problems.ts';
 
 /**

@@ -8,7 +8,7 @@ import { Matrix, pseudoInverse } from 'ml-matrix';
 import { attribute, saidBy, sensorsJson, settle } from '../../src/core/heat/index.ts';
 import { dice, madeRun } from '../../src/core/heat/simulate.ts';
 import { settle as fit } from '../../src/core/heat/settle.ts';
-import type { HeatRun } from '../../src/core/model/types.ts';
+import type { HeatRun } from '../../src/core/model/types/types.ts';
 
 describe('reference: settled values against a general least-squares library', () => {
   it('40 made-up runs, end within a twentieth of a kelvin of ml-levenberg-marquardt', function () {

@@ -3,7 +3,7 @@ import { dmiRecords } from '../../src/core/intake/dmidecode.ts';
 import type { DraftPart, Inventory } from '../../src/core/intake/inventory.ts';
 import { mergeInventories } from '../../src/core/intake/merge.ts';
 import { readInventories } from '../../src/core/intake/read.ts';
-import { isNumber } from '../../src/core/model/fact.ts';
+import { isNumber } from '../../src/core/model/types/fact.ts';
 import { fixture } from '../helpers/fixture.ts';
 
 /**

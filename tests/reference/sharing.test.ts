@@ -7,7 +7,7 @@ import {
   netsOf,
   sharingNet,
   type SharingNet,
-} from '../../src/core/plugs/join/index.ts';
+} from '../../src/core/plugs/adapter/index.ts';
 import { plug, type Plug } from '../../src/core/standards/plugs/index.ts';
 import { random } from '../helpers/boards.ts';
 import { spice } from '../helpers/spice.ts';

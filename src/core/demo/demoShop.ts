@@ -1,4 +1,4 @@
-import type { Shop } from '../model/types.ts';
+import type { Shop } from '../model/types/types.ts';
 import { checkShop } from '../document/read.ts';
 import written from './shop.json';
 

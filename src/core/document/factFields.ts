@@ -1,6 +1,6 @@
 import { mixed, type AnyObject } from 'yup';
-import type { Fact, Facts } from '../model/fact.ts';
-import { allKeys } from '../model/properties.ts';
+import type { Fact, Facts } from '../model/types/fact.ts';
+import { allKeys } from '../model/properties/index.ts';
 
 /** What a fact must look like, and why a value is none. */
 

@@ -1,5 +1,5 @@
 import { array, mixed, number, object, string, type ObjectShape } from 'yup';
-import { kindOfSeat } from '../model/seats.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
 
 /** Yup fields the document's shapes are made of. */
 

@@ -1,6 +1,6 @@
 import { number, string, type ObjectShape } from 'yup';
 import { id, optionalWords, shape, time } from './fields.ts';
-import { loadSchools } from '../model/jobTypes.ts';
+import { loadSchools } from '../model/types/jobTypes.ts';
 
 /** Shapes that stand in a job and again in the record of its hand-over. */
 

@@ -14,8 +14,8 @@ import {
 import { clearing, reading } from './jobFields.ts';
 import { remedyField } from './remedyFields.ts';
 import { recordSchema } from './recordSchema.ts';
-import { MOST_STAGES } from '../model/stages.ts';
-import { huntVerdicts, loadSchools } from '../model/types.ts';
+import { MOST_STAGES } from '../model/types/stages.ts';
+import { huntVerdicts, loadSchools } from '../model/types/types.ts';
 
 /** More remedies are never applied to one machine. */
 const MOST_REMEDIES = 500;

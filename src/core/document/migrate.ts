@@ -1,6 +1,6 @@
 import { table } from '../units/table.ts';
 import { remedyOf } from '../remedies/index.ts';
-import { VERSION } from '../model/types.ts';
+import { VERSION } from '../model/types/types.ts';
 
 type Document = Record<string, unknown>;
 

@@ -1,7 +1,7 @@
 import { ValidationError } from 'yup';
 import { migrate } from './migrate.ts';
 import { shopSchema } from './schema.ts';
-import { FORMAT, VERSION, type Shop } from '../model/types.ts';
+import { FORMAT, VERSION, type Shop } from '../model/types/types.ts';
 
 export const MOST_FILE_BYTES = 25_000_000;
 

@@ -1,6 +1,6 @@
 import { mixed } from 'yup';
-import type { RemedyValue } from '../model/remedyValue.ts';
-import { kindOfSeat } from '../model/seats.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
 import {
   remedyKinds as kinds,
   type Field,

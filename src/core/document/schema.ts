@@ -13,7 +13,14 @@ import {
 } from './fields.ts';
 import { jobSchema } from './jobSchema.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
-import { conditions, entryKinds, FORMAT, kinds, machineStates, VERSION } from '../model/types.ts';
+import {
+  conditions,
+  entryKinds,
+  FORMAT,
+  kinds,
+  machineStates,
+  VERSION,
+} from '../model/types/types.ts';
 
 /** Yup schemas of the document. The JSON Schema under docs/ and the API is made from these. */
 

@@ -1,5 +1,5 @@
 import { exchanged, type Exchange, type Money } from '../units/money.ts';
-import type { Entry } from '../model/types.ts';
+import type { Entry } from '../model/types/types.ts';
 
 /** A line of an account: out of the book, or a price noted at the thing itself. */
 export interface Line {

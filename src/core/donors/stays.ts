@@ -1,4 +1,4 @@
-import { all, one, textAt, type Plan } from '../model/plan.ts';
+import { all, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { boardFormat } from '../standards/boards.ts';
 import { supplyFormat } from '../standards/room.ts';
 

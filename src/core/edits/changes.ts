@@ -1,4 +1,4 @@
-import type { Shop } from '../model/types.ts';
+import type { Shop } from '../model/types/types.ts';
 
 /**
  * An edit as the records it touched, before and after. Undo puts the befores back, redo the

@@ -1,28 +1,25 @@
 import { create } from 'mutative';
 import type { Remedy } from '../findings/finding.ts';
-import type { Fact, Facts } from '../model/fact.ts';
-import { emptyJob } from '../model/empty.ts';
-import { standingOf } from '../model/lookup.ts';
-import type { FactKey } from '../model/properties.ts';
-import type { RemedyValue } from '../model/remedyValue.ts';
-import { freeSeat } from '../model/seats.ts';
-import { inStages, stageOf, withChange } from '../model/stages.ts';
-import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types.ts';
+import type { Fact, Facts } from '../model/types/fact.ts';
+import { emptyJob } from '../model/types/empty.ts';
+import { standingOf } from '../model/lookup/lookup.ts';
+import type { FactKey } from '../model/properties/index.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
+import { freeSeat } from '../model/types/seats.ts';
+import { inStages, stageOf, withChange } from '../model/types/stages.ts';
+import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { compareInventory } from '../intake/compare.ts';
 import { mergeFacts } from '../intake/merge.ts';
-import { recordOf } from '../export/sheet.ts';
-import type { Incomplete } from '../model/recordTypes.ts';
+import { recordOf } from '../record/sheet.ts';
+import type { Incomplete } from '../model/types/recordTypes.ts';
 import { hangOn } from '../remedies/hangOn.ts';
 import { sameRemedy } from '../remedies/index.ts';
-import { withoutUndefined } from '../model/plainData.ts';
-import { giveTag, type TagEdit, type Untagged } from './items.ts';
+import { withoutUndefined } from '../model/types/plainData.ts';
+import { giveTag, type TagEdit, type Untagged } from '../shop/items.ts';
+import type { Edit } from '../model/types/edit.ts';
 
-/**
- * Every change to a shop: a function from shop to shop, nothing mutated.
- * An id that does not exist leaves the shop as it is.
- */
-export type Edit = (shop: Shop) => Shop;
+export type { Edit } from '../model/types/edit.ts';
 
 const draft =
   (change: (shop: Shop) => void): Edit =>

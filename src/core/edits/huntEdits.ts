@@ -1,7 +1,7 @@
 import { create } from 'mutative';
-import type { HeatRun, Hunt, Job, Shop, Tried } from '../model/types.ts';
+import type { HeatRun, Hunt, Job, Shop, Tried } from '../model/types/types.ts';
 import type { Edit } from './edits.ts';
-import { giveTag, type TagEdit } from './items.ts';
+import { giveTag, type TagEdit } from '../shop/items.ts';
 
 const job =
   (id: string, change: (job: Job) => void): Edit =>

@@ -1,6 +1,6 @@
 import { create } from 'mutative';
-import { indexOf } from '../model/lookup.ts';
-import type { Entry, Loan, Machine, Offer, Part, Rate, Shop } from '../model/types.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import type { Entry, Loan, Machine, Offer, Part, Rate, Shop } from '../model/types/types.ts';
 import type { Money } from '../units/money.ts';
 import { editMachine, editPart, editSettings, type Edit } from './edits.ts';
 

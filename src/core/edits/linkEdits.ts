@@ -1,5 +1,5 @@
 import type { Trained } from '../links/index.ts';
-import type { LinkReading } from '../model/types.ts';
+import type { LinkReading } from '../model/types/types.ts';
 import { editJob, type Edit } from './edits.ts';
 
 /** Keeps how the links of a machine ran, in place of what was kept of the same slots at the same time of it. */

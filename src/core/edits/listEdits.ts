@@ -1,7 +1,7 @@
 import type { ListedPart } from '../intake/priceList.ts';
-import type { Part, Shop } from '../model/types.ts';
+import type { Part, Shop } from '../model/types/types.ts';
 import { nextPartId, type Edit } from './edits.ts';
-import { wantedBy } from '../plan/wanted.ts';
+import { wantedBy } from '../model/lookup/wanted.ts';
 
 /**
  * Lays a price list in: its parts stand to be bought. An older list of the same name goes, but for parts

@@ -1,7 +1,7 @@
-import type { FactKey } from '../model/properties.ts';
+import type { FactKey } from '../model/properties/index.ts';
 import { create } from 'mutative';
-import { endName, wireLine, type Recipe } from '../plugs/join/index.ts';
-import type { Part, OwnPlug, Shop } from '../model/types.ts';
+import { endName, wireLine, type Recipe } from '../plugs/adapter/index.ts';
+import type { Part, OwnPlug, Shop } from '../model/types/types.ts';
 import { nextPartId, putPart, setFact, type Edit } from './edits.ts';
 
 /** Keeps plugs of one's own; one of the same tag is replaced. */

@@ -1,6 +1,6 @@
-import type { FactKey } from '../model/properties.ts';
+import type { FactKey } from '../model/properties/index.ts';
 import { create } from 'mutative';
-import type { Fact } from '../model/fact.ts';
+import type { Fact } from '../model/types/fact.ts';
 import type { Correction } from '../watts/correct.ts';
 import type { LoadResult } from '../watts/electronicLoad.ts';
 import type { Edit } from './edits.ts';

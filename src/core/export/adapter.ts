@@ -1,7 +1,7 @@
-import { continuity, live } from '../plugs/join/sheets.ts';
-import { endName, shopping } from '../plugs/join/names.ts';
-import { layOut } from '../plugs/join/places.ts';
-import type { Recipe } from '../plugs/join/types.ts';
+import { continuity, live } from '../plugs/adapter/sheets.ts';
+import { endName, shopping } from '../plugs/adapter/names.ts';
+import { layOut } from '../plugs/adapter/places.ts';
+import type { Recipe } from '../plugs/adapter/types.ts';
 import { defuse } from './partsTable.ts';
 import { tiePath, wirePath } from './wirePath.ts';
 import { table } from '../units/table.ts';

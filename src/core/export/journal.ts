@@ -1,5 +1,5 @@
 import { formatMoney } from '../units/money.ts';
-import type { Entry, Shop } from '../model/types.ts';
+import type { Entry, Shop } from '../model/types/types.ts';
 import { isTime } from '../document/fields.ts';
 import { defuse } from './partsTable.ts';
 

@@ -1,5 +1,5 @@
-import type { Facts } from '../model/fact.ts';
-import type { Job, Shop } from '../model/types.ts';
+import type { Facts } from '../model/types/fact.ts';
+import type { Job, Shop } from '../model/types/types.ts';
 
 /**
  * The shop as the file people keep: `format` and `version` first, then every name in

@@ -1,6 +1,6 @@
-import { indexOf, standingOf } from '../model/lookup.ts';
-import { kindName } from '../model/seats.ts';
-import type { Shop } from '../model/types.ts';
+import { indexOf, standingOf } from '../model/lookup/lookup.ts';
+import { kindName } from '../model/types/seats.ts';
+import type { Shop } from '../model/types/types.ts';
 import { planOf } from '../plan/planOf.ts';
 
 /** One label: the tag a scanner reads, and what stands beside it. */

@@ -1,6 +1,6 @@
 import { array, number, object, string, ValidationError } from 'yup';
 import { ownPlugSchema } from '../document/ownPlugSchema.ts';
-import type { OwnPlug } from '../model/types.ts';
+import type { OwnPlug } from '../model/types/types.ts';
 
 /** Plugs of one's own as a file that another shop can read. */
 const FORMAT = 'nutshell-swap-plugs';

@@ -1,6 +1,6 @@
-import { isList, isNumber, isText } from '../model/fact.ts';
-import { indexOf, standingOf } from '../model/lookup.ts';
-import type { Part, Shop } from '../model/types.ts';
+import { isList, isNumber, isText } from '../model/types/fact.ts';
+import { indexOf, standingOf } from '../model/lookup/lookup.ts';
+import type { Part, Shop } from '../model/types/types.ts';
 import { formatMoney } from '../units/money.ts';
 
 /** The parts of a shop or job as rows of texts, a header row first. Cells that a spreadsheet would run are defused. */

@@ -1,28 +1,12 @@
-import type { How } from '../model/fact.ts';
-import type { FactKey } from '../model/properties.ts';
-import type { RemedyValue } from '../model/remedyValue.ts';
-import type { SeatId } from '../model/types.ts';
+import type { How } from '../model/types/fact.ts';
+import type { FactKey } from '../model/properties/index.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
+import type { Mark, SeatId, StationId } from '../model/types/names.ts';
 import type { Source } from '../standards/source.ts';
 import type { Money } from '../units/money.ts';
 import type { Range } from '../units/range.ts';
 
-/** Stop: would not work or would do harm. Mend: a way exists. Watch: thin or not measured. Clear. */
-export const marks = ['stop', 'mend', 'watch', 'clear'] as const;
-export type Mark = (typeof marks)[number];
-
-export const stationIds = [
-  'take-in',
-  'fit',
-  'plugs',
-  'watts',
-  'links',
-  'donors',
-  'order',
-  'power-up',
-  'heat',
-  'hand-over',
-] as const;
-export type StationId = (typeof stationIds)[number];
+export { marks, stationIds, type Mark, type StationId } from '../model/types/names.ts';
 
 /** The fact a term rests on: whose, and which. */
 export interface InputRef {
@@ -111,4 +95,4 @@ export function worst(found: readonly { mark: Mark }[]): Mark {
   );
 }
 
-export type Check = (plan: import('../model/plan.ts').Plan) => Finding[];
+export type Check = (plan: import('../model/lookup/plan.ts').Plan) => Finding[];

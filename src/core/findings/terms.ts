@@ -1,6 +1,6 @@
-import type { NumberTold, TextTold } from '../model/lookup.ts';
-import type { FactKey, NumberKey } from '../model/properties.ts';
-import type { Placed } from '../model/plan.ts';
+import type { NumberTold, TextTold } from '../model/lookup/lookup.ts';
+import type { FactKey, NumberKey } from '../model/properties/index.ts';
+import type { Placed } from '../model/lookup/plan.ts';
 import { isExact, type Range } from '../units/range.ts';
 import type { Term } from './finding.ts';
 

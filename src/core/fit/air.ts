@@ -1,8 +1,8 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, isApplied, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
-import type { Kind } from '../model/types.ts';
+import { all, isApplied, listAt, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import type { Kind } from '../model/types/types.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { litresOf, PASSIVE_LITRES } from './litres.ts';

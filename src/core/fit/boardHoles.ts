@@ -1,8 +1,8 @@
 import type { Finding, Remedy, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { appliedOf, listAt, numberAt, one, type Placed, type Plan } from '../model/plan.ts';
+import { appliedOf, listAt, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { boardFormat, boardSource, holes, type HoleName } from '../standards/boards.ts';
-import type { ListTold } from '../model/lookup.ts';
+import type { ListTold } from '../model/lookup/lookup.ts';
 import { range, type Range } from '../units/range.ts';
 import { drill } from '../remedies/drill.ts';
 import { offer } from '../remedies/offer.ts';

@@ -1,12 +1,12 @@
-import type { NumberKey } from '../model/properties.ts';
+import type { NumberKey } from '../model/properties/index.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { listAt, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { boardFormat, boardSource } from '../standards/boards.ts';
 import { add, range } from '../units/range.ts';
-import type { NumberTold } from '../model/lookup.ts';
-import type { Placed } from '../model/plan.ts';
+import type { NumberTold } from '../model/lookup/lookup.ts';
+import type { Placed } from '../model/lookup/plan.ts';
 import { table } from '../units/table.ts';
 
 /** The board's outline against the tray, along the rear and to the front. */

@@ -2,7 +2,7 @@ import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
-import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
 import { lidRemedies, lidTerms } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';

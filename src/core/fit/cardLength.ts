@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { all, isApplied, numberAt, one, type Plan } from '../model/plan.ts';
+import { all, isApplied, numberAt, one, type Plan } from '../model/lookup/plan.ts';
 import { paint } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';
 import { practice } from '../standards/source.ts';

@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/plan.ts';
+import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
 
 /** Slots all cards take together against the openings in the rear wall. */

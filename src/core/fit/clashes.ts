@@ -1,8 +1,8 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
-import type { SeatId } from '../model/types.ts';
-import { all, isApplied, type Plan } from '../model/plan.ts';
-import type { RemedyValue } from '../model/remedyValue.ts';
+import type { SeatId } from '../model/types/types.ts';
+import { all, isApplied, type Plan } from '../model/lookup/plan.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';
 import { fanOutside } from '../remedies/fanOutside.ts';
 import { otherPlaces } from '../remedies/mounts.ts';

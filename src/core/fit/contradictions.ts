@@ -1,8 +1,8 @@
-import type { NumberKey } from '../model/properties.ts';
+import type { NumberKey } from '../model/properties/index.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/plan.ts';
+import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { table } from '../units/table.ts';

@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/plan.ts';
+import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
 import { lidRemedies, lidTerms } from './lid.ts';
 import { practice } from '../standards/source.ts';
 

@@ -1,7 +1,7 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { coolerMountOf, coolerMountSource } from '../standards/sockets.ts';
 import { coolerKit } from '../remedies/coolerKit.ts';
 import { fileSlots } from '../remedies/fileSlots.ts';

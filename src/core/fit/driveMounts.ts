@@ -1,8 +1,8 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/plan.ts';
-import type { Placed } from '../model/plan.ts';
+import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import type { Placed } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { drivePlaces, mountsOf } from '../remedies/mounts.ts';

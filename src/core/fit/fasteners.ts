@@ -1,4 +1,4 @@
-import { all, listAt, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, listAt, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { threads, type Thread } from '../standards/threads.ts';
 import { range, type Range } from '../units/range.ts';
 

@@ -1,6 +1,6 @@
 import { gap, restOf } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
-import type { Plan } from '../model/plan.ts';
+import type { Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { way } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';

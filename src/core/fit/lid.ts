@@ -1,6 +1,6 @@
 import type { Remedy, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { isApplied, numberAt, type Placed, type Plan } from '../model/plan.ts';
+import { isApplied, numberAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { range, type Range } from '../units/range.ts';
 import { lidWashers } from '../remedies/lidWashers.ts';
 import { appliedTerms, offerIn } from '../remedies/offer.ts';

@@ -1,6 +1,6 @@
-import type { NumberKey } from '../model/properties.ts';
-import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
-import type { How } from '../model/fact.ts';
+import type { NumberKey } from '../model/properties/index.ts';
+import { numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import type { How } from '../model/types/fact.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM, radiator } from '../standards/room.ts';
 import { drawnLength, type LengthUnit } from '../units/length.ts';
 import { WASHERS_MM } from '../remedies/lidWashers.ts';

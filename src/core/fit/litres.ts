@@ -1,4 +1,4 @@
-import { numberAt, type Placed, type Plan } from '../model/plan.ts';
+import { numberAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { Range } from '../units/range.ts';
 
 /** Under about this hot air leaves by itself if cooler and card draw straight through the panel (common practice, no source). */

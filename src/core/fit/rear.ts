@@ -1,6 +1,6 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { isApplied, listAt, one, type Plan } from '../model/plan.ts';
+import { isApplied, listAt, one, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';

@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
 import { range } from '../units/range.ts';
 

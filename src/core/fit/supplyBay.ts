@@ -2,7 +2,7 @@ import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
-import { numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
 import { offer } from '../remedies/offer.ts';
 import { supplyPlate } from '../remedies/supplyPlate.ts';

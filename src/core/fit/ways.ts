@@ -1,10 +1,10 @@
 import { gap, restOf } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { isApplied, numberAt, one, type Plan } from '../model/plan.ts';
-import { keptByReads } from '../model/reads.ts';
-import { seatName } from '../model/seats.ts';
-import type { SeatId } from '../model/types.ts';
+import { isApplied, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { keptByReads } from '../model/lookup/reads.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { separation, type Box } from './space/box.ts';

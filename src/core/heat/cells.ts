@@ -1,4 +1,5 @@
-import type { ColumnKind } from './log.ts';
+export type ColumnKind =
+  'time' | 'temperature' | 'clock' | 'fan' | 'watts' | 'load' | 'volts' | 'other';
 
 /** Which sign parts the cells: the one that stands most often, and alike often, in the first lines. */
 export function delimiterOf(head: readonly string[]): string {

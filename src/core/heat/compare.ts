@@ -1,4 +1,4 @@
-import type { HeatRun } from '../model/types.ts';
+import type { HeatRun } from '../model/types/types.ts';
 import { courseOf, type Said } from './run.ts';
 
 /** A drop between two runs in kelvin, with its span of 95 in 100; or why they cannot be compared. */

@@ -1,8 +1,8 @@
 export { attribute, dropBetween, type Attribution, type Drop } from './compare.ts';
 export { caseAir, pressureSays, type CaseAir, type PlacedFan } from './caseAir.ts';
 export { FanError, fanPlan, type FanMachine, type FanPlan } from './fanSteps.ts';
-export { delimiterOf } from './cells.ts';
-export { LogError, LogReader, logOf, type ColumnKind, type Log, type LogColumn } from './log.ts';
+export { delimiterOf, type ColumnKind } from './cells.ts';
+export { LogError, LogReader, logOf, type Log, type LogColumn } from './log.ts';
 export { SENSE_C, thinned } from './thinned.ts';
 export { sensorsJson, typedPairs } from './typed.ts';
 export { heatRemedies, panelVerdict } from './panel.ts';

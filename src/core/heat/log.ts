@@ -1,12 +1,9 @@
-import { DAY, figureOf, headerOf, secondsOf } from './cells.ts';
+import { type ColumnKind, DAY, figureOf, headerOf, secondsOf } from './cells.ts';
 
 /**
  * Sensor logs as tables of figures. Columns are found by their names and units; the technician
  * confirms which are meant. A figure that is none is undefined there, never nought.
  */
-
-export type ColumnKind =
-  'time' | 'temperature' | 'clock' | 'fan' | 'watts' | 'load' | 'volts' | 'other';
 
 export interface LogColumn {
   name: string;

@@ -1,4 +1,4 @@
-import type { Course, HeatRun } from '../model/types.ts';
+import type { Course, HeatRun } from '../model/types/types.ts';
 import { settle, SettleError, type Settling } from './settle.ts';
 
 /** What a run says: where it settles, over which room, and whether anything held it. */

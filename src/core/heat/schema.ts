@@ -1,5 +1,5 @@
 import { array, number, object, string, ValidationError } from 'yup';
-import { loadSchools, type HeatRun } from '../model/types.ts';
+import { loadSchools, type HeatRun } from '../model/types/types.ts';
 
 const MOST_POINTS = 20_000;
 

@@ -1,4 +1,4 @@
-import type { Trial } from '../model/types.ts';
+import type { Trial } from '../model/types/types.ts';
 
 /** What to try next in an undervolt, a raised base clock or a lower watt limit, and when to stop. */
 export interface NextTrial {

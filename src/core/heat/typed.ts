@@ -1,4 +1,5 @@
-import { LogError, type ColumnKind, type Log } from './log.ts';
+import type { ColumnKind } from './cells.ts';
+import { LogError, type Log } from './log.ts';
 
 /** Pairs as they are typed, minutes or `mm:ss` and degrees: `0 31, 2 55, 5:30 63.5`. Throws LogError with the pair. */
 export function typedPairs(text: string): Log {

@@ -1,5 +1,5 @@
 import { boardFormat } from '../standards/boards.ts';
-import type { TextFact } from '../model/fact.ts';
+import type { TextFact } from '../model/types/fact.ts';
 import type { Inventory } from './inventory.ts';
 
 /** What can be said of a machine that no longer starts: its shell and what it was; the rest is its class's ranges. */

@@ -1,5 +1,5 @@
-import { isNumber, isText, type Fact, type Facts } from '../model/fact.ts';
-import type { Machine, Part, Shop } from '../model/types.ts';
+import { isNumber, isText, type Fact, type Facts } from '../model/types/fact.ts';
+import type { Machine, Part, Shop } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from './inventory.ts';
 import { samePiece } from './merge.ts';
 

@@ -1,5 +1,5 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
-import { isNumber } from '../model/fact.ts';
+import { isNumber } from '../model/types/fact.ts';
 import { believable } from './junk.ts';
 import {
   caseClassIn,

@@ -1,5 +1,5 @@
-import type { Fact, Facts } from '../model/fact.ts';
-import { property } from '../model/properties.ts';
+import type { Fact, Facts } from '../model/types/fact.ts';
+import { property } from '../model/properties/index.ts';
 import type { DraftPart, Inventory } from './inventory.ts';
 
 /**

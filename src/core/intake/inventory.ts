@@ -1,5 +1,5 @@
-import type { Facts, NumberFact, TextFact } from '../model/fact.ts';
-import type { Kind } from '../model/types.ts';
+import type { Facts, NumberFact, TextFact } from '../model/types/fact.ts';
+import type { Kind } from '../model/types/types.ts';
 
 /** What one tool says about one machine. */
 export interface Inventory {

@@ -1,5 +1,5 @@
-import { isNumber, isText, outranks, type Facts } from '../model/fact.ts';
-import { manyKinds } from '../model/types.ts';
+import { isNumber, isText, outranks, type Facts } from '../model/types/fact.ts';
+import { manyKinds } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from './inventory.ts';
 
 /** Several tools about one machine make one inventory: every fact once, the better source kept. */

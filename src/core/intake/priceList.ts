@@ -1,6 +1,6 @@
-import { properties } from '../model/properties.ts';
-import type { Facts } from '../model/fact.ts';
-import { kinds, type Kind, type Part } from '../model/types.ts';
+import { properties } from '../model/properties/index.ts';
+import type { Facts } from '../model/types/fact.ts';
+import { kinds, type Kind, type Part } from '../model/types/types.ts';
 import { parseMoney } from '../units/money.ts';
 import { table } from '../units/table.ts';
 

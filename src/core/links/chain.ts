@@ -1,8 +1,8 @@
-import type { NumberKey } from '../model/properties.ts';
+import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { laneGBs, linkSource } from '../standards/links.ts';
 import { practice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';

@@ -1,6 +1,6 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { indexOf, numberOf, standingOf, textOf } from '../model/lookup.ts';
+import { indexOf, numberOf, standingOf, textOf } from '../model/lookup/lookup.ts';
 import {
   all,
   appliedOf,
@@ -10,8 +10,8 @@ import {
   textAt,
   type Placed,
   type Plan,
-} from '../model/plan.ts';
-import type { Part } from '../model/types.ts';
+} from '../model/lookup/plan.ts';
+import type { Part } from '../model/types/types.ts';
 import { BARE, firmwareFirst } from '../remedies/firmwareFirst.ts';
 import { offer } from '../remedies/offer.ts';
 import { practice } from '../standards/source.ts';

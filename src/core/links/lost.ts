@@ -1,10 +1,10 @@
-import type { NumberKey } from '../model/properties.ts';
+import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { listOf, numberOf } from '../model/lookup.ts';
-import { all, one, type Plan } from '../model/plan.ts';
-import { behind } from '../model/reads.ts';
-import type { Part, Shop } from '../model/types.ts';
+import { listOf, numberOf } from '../model/lookup/lookup.ts';
+import { all, one, type Plan } from '../model/lookup/plan.ts';
+import { behind } from '../model/lookup/reads.ts';
+import type { Part, Shop } from '../model/types/types.ts';
 import { practice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { all, listAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { all, listAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { m2Source } from '../standards/links.ts';
 
 /** An M.2 drive against the sockets: kind, key and length, each said where both sides are known. */

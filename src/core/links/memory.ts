@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { memorySource } from '../standards/memory.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';

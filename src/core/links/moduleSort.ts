@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { all, one, textAt, type Plan } from '../model/plan.ts';
+import { all, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import type { Source } from '../standards/source.ts';
 
 const source: Source = {

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { sataMBs } from '../standards/links.ts';
 import type { Source } from '../standards/source.ts';
 import { range } from '../units/range.ts';

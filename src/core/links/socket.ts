@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { all, one, textAt, type Plan } from '../model/plan.ts';
+import { all, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 
 /** Processor against socket, and a picture from somewhere. */

@@ -1,5 +1,5 @@
-import { indexOf } from '../model/lookup.ts';
-import { appliedOf, type Plan } from '../model/plan.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import { appliedOf, type Plan } from '../model/lookup/plan.ts';
 import { minutesOf, stepIdOf, titleOf } from '../remedies/index.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';

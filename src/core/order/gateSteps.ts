@@ -1,5 +1,5 @@
-import type { Plan } from '../model/plan.ts';
-import type { Kind, Schools } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { Kind, Schools } from '../model/types/types.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import type { Step } from './step.ts';

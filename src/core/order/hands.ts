@@ -1,4 +1,4 @@
-import type { Job } from '../model/types.ts';
+import type { Job } from '../model/types/types.ts';
 
 /** When hands are next needed on a machine: now, at a time, or not known yet. */
 export type Hands =

@@ -1,4 +1,4 @@
-import type { Kind } from '../model/types.ts';
+import type { Kind } from '../model/types/types.ts';
 
 /** What each kind takes out and puts in: minutes, tools and screws are common practice, no source. */
 export const hands: Record<Kind, { out: number; in: number; tools: string[]; fasteners?: string }> =

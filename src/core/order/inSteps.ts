@@ -1,6 +1,6 @@
-import { appliedOf, type Placed, type Plan } from '../model/plan.ts';
-import { seatName } from '../model/seats.ts';
-import type { Kind, Schools } from '../model/types.ts';
+import { appliedOf, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { Kind, Schools } from '../model/types/types.ts';
 import { stepIdOf } from '../remedies/index.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';

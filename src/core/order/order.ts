@@ -1,5 +1,5 @@
-import type { Plan } from '../model/plan.ts';
-import type { Schools, Tick } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { Schools, Tick } from '../model/types/types.ts';
 import { stepsOf } from './steps.ts';
 import { inWay, type InWay } from './space.ts';
 import type { Phase, Step } from './step.ts';

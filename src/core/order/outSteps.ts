@@ -1,6 +1,6 @@
-import type { Placed, Plan } from '../model/plan.ts';
-import { seatName } from '../model/seats.ts';
-import type { Kind } from '../model/types.ts';
+import type { Placed, Plan } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { Kind } from '../model/types/types.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import { hands, onBoard } from './handwork.ts';

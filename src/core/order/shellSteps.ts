@@ -1,5 +1,5 @@
-import type { Plan } from '../model/plan.ts';
-import type { RemedyValue } from '../model/remedyValue.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { kindOf, minutesOf, sameRemedy, stepIdOf, toGet } from '../remedies/index.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';

@@ -1,4 +1,4 @@
-import { seatName } from '../model/seats.ts';
+import { seatName } from '../model/types/seats.ts';
 import type { Step } from './step.ts';
 
 /** `first` has to be in before `later` is, or there is no way in for it. */

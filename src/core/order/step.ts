@@ -1,4 +1,4 @@
-import type { SeatId } from '../model/types.ts';
+import type { SeatId } from '../model/types/types.ts';
 
 export type Phase =
   | 'before'

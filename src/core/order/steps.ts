@@ -1,5 +1,5 @@
-import type { Plan } from '../model/plan.ts';
-import type { Schools } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { Schools } from '../model/types/types.ts';
 import { firmwareSteps } from './firmwareSteps.ts';
 import { gateSteps } from './gateSteps.ts';
 import { inSteps } from './inSteps.ts';

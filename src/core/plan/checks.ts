@@ -1,7 +1,7 @@
 import type { Check } from '../findings/finding.ts';
 import { fitChecks } from '../fit/index.ts';
 import { linkChecks } from '../links/index.ts';
-import { keptByReads } from '../model/reads.ts';
+import { keptByReads } from '../model/lookup/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
 import { headerAmps } from './headerAmps.ts';

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding.ts';
-import type { Plan } from '../model/plan.ts';
+import type { Plan } from '../model/lookup/plan.ts';
 
 /**
  * Parts found together in one machine have already shown that they fit and join: a sum

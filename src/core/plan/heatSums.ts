@@ -1,4 +1,4 @@
-import type { NumberKey, TextKey } from '../model/properties.ts';
+import type { NumberKey, TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
@@ -13,8 +13,8 @@ import {
   textAt,
   type Placed,
   type Plan,
-} from '../model/plan.ts';
-import type { Kind } from '../model/types.ts';
+} from '../model/lookup/plan.ts';
+import type { Kind } from '../model/types/types.ts';
 import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
 import {
   aimsC,

@@ -1,8 +1,8 @@
-import { indexOf } from '../model/lookup.ts';
-import type { Placed, Plan } from '../model/plan.ts';
-import { compareSeats, kindOfSeat } from '../model/seats.ts';
-import { inStages, stageOf } from '../model/stages.ts';
-import type { Job, Seat, Shop } from '../model/types.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import type { Placed, Plan } from '../model/lookup/plan.ts';
+import { compareSeats, kindOfSeat } from '../model/types/seats.ts';
+import { inStages, stageOf } from '../model/types/stages.ts';
+import type { Job, Seat, Shop } from '../model/types/types.ts';
 
 /** The machine of a job as it shall be, after its last stage or an earlier one: everything not mentioned stays. */
 export function planOf(shop: Shop, job: Job, upTo = Infinity): Plan {

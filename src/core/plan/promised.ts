@@ -1,12 +1,12 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { indexOf } from '../model/lookup.ts';
-import { seatName } from '../model/seats.ts';
-import type { Placed, Plan } from '../model/plan.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { Placed, Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { wantedBy } from './wanted.ts';
+import { wantedBy } from '../model/lookup/wanted.ts';
 
 /** Who else has a say in a part that comes: other jobs, a machine in use, a donor kept whole, a loan. */
 export function promised(plan: Plan): Finding[] {

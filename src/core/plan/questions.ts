@@ -1,8 +1,8 @@
 import type { Finding, InputRef, Term } from '../findings/finding.ts';
 import { isOpen } from '../findings/terms.ts';
-import { indexOf } from '../model/lookup.ts';
-import { property, type Property } from '../model/properties.ts';
-import type { Part, Shop } from '../model/types.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import { property, type Property } from '../model/properties/index.ts';
+import type { Part, Shop } from '../model/types/types.ts';
 import { shareBelow, subtract, zero, type Range } from '../units/range.ts';
 import { restOf } from '../findings/gap.ts';
 

@@ -1,9 +1,9 @@
 import { byMark, type Finding, type StationId } from '../findings/finding.ts';
-import type { Plan } from '../model/plan.ts';
-import type { Job, Shop } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { Job, Shop } from '../model/types/types.ts';
 import { checks } from './checks.ts';
 import { foundTogether } from './foundTogether.ts';
-import { inked } from './inked.ts';
+import { inked } from './ordered.ts';
 import { practice } from '../standards/source.ts';
 import { planOf } from './planOf.ts';
 

@@ -1,10 +1,10 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { indexOf } from '../model/lookup.ts';
-import type { Plan } from '../model/plan.ts';
-import { seatName } from '../model/seats.ts';
-import { inStages, stageName, stageOf, stagesOf } from '../model/stages.ts';
-import type { Job, Part, Shop } from '../model/types.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
+import { inStages, stageName, stageOf, stagesOf } from '../model/types/stages.ts';
+import type { Job, Part, Shop } from '../model/types/types.ts';
 import { practice } from '../standards/source.ts';
 import { exchanged } from '../units/money.ts';
 import { range } from '../units/range.ts';

@@ -1,7 +1,7 @@
 import { byMark, type Check, type Finding, type Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import type { Plan } from '../model/plan.ts';
-import { stageName, stagesOf } from '../model/stages.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import { stageName, stagesOf } from '../model/types/stages.ts';
 import { practice } from '../standards/source.ts';
 import { scale, type Range } from '../units/range.ts';
 import { sizeChecks } from '../watts/index.ts';

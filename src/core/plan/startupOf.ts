@@ -1,8 +1,8 @@
-import type { TextKey } from '../model/properties.ts';
-import { indexOf, standingOf, textOf } from '../model/lookup.ts';
-import { one, textAt, type Plan } from '../model/plan.ts';
-import { kindOfSeat } from '../model/seats.ts';
-import type { Hunt, Kind, Part, Shop } from '../model/types.ts';
+import type { TextKey } from '../model/properties/index.ts';
+import { indexOf, standingOf, textOf } from '../model/lookup/lookup.ts';
+import { one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
+import type { Hunt, Kind, Part, Shop } from '../model/types/types.ts';
 import { signIds, type HuntState, type Learned, type Sign } from '../startup/index.ts';
 import { table } from '../units/table.ts';
 

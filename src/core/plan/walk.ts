@@ -1,5 +1,5 @@
 import type { Finding, StationId } from '../findings/finding.ts';
-import type { Shop } from '../model/types.ts';
+import type { Shop } from '../model/types/types.ts';
 import { questions, type Question } from './questions.ts';
 
 /** What one second of measuring is worth: verdicts it settles and minutes it may save. */

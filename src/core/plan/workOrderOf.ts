@@ -1,6 +1,6 @@
 import { orderFromSpace } from '../fit/ways.ts';
-import type { Plan } from '../model/plan.ts';
-import type { Schools } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { Schools } from '../model/types/types.ts';
 import { workOrder, type Step } from '../order/index.ts';
 
 /** The work order of a plan in its case: the school's order, unless the space asks for another. */

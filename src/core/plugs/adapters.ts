@@ -1,5 +1,5 @@
 import type { Mark } from '../findings/finding.ts';
-import { all, listAt, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { all, listAt, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 
 /** An adapter of the plan that joins these two, and how far it may be trusted. */
 export interface Adapter {

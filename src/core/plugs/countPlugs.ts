@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { range } from '../units/range.ts';

@@ -1,11 +1,11 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
-import { plugIn, plugNameIn } from '../model/ownPlugs.ts';
-import { all, listAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
-import { plugsOf } from '../model/reads.ts';
+import { plugIn, plugNameIn } from '../model/lookup/ownPlugs.ts';
+import { all, listAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
 import type { Plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
-import { touch } from './meet/index.ts';
+import { touch } from './mate/index.ts';
 
 /**
  * A modular lead belongs to one supply. On another it is a Stop until every wire has been buzzed

@@ -1,9 +1,9 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { plugIn } from '../model/ownPlugs.ts';
-import { one, textAt, type Plan } from '../model/plan.ts';
-import { plugsOf } from '../model/reads.ts';
+import { plugIn } from '../model/lookup/ownPlugs.ts';
+import { one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
 import { plug, type Plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { pairFinding } from './pairs.ts';

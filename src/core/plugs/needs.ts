@@ -1,4 +1,4 @@
-import { numberAt, one, type Plan } from '../model/plan.ts';
+import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
 import type { Plug } from '../standards/plugs/index.ts';
 
 /** What the board's converter takes for each watt of the CPU (common practice, no source). */

@@ -1,13 +1,13 @@
-import type { FactKey } from '../model/properties.ts';
+import type { FactKey } from '../model/properties/index.ts';
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
-import type { TextTold } from '../model/lookup.ts';
-import { plugIn, plugNameIn } from '../model/ownPlugs.ts';
-import type { Placed, Plan } from '../model/plan.ts';
-import { plugsOf } from '../model/reads.ts';
+import type { TextTold } from '../model/lookup/lookup.ts';
+import { plugIn, plugNameIn } from '../model/lookup/ownPlugs.ts';
+import type { Placed, Plan } from '../model/lookup/plan.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
-import { meet, type Keys, type Meeting, type Verdict } from './meet/index.ts';
+import { meet, type Keys, type Meeting, type Verdict } from './mate/index.ts';
 import { offer } from '../remedies/offer.ts';
 import { plugAdapter } from '../remedies/plugAdapter.ts';
 

@@ -1,13 +1,13 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { listAt, one, textAt, type Plan } from '../model/plan.ts';
-import { plugsOf } from '../model/reads.ts';
-import { plugNameIn } from '../model/ownPlugs.ts';
+import { listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
+import { plugNameIn } from '../model/lookup/ownPlugs.ts';
 import { plug } from '../standards/plugs/index.ts';
 import { practice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
-import { meet } from './meet/index.ts';
+import { meet } from './mate/index.ts';
 import { offer } from '../remedies/offer.ts';
 import { processorAdapter } from '../remedies/processorAdapter.ts';
 

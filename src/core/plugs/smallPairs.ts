@@ -1,8 +1,8 @@
 import type { Finding } from '../findings/finding.ts';
-import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
-import { plugsOf } from '../model/reads.ts';
-import { meet } from './meet/index.ts';
-import { plugIn } from '../model/ownPlugs.ts';
+import { all, listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
+import { meet } from './mate/index.ts';
+import { plugIn } from '../model/lookup/ownPlugs.ts';
 import { pairFinding } from './pairs.ts';
 
 /** Lights on the board's light headers: the header of their own kind if there is one, else the nearest that would take them. */

@@ -1,5 +1,5 @@
-import { indexOf } from '../model/lookup.ts';
-import type { Entry, Shop } from '../model/types.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import type { Entry, Shop } from '../model/types/types.ts';
 import { currencyOf } from '../units/currency.ts';
 import { readAmount, readMoney, type Money } from '../units/money.ts';
 import type { Understood } from './quick.ts';

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding.ts';
-import type { Entry, Part } from '../model/types.ts';
+import type { Entry, Part } from '../model/types/types.ts';
 
 /** What the entry line understood, said before anything is done. */
 export type Understood =

@@ -1,10 +1,10 @@
-import { indexOf } from '../model/lookup.ts';
-import { kindName } from '../model/seats.ts';
-import { kinds, type Part, type Shop } from '../model/types.ts';
-import { isNumber, isText } from '../model/fact.ts';
-import { factOf } from '../model/lookup.ts';
-import { plugNameIn } from '../model/ownPlugs.ts';
-import type { Property } from '../model/properties.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import { kindName } from '../model/types/seats.ts';
+import { kinds, type Part, type Shop } from '../model/types/types.ts';
+import { isNumber, isText } from '../model/types/fact.ts';
+import { factOf } from '../model/lookup/lookup.ts';
+import { plugNameIn } from '../model/lookup/ownPlugs.ts';
+import type { Property } from '../model/properties/index.ts';
 import { readFigure } from '../units/figure.ts';
 import { formatLength, parseLength, parseNumber, trim } from '../units/length.ts';
 import { asEntry, asMove } from './book.ts';

@@ -1,11 +1,11 @@
 import { plain } from '../findings/terms.ts';
-import { all } from '../model/plan.ts';
-import type { SeatId } from '../model/types.ts';
+import { all } from '../model/lookup/plan.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
 import { range, subtract } from '../units/range.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     angledPlug: { seat: SeatId };
   }

@@ -1,8 +1,8 @@
 import { termOf } from '../findings/terms.ts';
-import { numberAt, one } from '../model/plan.ts';
+import { numberAt, one } from '../model/lookup/plan.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     cageOut: unknown;
   }

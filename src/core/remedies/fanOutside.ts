@@ -1,11 +1,11 @@
 import { plain } from '../findings/terms.ts';
-import { all } from '../model/plan.ts';
-import { seatName } from '../model/seats.ts';
-import type { SeatId } from '../model/types.ts';
+import { all } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { range } from '../units/range.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     fanOutside: { seat: SeatId };
   }

@@ -1,7 +1,7 @@
-import { indexOf } from '../model/lookup.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     firmwareFirst: { older: string };
   }

@@ -1,9 +1,9 @@
-import type { Plan } from '../model/plan.ts';
-import { seatName } from '../model/seats.ts';
-import type { SeatId } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     hangOn: { seat: SeatId; lead: string };
   }

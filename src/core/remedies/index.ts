@@ -1,5 +1,5 @@
-import type { Plan } from '../model/plan.ts';
-import type { RemedyName, RemedyValue } from '../model/remedyValue.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { RemedyName, RemedyValue } from '../model/types/remedyValue.ts';
 import type { Money } from '../units/money.ts';
 import { table } from '../units/table.ts';
 import type { ToGet } from '../findings/finding.ts';

@@ -1,7 +1,7 @@
 import type { Term, ToGet } from '../findings/finding.ts';
-import type { Plan } from '../model/plan.ts';
-import type { RemedyFields, RemedyName, RemedyValue } from '../model/remedyValue.ts';
-import type { SeatId } from '../model/types.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import type { RemedyFields, RemedyName, RemedyValue } from '../model/types/remedyValue.ts';
+import type { SeatId } from '../model/types/types.ts';
 
 /** What a field of a remedy holds; `part` is a tag that may be renumbered. */
 export type FieldSort = 'seat' | 'seats' | 'part' | 'word' | 'words' | 'count';

@@ -1,8 +1,8 @@
-import { seatName } from '../model/seats.ts';
-import type { SeatId } from '../model/types.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     limitWatts: { seat: SeatId; watts: number };
   }

@@ -2,7 +2,7 @@ import { plain } from '../findings/terms.ts';
 import { range } from '../units/range.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     longerLead: { lead: string; name?: string };
   }

@@ -1,5 +1,13 @@
-import { all, appliedOf, listAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
-import { keptByReads } from '../model/reads.ts';
+import {
+  all,
+  appliedOf,
+  listAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
+import { keptByReads } from '../model/lookup/reads.ts';
 
 /** A place where a drive is screwed down. */
 export interface Mount {

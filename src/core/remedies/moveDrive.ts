@@ -1,10 +1,10 @@
-import { all } from '../model/plan.ts';
-import { seatName } from '../model/seats.ts';
-import type { SeatId } from '../model/types.ts';
+import { all } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { remedy } from './kind.ts';
 import { otherPlaces } from './mounts.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     moveDrive: { seat: SeatId; to: string };
   }

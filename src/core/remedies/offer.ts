@@ -1,8 +1,8 @@
 import type { Mark, Remedy, Term } from '../findings/finding.ts';
 import { markOf } from '../findings/gap.ts';
-import { isApplied, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
-import type { RemedyValue } from '../model/remedyValue.ts';
+import { isApplied, type Plan } from '../model/lookup/plan.ts';
+import { settingsOf } from '../model/lookup/reads.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { add, scale, type Range } from '../units/range.ts';
 import { kindOf, minutesOf, moneyOf, titleOf, toGet } from './index.ts';
 

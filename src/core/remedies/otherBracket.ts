@@ -1,7 +1,7 @@
-import type { SeatId } from '../model/types.ts';
+import type { SeatId } from '../model/types/types.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     otherBracket: { seat: SeatId };
   }

@@ -1,10 +1,10 @@
-import { plugNameIn } from '../model/ownPlugs.ts';
-import type { Plan } from '../model/plan.ts';
-import { plugsOf } from '../model/reads.ts';
-import type { RemedyValue } from '../model/remedyValue.ts';
+import { plugNameIn } from '../model/lookup/ownPlugs.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
+import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     plugAdapter: { pair: string; from?: string; to?: string };
   }

@@ -1,8 +1,8 @@
-import { plugNameIn } from '../model/ownPlugs.ts';
-import { plugsOf } from '../model/reads.ts';
+import { plugNameIn } from '../model/lookup/ownPlugs.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     processorAdapter: { to?: string };
   }

@@ -1,6 +1,6 @@
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     toFrame: { count?: number };
   }

@@ -1,7 +1,7 @@
-import { one, textAt, type Plan } from '../model/plan.ts';
+import { one, textAt, type Plan } from '../model/lookup/plan.ts';
 import { remedy } from './kind.ts';
 
-declare module '../model/remedyValue.ts' {
+declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
     turnSupply: unknown;
   }

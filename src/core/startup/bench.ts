@@ -1,4 +1,4 @@
-import type { Kind } from '../model/types.ts';
+import type { Kind } from '../model/types/types.ts';
 import { dice } from '../units/dice.ts';
 import { causes, type Cause, type Sign } from './causes.ts';
 import { chanceOf, nextTests, standOf, testOf, type HuntState } from './hunt.ts';

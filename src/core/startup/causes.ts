@@ -1,4 +1,4 @@
-import type { Kind } from '../model/types.ts';
+import type { Kind } from '../model/types/types.ts';
 
 /**
  * Signs of a machine that does not start and causes with rough odds. Common practice, no source: the

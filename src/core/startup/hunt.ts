@@ -1,4 +1,4 @@
-import type { Kind } from '../model/types.ts';
+import type { Kind } from '../model/types/types.ts';
 import { causes, type Cause, type Sign } from './causes.ts';
 import { BY_CHANCE, tests, type Test } from './tests.ts';
 

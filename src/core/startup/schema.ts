@@ -1,5 +1,5 @@
 import { array, boolean, mixed, object, string, ValidationError } from 'yup';
-import { kinds, type Kind } from '../model/types.ts';
+import { kinds, type Kind } from '../model/types/types.ts';
 import { signIds, type Sign } from './causes.ts';
 import type { HuntState } from './hunt.ts';
 import { tests } from './tests.ts';

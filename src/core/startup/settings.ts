@@ -1,4 +1,4 @@
-import { all, listAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 
 /** A setting of the firmware this plan needs, and what it gives up where it silences something. */
 export interface Setting {

@@ -1,4 +1,4 @@
-import type { Kind } from '../model/types.ts';
+import type { Kind } from '../model/types/types.ts';
 
 /**
  * Tests of a search for a fault, with how often each cause makes them say yes. Common practice, no

@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, type Placed, type Plan } from '../model/plan.ts';
+import { all, listAt, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { plug, slotW } from '../standards/plugs/index.ts';
 import { range, total, type Range } from '../units/range.ts';
 import { slotPower } from './slotPower.ts';

@@ -1,6 +1,6 @@
-import { indexOf } from '../model/lookup.ts';
-import { all, numberAt, one, type Placed, type Plan } from '../model/plan.ts';
-import type { Reading } from '../model/types.ts';
+import { indexOf } from '../model/lookup/lookup.ts';
+import { all, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import type { Reading } from '../model/types/types.ts';
 import { range, total, type Range } from '../units/range.ts';
 import {
   cardsOwnSupply,

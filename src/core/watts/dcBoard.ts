@@ -1,8 +1,8 @@
-import type { NumberKey } from '../model/properties.ts';
+import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range, total } from '../units/range.ts';
 import { drawsOf, feedOf, isDcBoard, isSingleFeed, type Rail } from './tree/index.ts';

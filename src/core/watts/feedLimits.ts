@@ -1,8 +1,8 @@
-import type { NumberKey } from '../model/properties.ts';
+import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap, type GapSpec } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import {
   FUSE_CARRIES,

@@ -1,6 +1,6 @@
 import type { Remedy } from '../findings/finding.ts';
-import { numberAt, one, type Placed, type Plan } from '../model/plan.ts';
-import { withApplied } from '../model/reads.ts';
+import { numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { withApplied } from '../model/lookup/reads.ts';
 import { range, type Range } from '../units/range.ts';
 import { wireOhmPerM } from '../units/wire.ts';
 import { boardW, drawsOf, feedAmps, feedCorner, type Feed, type FeedCorner } from './tree/index.ts';

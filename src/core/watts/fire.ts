@@ -1,8 +1,8 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
-import { all, textAt, type Placed, type Plan } from '../model/plan.ts';
-import { plugNameIn } from '../model/ownPlugs.ts';
-import { plugsOf } from '../model/reads.ts';
+import { all, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { plugNameIn } from '../model/lookup/ownPlugs.ts';
+import { plugsOf } from '../model/lookup/reads.ts';
 import { practice } from '../standards/source.ts';
 
 /** What burns however the machine is fed: moulded splitters, and risers that ask 75 W of a drive plug (common practice, no source). */

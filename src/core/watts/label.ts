@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/plan.ts';
+import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { add, range, scale, subtract } from '../units/range.ts';
 import { treeOf, type Rail } from './tree/index.ts';

@@ -1,8 +1,8 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { all, one, type Plan } from '../model/plan.ts';
-import { withApplied } from '../model/reads.ts';
+import { all, one, type Plan } from '../model/lookup/plan.ts';
+import { withApplied } from '../model/lookup/reads.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
 import type { Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';

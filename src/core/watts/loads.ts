@@ -1,7 +1,7 @@
 import type { Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { moduleW } from '../model/classes.ts';
-import { all, numberAt, type Plan } from '../model/plan.ts';
+import { moduleW } from '../model/classes/classes.ts';
+import { all, numberAt, type Plan } from '../model/lookup/plan.ts';
 import { scale, type Range } from '../units/range.ts';
 import { cardsOwnSupply } from './tree/index.ts';
 

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/plan.ts';
+import { all, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
 import {
   ageing,
   cardJumps,

@@ -1,8 +1,8 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { settingsOf } from '../model/lookup/reads.ts';
 import { practice } from '../standards/source.ts';
 import { range, scale, type Range } from '../units/range.ts';
 import { efficiencyOf, treeOf } from './tree/index.ts';

@@ -1,8 +1,8 @@
-import type { TextKey } from '../model/properties.ts';
+import type { TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, wordOf } from '../findings/terms.ts';
-import { all, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { all, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { practice } from '../standards/source.ts';
 import { range, total } from '../units/range.ts';
 import { cardsDraws, cardsOwnSupply, secondLabelW } from './tree/index.ts';

@@ -1,4 +1,4 @@
-import { listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/plan.ts';
+import { listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { plug, slotW } from '../standards/plugs/index.ts';
 import { range, type Range } from '../units/range.ts';
 

@@ -1,8 +1,8 @@
 import type { Finding, Term } from '../findings/finding.ts';
 import { figure, gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/plan.ts';
-import { settingsOf } from '../model/reads.ts';
+import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { settingsOf } from '../model/lookup/reads.ts';
 import { practice } from '../standards/source.ts';
 import { scale, total, type Range } from '../units/range.ts';
 import { isSingleFeed } from './tree/index.ts';

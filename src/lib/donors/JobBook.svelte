@@ -2,8 +2,8 @@
   import { resolve } from '$app/paths';
   import { dropEntry } from '$core/edits/ledgerEdits.ts';
   import { sayOf } from '$core/donors/index.ts';
-  import { stageName } from '$core/model/stages.ts';
-  import { donorAccount, jobAccount } from '$core/plan/accounts.ts';
+  import { stageName } from '$core/model/types/stages.ts';
+  import { donorAccount, jobAccount } from '$core/shop/accounts.ts';
   import { stageCosts } from '$core/plan/stageMoney.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

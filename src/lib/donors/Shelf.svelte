@@ -1,10 +1,10 @@
 <script lang="ts">
   import { foundOf } from '$core/plan/planOf.ts';
-  import { one } from '$core/model/plan.ts';
-  import { indexOf, standingOf } from '$core/model/lookup.ts';
-  import { wantedBy } from '$core/plan/wanted.ts';
-  import { kindName } from '$core/model/seats.ts';
-  import type { Part } from '$core/model/types.ts';
+  import { one } from '$core/model/lookup/plan.ts';
+  import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
+  import { wantedBy } from '$core/model/lookup/wanted.ts';
+  import { kindName } from '$core/model/types/seats.ts';
+  import type { Part } from '$core/model/types/types.ts';
   import { findParts } from '$core/quick/understand.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
@@ -12,7 +12,7 @@
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import LongList from '$lib/ui/LongList.svelte';
-  import PartSheet from '$lib/intake/PartSheet.svelte';
+  import PartSheet from '$lib/parts/PartSheet.svelte';
   import PriceLists from './PriceLists.svelte';
   import Strip from './Strip.svelte';
 

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { keepWhole, strip } from '$core/edits/ledgerEdits.ts';
-  import { indexOf } from '$core/model/lookup.ts';
-  import { seatName } from '$core/model/seats.ts';
-  import type { Machine } from '$core/model/types.ts';
-  import { stripping } from '$core/plan/stripping.ts';
+  import { indexOf } from '$core/model/lookup/lookup.ts';
+  import { seatName } from '$core/model/types/seats.ts';
+  import type { Machine } from '$core/model/types/types.ts';
+  import { stripping } from '$core/shop/stripping.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

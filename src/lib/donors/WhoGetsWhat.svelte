@@ -1,20 +1,20 @@
 <script lang="ts">
   import { dropChange, putPart } from '$core/edits/edits.ts';
-  import { seatName } from '$core/model/seats.ts';
-  import { stageName } from '$core/model/stages.ts';
-  import type { Part } from '$core/model/types.ts';
-  import type { Service } from '$core/plan/candidatesFor.ts';
-  import { strandsOf, type Strand } from '$core/plan/strands.ts';
-  import { wantedBy } from '$core/plan/wanted.ts';
-  import PartSheet from '$lib/intake/PartSheet.svelte';
+  import { seatName } from '$core/model/types/seats.ts';
+  import { stageName } from '$core/model/types/stages.ts';
+  import type { Part } from '$core/model/types/types.ts';
+  import type { Service } from '$core/resolve/candidatesFor.ts';
+  import { strandsOf, type Strand } from '$core/shop/allocations.ts';
+  import { wantedBy } from '$core/model/lookup/wanted.ts';
+  import PartSheet from '$lib/parts/PartSheet.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import { Judge } from './judge.svelte.ts';
-  import Services from './Services.svelte';
-  import { nameOfSource } from './strandsPicture.ts';
-  import StrandsDrawn from './StrandsDrawn.svelte';
+  import { Judge } from '../parts/judge.svelte.ts';
+  import Services from '../parts/Services.svelte';
+  import { nameOfSource } from './allocationsPicture.ts';
+  import StrandsDrawn from './Allocations.svelte';
 
   const { view }: { view: JobView } = $props();
   const crossing = $derived(strandsOf(bench.shop, view.job?.id));

@@ -2,7 +2,7 @@
   import { staying, worth, WorthError, type Amount, type Worth } from '$core/donors/index.ts';
   import { editMachine, newOffer } from '$core/edits/edits.ts';
   import { setOffer, writeEntry } from '$core/edits/ledgerEdits.ts';
-  import { seatName } from '$core/model/seats.ts';
+  import { seatName } from '$core/model/types/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Effect } from '$core/plugs/meet/index.ts';
+  import type { Effect } from '$core/plugs/mate/index.ts';
   import { seen, views, type Plug, type View } from '$core/standards/plugs/index.ts';
   import { inkOf, isDark, shortName } from './inks.ts';
 

@@ -3,7 +3,7 @@ import { isOpen } from '$core/findings/terms.ts';
 import type { Box as SpaceBox } from '$core/fit/space/box.ts';
 import { way } from '$core/fit/space/coord.ts';
 import { spaceOf } from '$core/fit/space/space.ts';
-import { numberAt, one, type Placed, type Plan } from '$core/model/plan.ts';
+import { numberAt, one, type Placed, type Plan } from '$core/model/lookup/plan.ts';
 import { drawnLength, type LengthUnit } from '$core/units/length.ts';
 import type { Range } from '$core/units/range.ts';
 import { outsideOf, type Outside } from './sizes.ts';

@@ -1,6 +1,6 @@
 import { spaceOf } from '$core/fit/space/space.ts';
-import type { Kind } from '$core/model/types.ts';
-import type { Plan } from '$core/model/plan.ts';
+import type { Kind } from '$core/model/types/types.ts';
+import type { Plan } from '$core/model/lookup/plan.ts';
 import type { CaseCut } from './caseCut.ts';
 
 /** Where a measure is taken on the picture: a line from its datum, mm in the section's frame. */

@@ -3,7 +3,7 @@ import { figure } from '$core/findings/gap.ts';
 import { separation, type Box, type Separation } from '$core/fit/space/box.ts';
 import { mayMeet } from '$core/fit/clashes.ts';
 import { boxesOf } from '$core/fit/space/space.ts';
-import type { Plan } from '$core/model/plan.ts';
+import type { Plan } from '$core/model/lookup/plan.ts';
 import { lengthsIn } from '$core/units/length.ts';
 
 /** The air between two parts where it lies: from edge to edge along one side, mm in the section's frame. */

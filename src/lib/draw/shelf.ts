@@ -1,4 +1,4 @@
-import type { Standing } from '$core/plan/bench.ts';
+import type { Standing } from '$core/shop/standing.ts';
 import { format, isSameDay, isSameWeek } from 'date-fns';
 
 /** Where a machine stands along the shelf: when hands are next needed, in workshop words. */

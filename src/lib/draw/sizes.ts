@@ -1,6 +1,6 @@
-import type { NumberKey } from '$core/model/properties.ts';
-import { numberOf, textOf } from '$core/model/lookup.ts';
-import type { Part, Shop } from '$core/model/types.ts';
+import type { NumberKey } from '$core/model/properties/index.ts';
+import { numberOf, textOf } from '$core/model/lookup/lookup.ts';
+import type { Part, Shop } from '$core/model/types/types.ts';
 import { table } from '$core/units/table.ts';
 
 /** Outside of a shell in mm; `known` is false where it is only what its class usually measures. */

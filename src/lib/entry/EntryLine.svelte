@@ -2,8 +2,8 @@
   import { tick } from 'svelte';
   import { understand } from '$core/quick/understand.ts';
   import { lengthsIn } from '$core/units/length.ts';
-  import { seatName } from '$core/model/seats.ts';
-  import { standingOf } from '$core/model/lookup.ts';
+  import { seatName } from '$core/model/types/seats.ts';
+  import { standingOf } from '$core/model/lookup/lookup.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';

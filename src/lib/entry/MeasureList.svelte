@@ -1,7 +1,7 @@
 <script lang="ts">
   import { lengthsIn } from '$core/units/length.ts';
   import { tick } from 'svelte';
-  import { property } from '$core/model/properties.ts';
+  import { property } from '$core/model/properties/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';

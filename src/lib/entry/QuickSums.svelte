@@ -1,7 +1,7 @@
 <script lang="ts">
   import { quickSum } from '$core/quick/sums.ts';
-  import type { Job, KeptSum } from '$core/model/types.ts';
-  import { dropItem } from '$core/edits/items.ts';
+  import type { Job, KeptSum } from '$core/model/types/types.ts';
+  import { dropItem } from '$core/shop/items.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';

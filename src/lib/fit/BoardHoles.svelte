@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { setFact } from '$core/edits/edits.ts';
-  import { changeItems } from '$core/edits/items.ts';
+  import { changeItems } from '$core/shop/items.ts';
   import {
     HolesError,
     trayMatch,
@@ -11,7 +11,7 @@
     type Whose,
   } from '$core/fit/holes/index.ts';
   import type { Mark as MarkName } from '$core/findings/finding.ts';
-  import { listAt, numberAt, one, type Plan } from '$core/model/plan.ts';
+  import { listAt, numberAt, one, type Plan } from '$core/model/lookup/plan.ts';
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { limits, readOut } from '$core/fit/limits.ts';
-  import { one, type Plan } from '$core/model/plan.ts';
+  import { one, type Plan } from '$core/model/lookup/plan.ts';
   import { drawnLength } from '$core/units/length.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { saveBytes, saveFile } from '$lib/shop/files.ts';

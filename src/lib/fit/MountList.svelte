@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { ListKey } from '$core/model/properties.ts';
-  import { changeItems } from '$core/edits/items.ts';
-  import { listAt, type Placed, type Plan } from '$core/model/plan.ts';
-  import { drivePlaces } from '$core/model/properties.ts';
+  import type { ListKey } from '$core/model/properties/index.ts';
+  import { changeItems } from '$core/shop/items.ts';
+  import { listAt, type Placed, type Plan } from '$core/model/lookup/plan.ts';
+  import { drivePlaces } from '$core/model/properties/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
 
   interface Props {

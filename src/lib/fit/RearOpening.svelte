@@ -1,9 +1,9 @@
 <script lang="ts">
   import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { applyRemedy } from '$core/edits/edits.ts';
-  import { changeItems } from '$core/edits/items.ts';
+  import { changeItems } from '$core/shop/items.ts';
   import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
-  import { listAt, one, type Placed, type Plan } from '$core/model/plan.ts';
+  import { listAt, one, type Placed, type Plan } from '$core/model/lookup/plan.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';

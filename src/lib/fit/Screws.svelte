@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { addWants } from '$core/edits/items.ts';
+  import { addWants } from '$core/shop/items.ts';
   import { fastenersFor, missingFasteners, screwLength, whichThread } from '$core/fit/fasteners.ts';
   import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
-  import type { Plan } from '$core/model/plan.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

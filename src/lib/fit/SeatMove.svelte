@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Choice } from '$core/plan/give/choices.ts';
+  import type { Choice } from '$core/resolve/choices.ts';
   import { along, nearestWay, type Rect } from './seatMove.ts';
 
   interface Props {

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { area, curveStepAfter, line, max, scaleLinear } from 'd3';
-  import type { Plan } from '$core/model/plan.ts';
-  import { tradeAxes, type TradeOff } from '$core/plan/give/tradeOff.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
+  import { tradeAxes, type TradeOff } from '$core/resolve/tradeOff.ts';
   import { drawnLength, lengthsIn, MM_PER_INCH } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
-  import { GiveSearch } from '$lib/shop/give.svelte.ts';
+  import { GiveSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { applyWay } from '$core/edits/edits.ts';
-  import type { Plan } from '$core/model/plan.ts';
-  import { planWithWay } from '$core/plan/give/give.ts';
-  import type { Way } from '$core/plan/give/give.ts';
-  import { usualWeights, type Weights } from '$core/plan/give/cost.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
+  import { planWithWay } from '$core/resolve/resolutions.ts';
+  import type { Way } from '$core/resolve/resolutions.ts';
+  import { usualWeights, type Weights } from '$core/resolve/cost.ts';
   import { runChecks } from '$core/plan/run.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
-  import { GiveSearch } from '$lib/shop/give.svelte.ts';
+  import { GiveSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';

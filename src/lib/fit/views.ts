@@ -1,22 +1,7 @@
-import type { Component } from 'svelte';
-import type { Plan } from '$core/model/plan.ts';
-import type { JobView } from '$lib/shop/jobView.svelte.ts';
-
-export interface FitViewProps {
-  plan: Plan;
-  view: JobView;
-  onclose: () => void;
-}
+import type { StationView } from '$lib/frame/views.svelte.ts';
 
 /** What Fit shows instead of the case cut open, each loaded when it is asked for. */
-export interface FitView {
-  id: string;
-  label: string;
-  needs: 'case' | 'board';
-  load: () => Promise<{ default: Component<FitViewProps> }>;
-}
-
-export const fitViews: readonly FitView[] = [
+export const fitViews: readonly StationView[] = [
   { id: 'measure', label: 'Measure', needs: 'case', load: () => import('./MeasureWalk.svelte') },
   { id: 'holes', label: 'Holes', needs: 'board', load: () => import('./BoardHoles.svelte') },
   { id: 'rear', label: 'Rear', needs: 'board', load: () => import('./RearOpening.svelte') },

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { addRun } from '$core/edits/huntEdits.ts';
   import { typedPairs, LogError, type ColumnKind } from '$core/heat/index.ts';
-  import { loadSchools, type Course, type HeatRun, type Job } from '$core/model/types.ts';
+  import { loadSchools, type Course, type HeatRun, type Job } from '$core/model/types/types.ts';
   import Practise from '$lib/instruments/Practise.svelte';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';

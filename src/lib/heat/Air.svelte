@@ -1,16 +1,16 @@
 <script lang="ts">
   import { setFact } from '$core/edits/edits.ts';
   import { pressureSays } from '$core/heat/index.ts';
-  import { seatName } from '$core/model/seats.ts';
+  import { seatName } from '$core/model/types/seats.ts';
   import { airOf, placedFans } from '$core/plan/heatSums.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { look } from '$lib/shop/look.svelte.ts';
-  import { Chosen } from '$lib/stations/chosen.svelte.ts';
+  import { Chosen } from '$lib/frame/chosen.svelte.ts';
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
-  import type { HeatViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { view, plan }: HeatViewProps = $props();
+  const { view, plan }: ViewProps = $props();
   const air = $derived(airOf(plan));
   // svelte-ignore state_referenced_locally (a station's view stays with its station)
   const chosen = new Chosen(view, 'heat');

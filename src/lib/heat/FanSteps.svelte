@@ -1,14 +1,14 @@
 <script lang="ts">
   import Papa from 'papaparse';
   import { FanError, fanPlan, saidBy, SettleError, type FanPlan } from '$core/heat/index.ts';
-  import { all, numberAt, one } from '$core/model/plan.ts';
+  import { all, numberAt, one } from '$core/model/lookup/plan.ts';
   import { fanOf } from '$core/standards/air.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
-  import type { HeatViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { view, plan }: HeatViewProps = $props();
+  const { view, plan }: ViewProps = $props();
   /** The last settled run under load of the machine: its own curve. */
   const fitted = $derived.by(() => {
     for (const run of [...(view.job?.runs ?? [])].reverse()) {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { scaleLinear } from 'd3';
   import { format } from 'date-fns';
-  import { addItems, dropItem } from '$core/edits/items.ts';
-  import type { Reading, ReadingKind } from '$core/model/types.ts';
+  import { addItems, dropItem } from '$core/shop/items.ts';
+  import type { Reading, ReadingKind } from '$core/model/types/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

@@ -9,15 +9,15 @@
     SettleError,
     type Said,
   } from '$core/heat/index.ts';
-  import { seatName } from '$core/model/seats.ts';
-  import type { HeatRun } from '$core/model/types.ts';
+  import { seatName } from '$core/model/types/seats.ts';
+  import type { HeatRun } from '$core/model/types/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import AddRun from './AddRun.svelte';
   import Readings from './Readings.svelte';
   import RunChart from './RunChart.svelte';
-  import type { HeatViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { view, plan }: HeatViewProps = $props();
+  const { view, plan }: ViewProps = $props();
   const runs = $derived(view.job?.runs ?? []);
   const read = $derived(
     runs.map((run): { run: HeatRun; said?: Said; fault?: string } => {

@@ -1,13 +1,13 @@
 <script lang="ts">
-  import { addItems, dropItem } from '$core/edits/items.ts';
+  import { addItems, dropItem } from '$core/shop/items.ts';
   import { follows, nextTrial } from '$core/heat/index.ts';
-  import { all, numberAt } from '$core/model/plan.ts';
-  import type { Trial } from '$core/model/types.ts';
+  import { all, numberAt } from '$core/model/lookup/plan.ts';
+  import type { Trial } from '$core/model/types/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import type { HeatViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { view, plan }: HeatViewProps = $props();
+  const { view, plan }: ViewProps = $props();
   let what = $state<'undervolt' | 'base clock'>('undervolt');
   let value = $state('');
   let note = $state('');

@@ -1,35 +1,35 @@
-import { proxy, wrap, type Remote } from 'comlink';
-import type { Course } from '$core/model/types.ts';
+import type { Course } from '$core/model/types/types.ts';
+import { Background } from '$lib/shop/background.svelte.ts';
 import type { HeatWorker, LogShown } from '../../workers/heat.worker.ts';
 
 /** A sensor log read in a worker; a later file overtakes an earlier one. */
 export class Logs {
   shown = $state.raw<LogShown | undefined>(undefined);
-  fault = $state<string | undefined>(undefined);
   /** Share read, while it reads. */
   share = $state<number | undefined>(undefined);
-  #worker: Worker | undefined;
-  #remote: Remote<HeatWorker> | undefined;
-  #run = 0;
+  #refused = $state<string | undefined>(undefined);
+  #worker = new Background<HeatWorker>(
+    () => new Worker(new URL('../../workers/heat.worker.ts', import.meta.url), { type: 'module' }),
+  );
+
+  /** Why the log cannot be read, in words. */
+  get fault(): string | undefined {
+    return this.#worker.fault ?? this.#refused;
+  }
 
   async read(file: File): Promise<void> {
     this.close();
-    const run = ++this.#run;
     this.share = 0;
-    try {
-      const answer = await this.#api().read(
-        file,
-        proxy((share: number) => {
-          if (run === this.#run) this.share = share;
-        }),
-      );
-      if (run !== this.#run) return;
-      if ('fault' in answer) this.fault = answer.fault;
-      else this.shown = answer;
-    } catch (error) {
-      if (run === this.#run) this.fault = (error as Error).message;
-    }
-    if (run === this.#run) this.share = undefined;
+    const answer = await this.#worker.ask(
+      async (api, telling): Promise<LogShown | { fault: string }> =>
+        api.read(
+          file,
+          telling((share: number) => (this.share = share)),
+        ),
+    );
+    if (answer && 'fault' in answer) this.#refused = answer.fault;
+    else if (answer) this.shown = answer;
+    if (!this.#worker.busy) this.share = undefined;
   }
 
   course(
@@ -38,26 +38,11 @@ export class Logs {
     fromS: number,
     toS: number,
   ): Promise<{ course: Course; senseless: number } | undefined> {
-    return this.#api().course(at, what, fromS, toS);
+    return this.#worker.api.course(at, what, fromS, toS);
   }
 
-  close(): void {
-    this.#run += 1;
-    this.#worker?.terminate();
-    this.#worker = undefined;
-    this.#remote = undefined;
-    this.shown = undefined;
-    this.fault = undefined;
-    this.share = undefined;
-  }
-
-  #api(): Remote<HeatWorker> {
-    if (!this.#remote) {
-      this.#worker = new Worker(new URL('../../workers/heat.worker.ts', import.meta.url), {
-        type: 'module',
-      });
-      this.#remote = wrap<HeatWorker>(this.#worker);
-    }
-    return this.#remote;
-  }
+  close = (): void => {
+    this.#worker.close();
+    [this.shown, this.share, this.#refused] = [undefined, undefined, undefined];
+  };
 }

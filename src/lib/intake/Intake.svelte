@@ -4,11 +4,11 @@
   import { cimCommand } from '$core/intake/cim.ts';
   import { mergeInventories } from '$core/intake/merge.ts';
   import { readInventories } from '$core/intake/read.ts';
-  import { caseClasses } from '$core/model/properties.ts';
+  import { caseClasses } from '$core/model/properties/index.ts';
   import { boardFormats } from '$core/standards/boards.ts';
   import { takeIn } from '$core/edits/edits.ts';
-  import { indexOf } from '$core/model/lookup.ts';
-  import type { Job } from '$core/model/types.ts';
+  import { indexOf } from '$core/model/lookup/lookup.ts';
+  import type { Job } from '$core/model/types/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { settleIntake, type Settling } from '$core/edits/edits.ts';
   import { compareInventory } from '$core/intake/compare.ts';
-  import type { Machine } from '$core/model/types.ts';
+  import type { Machine } from '$core/model/types/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { populations, slotsFirst, type Module } from '$core/links/index.ts';
-  import { all, numberAt, one, type Plan } from '$core/model/plan.ts';
+  import { all, numberAt, one, type Plan } from '$core/model/lookup/plan.ts';
 
   interface Props {
     plan: Plan;

@@ -2,23 +2,23 @@
   import { untrack } from 'svelte';
   import Papa from 'papaparse';
   import { addAdapter } from '$core/edits/plugEdits.ts';
-  import { addWants } from '$core/edits/items.ts';
+  import { addWants } from '$core/shop/items.ts';
   import { adapterJson, adapterSvg, wiringTable } from '$core/export/adapter.ts';
-  import { plugIn } from '$core/model/ownPlugs.ts';
-  import { listAt, one, textAt } from '$core/model/plan.ts';
+  import { plugIn } from '$core/model/lookup/ownPlugs.ts';
+  import { listAt, one, textAt } from '$core/model/lookup/plan.ts';
   import {
     alarms as alarmWords,
     endName,
     needOf,
     railsWanted,
     shopping,
-  } from '$core/plugs/join/index.ts';
+  } from '$core/plugs/adapter/index.ts';
   import { needsOf } from '$core/plugs/needs.ts';
   import type { Plug } from '$core/standards/plugs/index.ts';
   import { lengthWithUnit } from '$core/units/length.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
-  import { Joining } from '$lib/shop/joining.svelte.ts';
+  import { Joining } from '$lib/plugs/joining.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -26,9 +26,9 @@
   import AdapterPicture from './AdapterPicture.svelte';
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
-  import type { PlugViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { plan, view, onclose }: PlugViewProps = $props();
+  const { plan, view, onclose }: ViewProps = $props();
 
   /** To begin with: the supply's main plug, and what of the board it does not reach as it is. */
   function begin(): { gives: string[]; takes: string[] } {

@@ -7,7 +7,7 @@
     plugLetter,
     takeView,
     type Recipe,
-  } from '$core/plugs/join/index.ts';
+  } from '$core/plugs/adapter/index.ts';
   import { inkOf, inks, isDark, shortName } from '$lib/draw/inks.ts';
 
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { continuity, endName, live, shopping, type Recipe } from '$core/plugs/join/index.ts';
+  import { continuity, endName, live, shopping, type Recipe } from '$core/plugs/adapter/index.ts';
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { inks } from '$lib/draw/inks.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { setFact } from '$core/edits/edits.ts';
-  import { changeItems } from '$core/edits/items.ts';
-  import { plugIn } from '$core/model/ownPlugs.ts';
-  import { all, listAt, one, textAt, type Placed } from '$core/model/plan.ts';
+  import { changeItems } from '$core/shop/items.ts';
+  import { plugIn } from '$core/model/lookup/ownPlugs.ts';
+  import { all, listAt, one, textAt, type Placed } from '$core/model/lookup/plan.ts';
   import {
     BuzzError,
     buzzed,
@@ -17,9 +17,9 @@
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
-  import type { PlugViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { plan, onclose }: PlugViewProps = $props();
+  const { plan, onclose }: ViewProps = $props();
   const supply = $derived(one(plan, 'supply'));
   const leads = $derived(
     all(plan, 'small').filter((each) => textAt(plan, each, 'belongsTo') !== undefined),

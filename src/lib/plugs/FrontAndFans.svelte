@@ -1,25 +1,25 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import { addAdapter, keepPlugOf } from '$core/edits/plugEdits.ts';
-  import { plugIn } from '$core/model/ownPlugs.ts';
-  import { all, listAt, numberAt, one, textAt } from '$core/model/plan.ts';
+  import { plugIn } from '$core/model/lookup/ownPlugs.ts';
+  import { all, listAt, numberAt, one, textAt } from '$core/model/lookup/plan.ts';
   import { fanLayout } from '$core/plugs/fanLayout.ts';
   import { blockPins, fanRoles, frontRoles, suited, tappedTwice } from '$core/plugs/front.ts';
   import { plugTag } from '$core/plugs/identify/index.ts';
-  import { alarms as alarmWords, endName } from '$core/plugs/join/index.ts';
+  import { alarms as alarmWords, endName } from '$core/plugs/adapter/index.ts';
   import { practice } from '$core/standards/source.ts';
   import { plug as shelf, type Plug } from '$core/standards/plugs/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
-  import { Joining } from '$lib/shop/joining.svelte.ts';
+  import { Joining } from '$lib/plugs/joining.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import AdapterPicture from './AdapterPicture.svelte';
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
-  import type { PlugViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { plan, view, onclose }: PlugViewProps = $props();
+  const { plan, view, onclose }: ViewProps = $props();
   const leads = $derived(one(plan, 'leads'));
   const board = $derived(one(plan, 'board'));
   // svelte-ignore state_referenced_locally (only where one begins)

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { dropPlug, keepPlugs, plugInUse } from '$core/edits/plugEdits.ts';
   import { PlugFileError, readPlugs, writePlugs } from '$core/export/ownPlugs.ts';
-  import { plugIn } from '$core/model/ownPlugs.ts';
-  import { one, textAt } from '$core/model/plan.ts';
-  import { meetings, type Effect, type Verdict } from '$core/plugs/meet/index.ts';
+  import { plugIn } from '$core/model/lookup/ownPlugs.ts';
+  import { one, textAt } from '$core/model/lookup/plan.ts';
+  import { meetings, type Effect, type Verdict } from '$core/plugs/mate/index.ts';
   import { views, type View } from '$core/standards/plugs/index.ts';
   import type { Mark as MarkName } from '$core/findings/finding.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
@@ -13,9 +13,9 @@
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
-  import type { PlugViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { plan, onclose }: PlugViewProps = $props();
+  const { plan, onclose }: ViewProps = $props();
   // svelte-ignore state_referenced_locally (only where one begins)
   const supply = one(plan, 'supply');
   // svelte-ignore state_referenced_locally (only where one begins)

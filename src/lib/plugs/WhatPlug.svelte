@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { changeItems } from '$core/edits/items.ts';
+  import { changeItems } from '$core/shop/items.ts';
   import { keepPlugOf } from '$core/edits/plugEdits.ts';
-  import { plugIn } from '$core/model/ownPlugs.ts';
-  import { listAt, one, textAt, type Placed } from '$core/model/plan.ts';
+  import { plugIn } from '$core/model/lookup/ownPlugs.ts';
+  import { listAt, one, textAt, type Placed } from '$core/model/lookup/plan.ts';
   import {
     identify,
     noted,
@@ -25,9 +25,9 @@
   import PinGrid from './PinGrid.svelte';
 
   import WeakReadings from './WeakReadings.svelte';
-  import type { PlugViewProps } from './views.ts';
+  import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
-  const { plan, onclose }: PlugViewProps = $props();
+  const { plan, onclose }: ViewProps = $props();
   const supply = $derived(one(plan, 'supply') as Placed);
   const kept = $derived.by((): { notes: PlugNotes; fault?: string } => {
     try {

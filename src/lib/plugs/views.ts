@@ -1,21 +1,7 @@
-import type { Component } from 'svelte';
-import type { Plan } from '$core/model/plan.ts';
-import type { JobView } from '$lib/shop/jobView.svelte.ts';
-
-export interface PlugViewProps {
-  plan: Plan;
-  view: JobView;
-  onclose: () => void;
-}
+import type { StationView } from '$lib/frame/views.svelte.ts';
 
 /** What Plugs shows instead of the main plugs and their pairs, each loaded when it is asked for. */
-export interface PlugView {
-  id: string;
-  label: string;
-  load: () => Promise<{ default: Component<PlugViewProps> }>;
-}
-
-export const plugViews: readonly PlugView[] = [
+export const plugViews: readonly StationView[] = [
   { id: 'what', label: 'What is this plug?', load: () => import('./WhatPlug.svelte') },
   { id: 'adapter', label: 'Adapter', load: () => import('./Adapter.svelte') },
   { id: 'front', label: 'Front and fans', load: () => import('./FrontAndFans.svelte') },

@@ -1,6 +1,6 @@
 import type { Edit } from '$core/edits/edits.ts';
-import { emptyShop } from '$core/model/empty.ts';
-import type { Shop } from '$core/model/types.ts';
+import { emptyShop } from '$core/model/types/empty.ts';
+import type { Shop } from '$core/model/types/types.ts';
 import { ShopStore, type Trouble } from './store.ts';
 import { toast } from './toasts.svelte.ts';
 

@@ -6,9 +6,9 @@ import {
   type Head,
   type RecordChange,
 } from '$core/edits/changes.ts';
-import { emptyShop } from '$core/model/empty.ts';
+import { emptyShop } from '$core/model/types/empty.ts';
 import { migrate } from '$core/document/migrate.ts';
-import { VERSION, type Shop } from '$core/model/types.ts';
+import { VERSION, type Shop } from '$core/model/types/types.ts';
 import { table } from '$core/units/table.ts';
 
 /** One undo step as it is stored. */

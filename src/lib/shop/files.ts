@@ -3,7 +3,7 @@ import { bookTable, journal } from '$core/export/journal.ts';
 import { partsTable } from '$core/export/partsTable.ts';
 import { jobShop, writeShop } from '$core/export/json.ts';
 import { planOf } from '$core/plan/planOf.ts';
-import type { Job, Shop } from '$core/model/types.ts';
+import type { Job, Shop } from '$core/model/types/types.ts';
 
 /** Hands the browser a file to keep. */
 export const saveFile = (name: string, text: string, type: string): void =>

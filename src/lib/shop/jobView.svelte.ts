@@ -1,9 +1,9 @@
 import { type Finding, type StationId } from '$core/findings/finding.ts';
-import type { Plan } from '$core/model/plan.ts';
-import type { Job, Shop } from '$core/model/types.ts';
+import type { Plan } from '$core/model/lookup/plan.ts';
+import type { Job, Shop } from '$core/model/types/types.ts';
 import type { Step } from '$core/order/index.ts';
 import { workOrderOf } from '$core/plan/workOrderOf.ts';
-import { flips, type Flip } from '$core/plan/flips.ts';
+import { flips, type Flip } from '$core/findings/flips.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { questions, type Question } from '$core/plan/questions.ts';
 import { checksOf, countByStation, type Counts } from '$core/plan/run.ts';

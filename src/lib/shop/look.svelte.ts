@@ -1,5 +1,5 @@
 import type { Finding } from '$core/findings/finding.ts';
-import type { Shop } from '$core/model/types.ts';
+import type { Shop } from '$core/model/types/types.ts';
 
 /** A sum printed from the entry line, with the unit its bare lengths were in. */
 export interface QuickPrinted {

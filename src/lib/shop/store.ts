@@ -6,8 +6,8 @@ import {
   type RecordChange,
 } from '$core/edits/changes.ts';
 import type { Edit } from '$core/edits/edits.ts';
-import { emptyShop } from '$core/model/empty.ts';
-import type { Shop } from '$core/model/types.ts';
+import { emptyShop } from '$core/model/types/empty.ts';
+import type { Shop } from '$core/model/types/types.ts';
 import {
   loadAll,
   openShopDb,

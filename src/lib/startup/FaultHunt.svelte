@@ -1,8 +1,8 @@
 <script lang="ts">
   import { addHunt, addTried, closeHunt, dropTried } from '$core/edits/huntEdits.ts';
-  import type { Plan } from '$core/model/plan.ts';
-  import { seatName } from '$core/model/seats.ts';
-  import { huntVerdicts } from '$core/model/types.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
+  import { seatName } from '$core/model/types/seats.ts';
+  import { huntVerdicts } from '$core/model/types/types.ts';
   import { huntOf } from '$core/plan/startupOf.ts';
   import { nextTests, oddsOf, signIds, signs, standOf, testOf } from '$core/startup/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

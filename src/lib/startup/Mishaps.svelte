@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { addItems, editItem } from '$core/edits/items.ts';
-  import type { Job } from '$core/model/types.ts';
+  import { addItems, editItem } from '$core/shop/items.ts';
+  import type { Job } from '$core/model/types/types.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 

@@ -2,7 +2,7 @@
   import { lengthsIn } from '$core/units/length.ts';
   import type { Finding, Remedy } from '$core/findings/finding.ts';
   import { isOpen } from '$core/findings/terms.ts';
-  import type { Flip } from '$core/plan/flips.ts';
+  import type { Flip } from '$core/findings/flips.ts';
   import { sourceText } from '$core/standards/source.ts';
   import Mark from './Mark.svelte';
   import { show, unitWord } from './figures.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { keepCorrection } from '$core/edits/wattEdits.ts';
-  import type { Plan } from '$core/model/plan.ts';
-  import { seatName } from '$core/model/seats.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
+  import { seatName } from '$core/model/types/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { correctionOf, likeReadings } from '$core/watts/correct.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
   import { keepLoadResult } from '$core/edits/wattEdits.ts';
-  import { numberAt, one, type Plan } from '$core/model/plan.ts';
+  import { numberAt, one, type Plan } from '$core/model/lookup/plan.ts';
   import { loadResult, type LoadStep } from '$core/watts/electronicLoad.ts';
   import { isSingleFeed } from '$core/watts/tree/index.ts';
   import Practise from '$lib/instruments/Practise.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Plan } from '$core/model/plan.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
   import { DutyError, kWhAYear } from '$core/watts/energy.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';

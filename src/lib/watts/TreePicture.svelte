@@ -1,7 +1,7 @@
 <script lang="ts">
   import { linkHorizontal } from 'd3';
   import type { Finding } from '$core/findings/finding.ts';
-  import type { Flip } from '$core/plan/flips.ts';
+  import type { Flip } from '$core/findings/flips.ts';
   import type { Tree } from '$core/watts/tree/index.ts';
   import { layTree, type LaidBranch } from './layTree.ts';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { addItems } from '$core/edits/items.ts';
-  import type { Plan } from '$core/model/plan.ts';
-  import type { Reading } from '$core/model/types.ts';
+  import { addItems } from '$core/shop/items.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
+  import type { Reading } from '$core/model/types/types.ts';
   import { settledW, type MeterReading } from '$core/watts/meter.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import Practise from '$lib/instruments/Practise.svelte';

@@ -2,7 +2,7 @@
   import { resolve } from '$app/paths';
   import { account, sayOf } from '$core/donors/index.ts';
   import { dropEntry, setHour, setRate } from '$core/edits/ledgerEdits.ts';
-  import type { Entry } from '$core/model/types.ts';
+  import type { Entry } from '$core/model/types/types.ts';
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import AccountGap from '$lib/donors/AccountGap.svelte';
   import BookLine from '$lib/donors/BookLine.svelte';
@@ -10,8 +10,8 @@
   import { saveBook, saveJournal } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
   import LongList from '$lib/ui/LongList.svelte';
-  import Stage from '$lib/ui/Stage.svelte';
-  import Tape from '$lib/ui/Tape.svelte';
+  import Stage from '$lib/frame/Stage.svelte';
+  import Tape from '$lib/frame/Tape.svelte';
 
   let query = $state('');
   let rate = $state({ currency: '', rate: '' });

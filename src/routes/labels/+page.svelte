@@ -4,8 +4,8 @@
   import { codeImage } from '$lib/print/code.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Stage from '$lib/ui/Stage.svelte';
-  import Tape from '$lib/ui/Tape.svelte';
+  import Stage from '$lib/frame/Stage.svelte';
+  import Tape from '$lib/frame/Tape.svelte';
 
   let which = $state('shelf');
   const labels = $derived(labelsFor(bench.shop, which));

@@ -15,10 +15,10 @@
   import Mark from '$lib/ui/Mark.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
-  import Stage from '$lib/ui/Stage.svelte';
+  import Stage from '$lib/frame/Stage.svelte';
   import Sum from '$lib/ui/Sum.svelte';
   import Tag from '$lib/ui/Tag.svelte';
-  import Tape from '$lib/ui/Tape.svelte';
+  import Tape from '$lib/frame/Tape.svelte';
   import { toast } from '$lib/shop/toasts.svelte.ts';
 
   const example = (mark: MarkName, need: [number, number], how: 'measured' | 'class'): Finding => {

@@ -3,8 +3,8 @@
   import { scanWords } from '$core/quick/quick.ts';
   import { codeImage } from '$lib/print/code.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Stage from '$lib/ui/Stage.svelte';
-  import Tape from '$lib/ui/Tape.svelte';
+  import Stage from '$lib/frame/Stage.svelte';
+  import Tape from '$lib/frame/Tape.svelte';
 </script>
 
 <svelte:head><title>Scan sheet · Nutshell Swap</title></svelte:head>

@@ -1,10 +1,15 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { asksIn } from '../../../src/core/model/empty.ts';
-import { indexOf } from '../../../src/core/model/lookup.ts';
-import { property } from '../../../src/core/model/properties.ts';
-import { compareSeats, freeSeat, kindOfSeat, seatName } from '../../../src/core/model/seats.ts';
-import { standing } from '../../../src/core/plan/bench.ts';
+import { asksIn } from '../../../src/core/model/types/empty.ts';
+import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
+import { property } from '../../../src/core/model/properties/index.ts';
+import {
+  compareSeats,
+  freeSeat,
+  kindOfSeat,
+  seatName,
+} from '../../../src/core/model/types/seats.ts';
+import { standing } from '../../../src/core/shop/standing.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
 const shop = demoShop(now);

@@ -2,10 +2,10 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { emptyShop } from '../../../src/core/model/empty.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
 import { checkShop, readShop, ShopFileError } from '../../../src/core/document/read.ts';
 import { factFault } from '../../../src/core/document/factFields.ts';
-import { VERSION } from '../../../src/core/model/types.ts';
+import { VERSION } from '../../../src/core/model/types/types.ts';
 
 const now = '2026-11-25T09:00:00.000Z';
 const demoText = writeShop(demoShop(now));

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { crossings, laid, type Ends } from '../../../src/core/donors/index.ts';
-import { strandsPicture } from '../../../src/lib/donors/strandsPicture.ts';
+import { strandsPicture } from '../../../src/lib/donors/allocationsPicture.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { strandsOf } from '../../../src/core/plan/strands.ts';
+import { strandsOf } from '../../../src/core/shop/allocations.ts';
 
 const names = (letter: string, count: number) =>
   Array.from({ length: count }, (_, i) => `${letter}${i}`);

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import type { Job } from '../../../src/core/model/types.ts';
-import { standing } from '../../../src/core/plan/bench.ts';
+import type { Job } from '../../../src/core/model/types/types.ts';
+import { standing } from '../../../src/core/shop/standing.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { caseCut } from '../../../src/lib/draw/caseCut.ts';
 import { nextWords, placeOf, timeLabel } from '../../../src/lib/draw/shelf.ts';

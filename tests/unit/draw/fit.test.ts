@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
-import { properties } from '../../../src/core/model/properties.ts';
+import { properties } from '../../../src/core/model/properties/index.ts';
 import { caseCut } from '../../../src/lib/draw/caseCut.ts';
 import { dimensionOf } from '../../../src/lib/draw/dimension.ts';
 import { gapPlace } from '../../../src/lib/draw/gapPlace.ts';

@@ -23,9 +23,9 @@ import {
 import { writeShop } from '../../../src/core/export/json.ts';
 import { mergeInventories } from '../../../src/core/intake/merge.ts';
 import { readInventories } from '../../../src/core/intake/read.ts';
-import { emptyShop } from '../../../src/core/model/empty.ts';
-import { factOf, indexOf, numberOf, standingOf } from '../../../src/core/model/lookup.ts';
-import type { Shop } from '../../../src/core/model/types.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
+import { factOf, indexOf, numberOf, standingOf } from '../../../src/core/model/lookup/lookup.ts';
+import type { Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { jobOver, partFor } from '../../helpers/build.ts';
 import { modernDmidecode, modernLshw } from '../../helpers/made.ts';

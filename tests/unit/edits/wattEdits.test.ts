@@ -5,8 +5,8 @@ import {
   keepLoadResult,
 } from '../../../src/core/edits/wattEdits.ts';
 import { hangPart } from '../../../src/core/edits/edits.ts';
-import { numberOf, listOf } from '../../../src/core/model/lookup.ts';
-import type { Shop } from '../../../src/core/model/types.ts';
+import { numberOf, listOf } from '../../../src/core/model/lookup/lookup.ts';
+import type { Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { correctionOf } from '../../../src/core/watts/correct.ts';

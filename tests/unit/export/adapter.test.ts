@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { adapterJson, adapterSvg, wiringTable } from '../../../src/core/export/adapter.ts';
 import { PlugFileError, readPlugs, writePlugs } from '../../../src/core/export/ownPlugs.ts';
-import { join } from '../../../src/core/plugs/join/index.ts';
+import { join } from '../../../src/core/plugs/adapter/index.ts';
 import { plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
 const recipe = join({

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { bookTable, journal } from '../../../src/core/export/journal.ts';
-import { emptyShop } from '../../../src/core/model/empty.ts';
-import type { Entry, Shop } from '../../../src/core/model/types.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
+import type { Entry, Shop } from '../../../src/core/model/types/types.ts';
 
 const eur = (minor: number) => ({ minor, currency: 'EUR' });
 const shopOf = (...ledger: Entry[]): Shop => ({ ...emptyShop('The post; workshop'), ledger });

@@ -18,7 +18,7 @@ import { show, unitWord } from '../../../src/lib/ui/figures.ts';
 import { angledPlug } from '../../../src/core/remedies/angledPlug.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
 import { offerIn } from '../../../src/core/remedies/offer.ts';
-import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { planWith } from '../../helpers/build.ts';
 
 const base = {

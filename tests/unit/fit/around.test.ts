@@ -12,7 +12,7 @@ import { COAT_MM } from '../../../src/core/fit/lid.ts';
 import { limits, readOut } from '../../../src/core/fit/limits.ts';
 import { litreClass, litresOf } from '../../../src/core/fit/litres.ts';
 import { stack } from '../../../src/core/fit/stack.ts';
-import { one } from '../../../src/core/model/plan.ts';
+import { one } from '../../../src/core/model/lookup/plan.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { planWith, the } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
@@ -21,7 +21,7 @@ import { lidWashers } from '../../../src/core/remedies/lidWashers.ts';
 import { tallerFeet } from '../../../src/core/remedies/tallerFeet.ts';
 import { toFrame } from '../../../src/core/remedies/toFrame.ts';
 import { turnSupply } from '../../../src/core/remedies/turnSupply.ts';
-import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 
 describe('fit, under the lid', () => {
   const seats = (more = {}) => ({ case: { coolerRoom: 60, ...more }, cooler: { height: 58 } });

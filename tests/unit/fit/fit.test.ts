@@ -11,7 +11,7 @@ import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
 import { supplyBay } from '../../../src/core/fit/supplyBay.ts';
 import { planWith, the } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
-import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { drill } from '../../../src/core/remedies/drill.ts';
 import { standoffsOut } from '../../../src/core/remedies/standoffsOut.ts';
 

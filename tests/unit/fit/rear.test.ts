@@ -17,8 +17,8 @@ import {
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { jobWith, planWith } from '../../helpers/build.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
-import type { Part } from '../../../src/core/model/types.ts';
-import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import type { Part } from '../../../src/core/model/types/types.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { rearCut } from '../../../src/core/remedies/rearCut.ts';
 import { rearOpen } from '../../../src/core/remedies/rearOpen.ts';
 import { rearPlate } from '../../../src/core/remedies/rearPlate.ts';

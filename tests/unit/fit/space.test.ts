@@ -6,14 +6,14 @@ import { axes, farApart, separation, type Box } from '../../../src/core/fit/spac
 import { beyond, coord, origin, usual, way } from '../../../src/core/fit/space/coord.ts';
 import { drivePlaces, otherPlaces } from '../../../src/core/remedies/mounts.ts';
 import { boxesOf, spaceOf } from '../../../src/core/fit/space/space.ts';
-import { one } from '../../../src/core/model/plan.ts';
+import { one } from '../../../src/core/model/lookup/plan.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { planWith, the, type Seats } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
 import { moveDrive } from '../../../src/core/remedies/moveDrive.ts';
 import { slotFurther } from '../../../src/core/remedies/slotFurther.ts';
 import { turnSupply } from '../../../src/core/remedies/turnSupply.ts';
-import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 
 const term = (label: string, lo: number, hi = lo) => usual(label, range(lo, hi));
 

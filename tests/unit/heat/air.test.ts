@@ -9,7 +9,7 @@ import {
   type FanMachine,
 } from '../../../src/core/heat/index.ts';
 import { changesIn, kwAt } from '../../../src/core/heat/fanSteps.ts';
-import type { Trial } from '../../../src/core/model/types.ts';
+import type { Trial } from '../../../src/core/model/types/types.ts';
 import { levelChange, levelsAdded, warmsK } from '../../../src/core/standards/air.ts';
 import { range } from '../../../src/core/units/range.ts';
 

@@ -11,7 +11,7 @@ import {
 import { changesBetween } from '../../../src/core/heat/compare.ts';
 import { dice, madeRun } from '../../../src/core/heat/simulate.ts';
 import { student } from '../../../src/core/heat/settle.ts';
-import type { Course, HeatRun } from '../../../src/core/model/types.ts';
+import type { Course, HeatRun } from '../../../src/core/model/types/types.ts';
 
 const curve = (end: number, start: number, tau: number, length: number, every = 5) => {
   const s = Array.from({ length: Math.floor(length / every) + 1 }, (_, i) => i * every);

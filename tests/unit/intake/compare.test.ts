@@ -4,9 +4,9 @@ import { writeShop } from '../../../src/core/export/json.ts';
 import { compareInventory } from '../../../src/core/intake/compare.ts';
 import type { Inventory } from '../../../src/core/intake/inventory.ts';
 import { reader } from '../../../src/core/intake/inventory.ts';
-import { emptyShop } from '../../../src/core/model/empty.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
 import { readShop } from '../../../src/core/document/read.ts';
-import type { Shop } from '../../../src/core/model/types.ts';
+import type { Shop } from '../../../src/core/model/types/types.ts';
 
 const say = reader('dmidecode');
 const first: Inventory = {

@@ -4,7 +4,7 @@ import { putPart } from '../../../src/core/edits/edits.ts';
 import { readPriceList } from '../../../src/core/intake/priceList.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { partsTable } from '../../../src/core/export/partsTable.ts';
-import { emptyJob, emptyShop } from '../../../src/core/model/empty.ts';
+import { emptyJob, emptyShop } from '../../../src/core/model/types/empty.ts';
 import { checkShop } from '../../../src/core/document/read.ts';
 
 const about = { source: 'depot', currency: 'EUR', at: '2026-11-25T10:00:00.000Z' };

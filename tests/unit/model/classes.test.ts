@@ -1,12 +1,24 @@
 import { expect } from 'chai';
-import { classValue } from '../../../src/core/model/classes.ts';
-import { isList, isNumber, isText, outranks, type Fact } from '../../../src/core/model/fact.ts';
-import { factOf, indexOf, listOf, numberOf, textOf } from '../../../src/core/model/lookup.ts';
-import { allKeys, properties, property } from '../../../src/core/model/properties.ts';
-import { kinds, type Part, type Shop } from '../../../src/core/model/types.ts';
+import { classValue } from '../../../src/core/model/classes/classes.ts';
+import {
+  isList,
+  isNumber,
+  isText,
+  outranks,
+  type Fact,
+} from '../../../src/core/model/types/fact.ts';
+import {
+  factOf,
+  indexOf,
+  listOf,
+  numberOf,
+  textOf,
+} from '../../../src/core/model/lookup/lookup.ts';
+import { allKeys, properties, property } from '../../../src/core/model/properties/index.ts';
+import { kinds, type Part, type Shop } from '../../../src/core/model/types/types.ts';
 import { boardFormats } from '../../../src/core/standards/boards.ts';
 import { sourceText } from '../../../src/core/standards/source.ts';
-import { emptyShop } from '../../../src/core/model/empty.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
 import { facts } from '../../helpers/build.ts';
 
 const saying = (words: Record<string, string>) => (key: string) => words[key];

@@ -3,8 +3,8 @@ import { runInNewContext } from 'node:vm';
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { forgetPlans } from '../../../src/core/model/reads.ts';
-import type { Shop } from '../../../src/core/model/types.ts';
+import { forgetPlans } from '../../../src/core/model/lookup/reads.ts';
+import type { Shop } from '../../../src/core/model/types/types.ts';
 import { answered as answer } from '../../../src/api/worker.ts';
 import { checksOf } from '../../../src/core/plan/run.ts';
 

@@ -6,9 +6,9 @@ import { writeShop } from '../../../src/core/export/json.ts';
 import { IntakeError } from '../../../src/core/intake/inventory.ts';
 import { readPriceList } from '../../../src/core/intake/priceList.ts';
 import { readInventories } from '../../../src/core/intake/read.ts';
-import { emptyShop } from '../../../src/core/model/empty.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
 import { readShop, ShopFileError } from '../../../src/core/document/read.ts';
-import { VERSION } from '../../../src/core/model/types.ts';
+import { VERSION } from '../../../src/core/model/types/types.ts';
 import { learnedOf } from '../../../src/core/plan/startupOf.ts';
 import { useAll } from '../../fuzz/subjects.ts';
 

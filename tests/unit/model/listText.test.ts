@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { isList } from '../../../src/core/model/fact.ts';
-import { readList, writeList } from '../../../src/core/model/listText.ts';
-import { knownPlugIds, property } from '../../../src/core/model/properties.ts';
-import type { Kind } from '../../../src/core/model/types.ts';
+import { isList } from '../../../src/core/model/types/fact.ts';
+import { readList, writeList } from '../../../src/core/model/properties/listText.ts';
+import { knownPlugIds, property } from '../../../src/core/model/properties/index.ts';
+import type { Kind } from '../../../src/core/model/types/types.ts';
 
 const of = (kind: Kind, key: string) => {
   const found = property(kind, key);

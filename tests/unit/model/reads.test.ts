@@ -3,13 +3,18 @@ import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { editMachine, editPart, editSettings, setFact } from '../../../src/core/edits/edits.ts';
 import { keepWhole, lend, reserve } from '../../../src/core/edits/ledgerEdits.ts';
-import { properties } from '../../../src/core/model/properties.ts';
-import { all, numberAt, one, type Plan } from '../../../src/core/model/plan.ts';
-import { keptByReads, plugsOf, settingsOf, withApplied } from '../../../src/core/model/reads.ts';
-import { withChange } from '../../../src/core/model/stages.ts';
-import type { Shop } from '../../../src/core/model/types.ts';
+import { properties } from '../../../src/core/model/properties/index.ts';
+import { all, numberAt, one, type Plan } from '../../../src/core/model/lookup/plan.ts';
+import {
+  keptByReads,
+  plugsOf,
+  settingsOf,
+  withApplied,
+} from '../../../src/core/model/lookup/reads.ts';
+import { withChange } from '../../../src/core/model/types/stages.ts';
+import type { Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
-import { pool } from '../../../src/core/plan/candidatesFor.ts';
+import { pool } from '../../../src/core/resolve/candidatesFor.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { planWith } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';

@@ -1,11 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import type { Job, Schools, Shop } from '../../../src/core/model/types.ts';
+import type { Job, Schools, Shop } from '../../../src/core/model/types/types.ts';
 import { handsNeeded } from '../../../src/core/order/hands.ts';
 import { progress, sorted, workOrder } from '../../../src/core/order/order.ts';
 import type { Step } from '../../../src/core/order/step.ts';
-import { emptyJob } from '../../../src/core/model/empty.ts';
+import { emptyJob } from '../../../src/core/model/types/empty.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { jobOver, type Seats } from '../../helpers/build.ts';
 import { stepIdOf } from '../../../src/core/remedies/index.ts';

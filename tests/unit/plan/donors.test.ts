@@ -1,16 +1,16 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { indexOf } from '../../../src/core/model/lookup.ts';
-import type { Job, Part, Shop } from '../../../src/core/model/types.ts';
-import { candidatesFor, pool, servicesOf } from '../../../src/core/plan/candidatesFor.ts';
-import { cutFor } from '../../../src/core/plan/cut.ts';
-import { loansOf } from '../../../src/core/plan/loans.ts';
-import { tripList } from '../../../src/core/plan/trip.ts';
+import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
+import type { Job, Part, Shop } from '../../../src/core/model/types/types.ts';
+import { candidatesFor, pool, servicesOf } from '../../../src/core/resolve/candidatesFor.ts';
+import { cutFor } from '../../../src/core/shop/cut.ts';
+import { loansOf } from '../../../src/core/shop/loans.ts';
+import { tripList } from '../../../src/core/shop/shopping.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { promised } from '../../../src/core/plan/promised.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { boughtTwice, stageCosts } from '../../../src/core/plan/stageMoney.ts';
-import { stripping } from '../../../src/core/plan/stripping.ts';
+import { stripping } from '../../../src/core/shop/stripping.ts';
 import { jobOver, jobWith, partFor } from '../../helpers/build.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');

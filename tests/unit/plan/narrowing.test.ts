@@ -1,11 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import type { Finding } from '../../../src/core/findings/finding.ts';
-import { isNumber } from '../../../src/core/model/fact.ts';
-import { properties, spans } from '../../../src/core/model/properties.ts';
-import { kindOfSeat } from '../../../src/core/model/seats.ts';
-import type { Fact, Facts } from '../../../src/core/model/fact.ts';
-import type { Shop } from '../../../src/core/model/types.ts';
+import { isNumber } from '../../../src/core/model/types/fact.ts';
+import { properties, spans } from '../../../src/core/model/properties/index.ts';
+import { kindOfSeat } from '../../../src/core/model/types/seats.ts';
+import type { Fact, Facts } from '../../../src/core/model/types/fact.ts';
+import type { Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { questions } from '../../../src/core/plan/questions.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';

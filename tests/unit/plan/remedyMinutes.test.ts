@@ -1,15 +1,15 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { applyRemedy } from '../../../src/core/edits/edits.ts';
-import { usualWeights } from '../../../src/core/plan/give/cost.ts';
-import { modelOf } from '../../../src/core/plan/give/give.ts';
+import { usualWeights } from '../../../src/core/resolve/cost.ts';
+import { modelOf } from '../../../src/core/resolve/resolutions.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import type { Remedy } from '../../../src/core/findings/finding.ts';
-import type { RemedyValue } from '../../../src/core/model/remedyValue.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { sameRemedy, stepIdOf } from '../../../src/core/remedies/index.ts';
-import type { Job, Shop } from '../../../src/core/model/types.ts';
+import type { Job, Shop } from '../../../src/core/model/types/types.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (from: Shop, id: string) => from.jobs.find((each) => each.id === id) as Job;

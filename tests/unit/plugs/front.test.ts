@@ -8,7 +8,7 @@ import {
   suited,
   tappedTwice,
 } from '../../../src/core/plugs/front.ts';
-import { join } from '../../../src/core/plugs/join/index.ts';
+import { join } from '../../../src/core/plugs/adapter/index.ts';
 import { knownSignal, plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
 const front10 = plug('front10') as Plug;

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { property } from '../../../src/core/model/properties.ts';
+import { property } from '../../../src/core/model/properties/index.ts';
 import { plugName, plugs } from '../../../src/core/standards/plugs/index.ts';
 import { plugSaid, plugsSaid } from '../../../src/core/standards/plugs/spoken.ts';
 

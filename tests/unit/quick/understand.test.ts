@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { property } from '../../../src/core/model/properties.ts';
-import type { Kind } from '../../../src/core/model/types.ts';
+import { property } from '../../../src/core/model/properties/index.ts';
+import type { Kind } from '../../../src/core/model/types/types.ts';
 import { scanWords } from '../../../src/core/quick/quick.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { understand } from '../../../src/core/quick/understand.ts';

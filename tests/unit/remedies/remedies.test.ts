@@ -5,8 +5,8 @@ import { remedyFault } from '../../../src/core/document/remedyFields.ts';
 import { readShop } from '../../../src/core/document/read.ts';
 import { applyRemedy } from '../../../src/core/edits/edits.ts';
 import type { Finding } from '../../../src/core/findings/finding.ts';
-import { isLike, type RemedyValue } from '../../../src/core/model/remedyValue.ts';
-import type { Job, Shop } from '../../../src/core/model/types.ts';
+import { isLike, type RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
+import type { Job, Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import {

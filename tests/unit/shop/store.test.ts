@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { addJob, editJob, newJob, newPart } from '../../../src/core/edits/edits.ts';
-import { addItems, changeItems, dropItem } from '../../../src/core/edits/items.ts';
+import { addItems, changeItems, dropItem } from '../../../src/core/shop/items.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { readShop } from '../../../src/core/document/read.ts';
-import { VERSION, type Reading, type Shop } from '../../../src/core/model/types.ts';
+import { VERSION, type Reading, type Shop } from '../../../src/core/model/types/types.ts';
 import { dice } from '../../../src/core/units/dice.ts';
 import { olderStore, Profile, rawStore } from '../../helpers/store.ts';
 import { refusingWrites, slowWrites } from '../../helpers/refusing.ts';

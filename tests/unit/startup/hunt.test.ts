@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { addHunt, addTried, closeHunt } from '../../../src/core/edits/huntEdits.ts';
-import type { Kind, Shop } from '../../../src/core/model/types.ts';
+import type { Kind, Shop } from '../../../src/core/model/types/types.ts';
 import { huntOf, isMakers, learnedOf, sparesFor } from '../../../src/core/plan/startupOf.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import {

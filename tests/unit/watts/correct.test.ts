@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { Matrix, inverse } from 'ml-matrix';
-import type { Reading } from '../../../src/core/model/types.ts';
+import type { Reading } from '../../../src/core/model/types/types.ts';
 import { correctionOf, likeReadings } from '../../../src/core/watts/correct.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import {

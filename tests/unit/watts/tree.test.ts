@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { range } from '../../../src/core/units/range.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { budgetTable } from '../../../src/core/export/watts.ts';
-import type { Plan } from '../../../src/core/model/plan.ts';
+import type { Plan } from '../../../src/core/model/lookup/plan.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { efficiency, ridesThrough } from '../../../src/core/standards/supplies.ts';

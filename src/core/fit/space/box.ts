@@ -1,6 +1,6 @@
 import { restOf } from '../../findings/gap.ts';
 import type { Term } from '../../findings/finding.ts';
-import type { Kind, SeatId } from '../../model/types.ts';
+import type { Kind, SeatId } from '../../model/types/types.ts';
 import type { Range } from '../../units/range.ts';
 import { way, type Coord } from './coord.ts';
 

@@ -1,8 +1,8 @@
-import type { NumberKey } from '../../model/properties.ts';
+import type { NumberKey } from '../../model/properties/index.ts';
 import { restOf } from '../../findings/gap.ts';
 import type { Term } from '../../findings/finding.ts';
-import type { Placed, Plan } from '../../model/plan.ts';
-import { numberAt } from '../../model/plan.ts';
+import type { Placed, Plan } from '../../model/lookup/plan.ts';
+import { numberAt } from '../../model/lookup/plan.ts';
 import { scale, type Range } from '../../units/range.ts';
 
 /**

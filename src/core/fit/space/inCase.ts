@@ -1,4 +1,12 @@
-import { all, isApplied, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import {
+  all,
+  isApplied,
+  listAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../../model/lookup/plan.ts';
 import { driveSize, box } from './onBoard.ts';
 import type { Box } from './box.ts';
 import { radiator, supplyFormat } from '../../standards/room.ts';

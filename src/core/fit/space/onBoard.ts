@@ -1,4 +1,12 @@
-import { all, isApplied, listAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import {
+  all,
+  isApplied,
+  listAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../../model/lookup/plan.ts';
 import { angledPlug } from '../../remedies/angledPlug.ts';
 import { slotFurther } from '../../remedies/slotFurther.ts';
 import { drives } from '../../standards/room.ts';

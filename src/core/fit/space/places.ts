@@ -1,6 +1,6 @@
-import type { NumberKey } from '../../model/properties.ts';
-import { numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import { keptByReads } from '../../model/reads.ts';
+import type { NumberKey } from '../../model/properties/index.ts';
+import { numberAt, one, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import { keptByReads } from '../../model/lookup/reads.ts';
 import { supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, usual, type Coord } from './coord.ts';

@@ -1,6 +1,6 @@
-import type { Plan } from '../../model/plan.ts';
-import { keptByReads } from '../../model/reads.ts';
-import type { SeatId } from '../../model/types.ts';
+import type { Plan } from '../../model/lookup/plan.ts';
+import { keptByReads } from '../../model/lookup/reads.ts';
+import type { SeatId } from '../../model/types/types.ts';
 import type { Box } from './box.ts';
 import { cageBox, driveBoxes, fanBoxes, radiatorBoxes, supplyBoxes } from './inCase.ts';
 import { boardBoxes, cardBoxes, coolerBoxes, memoryBoxes, sinkBoxes } from './onBoard.ts';

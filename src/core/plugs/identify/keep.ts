@@ -1,4 +1,4 @@
-import type { OwnPlug } from '../../model/types.ts';
+import type { OwnPlug } from '../../model/types/types.ts';
 import type { Identified } from './identify.ts';
 import type { PlugNotes } from './words.ts';
 

@@ -1,4 +1,4 @@
-import { moduleW } from '../../model/classes.ts';
+import { moduleW } from '../../model/classes/classes.ts';
 import {
   all,
   appliedOf,
@@ -8,36 +8,13 @@ import {
   textAt,
   type Placed,
   type Plan,
-} from '../../model/plan.ts';
-import { keptByReads, withApplied } from '../../model/reads.ts';
+} from '../../model/lookup/plan.ts';
+import { keptByReads, withApplied } from '../../model/lookup/reads.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { cardJumps } from '../../standards/supplies.ts';
 import { range, scale, type Range } from '../../units/range.ts';
 import { cardsOwnSupply } from './second.ts';
-
-/**
- * What a machine is doing. `start`: the first seconds, drives spinning up. `spike`: a card jumping
- * for a millisecond at full load, as if it lasted.
- */
-export const states = ['idle', 'usual', 'full', 'start', 'spike'] as const;
-export type State = (typeof states)[number];
-
-export const railNames = ['12 V', '5 V', '3.3 V'] as const;
-export type Rail = (typeof railNames)[number];
-export const railVolts: Record<Rail, number> = { '12 V': 12, '5 V': 5, '3.3 V': 3.3 };
-
-/** One load on one rail: what it draws in each state, and which sort of lead it hangs on. */
-export interface Draw {
-  id: string;
-  seat: string;
-  label: string;
-  rail: Rail;
-  /** Watts at the load's own pins. */
-  watts: Record<State, Range>;
-  over: 'main' | 'processor' | 'card' | 'drive';
-  /** For card plugs: which of the card's plugs, by id. */
-  plugId?: string;
-}
+import { type Draw, type Rail, type State, states } from './types.ts';
 
 /** A card's jump of a millisecond over its full draw. */
 const SPIKE = cardJumps.find((each) => each.ms === 1)?.factor ?? range(1);

@@ -1,4 +1,4 @@
-import { listAt, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { listAt, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { efficiency, type EfficiencyClass } from '../../standards/supplies.ts';
 import { range, type Range } from '../../units/range.ts';
 
@@ -50,4 +50,13 @@ export function efficiencyOf(plan: Plan, placed: Placed): (load: number) => Rang
     return () =>
       range(Math.max(0.3, percent.lo / 100), Math.min(0.99, Math.max(0.3, percent.hi / 100)));
   return (load) => efficiency(name, load);
+}
+
+/** Watts at the wall by the supply's class; the label unknown, by the whole range of supplies. */
+export function wallOf(plan: Plan, supply: Placed, givenW: Range): Range {
+  const label = numberAt(plan, supply, 'watts');
+  const eta = efficiencyOf(plan, supply);
+  const at = (watts: number, rating: number) => eta(rating > 0 ? Math.max(0, watts / rating) : 0.5);
+  const rating = label ? (label.lo + label.hi) / 2 : givenW.hi * 2;
+  return range(givenW.lo / at(givenW.lo, rating).hi, givenW.hi / at(givenW.hi, rating).lo);
 }

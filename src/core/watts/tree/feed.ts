@@ -1,12 +1,20 @@
-import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import {
+  all,
+  listAt,
+  numberAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../../model/lookup/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { add, meet, range, total, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { solve, type Net, type Solved } from '../network/index.ts';
-import type { Draw, State } from './draws.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
-import { wallOf, type Branch, type Tree } from './tree.ts';
+import type { Branch, Draw, State, Tree } from './types.ts';
+import { wallOf } from './efficiencyOf.ts';
 
 /**
  * A machine fed by one voltage: a brick, a battery or a bench supply over a lead, perhaps through a

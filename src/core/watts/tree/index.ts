@@ -1,17 +1,6 @@
-export { curveOf, efficiencyOf, type CurvePoint } from './efficiencyOf.ts';
+export { curveOf, efficiencyOf, wallOf, type CurvePoint } from './efficiencyOf.ts';
 export { cardsOwnSupply, secondLabelW } from './second.ts';
-export {
-  cardsDraws,
-  drawsOf,
-  railNames,
-  railVolts,
-  shareIn,
-  SLOT_12_W,
-  states,
-  type Draw,
-  type Rail,
-  type State,
-} from './draws.ts';
+export { cardsDraws, drawsOf, shareIn, SLOT_12_W } from './draws.ts';
 export {
   boardW,
   feedAmps,
@@ -24,5 +13,16 @@ export {
   type FeedConverter,
   type FeedCorner,
 } from './feed.ts';
-export { contactLimit, leadsOf, loopOhm, worstShare, type Lead } from './leads.ts';
-export { leadAmps, treeOf, wallOf, type Branch, type Tree } from './tree.ts';
+export { contactLimit, leadsOf, loopOhm, worstShare } from './leads.ts';
+export { leadAmps, treeOf } from './tree.ts';
+export {
+  railNames,
+  railVolts,
+  states,
+  type Branch,
+  type Draw,
+  type Lead,
+  type Rail,
+  type State,
+  type Tree,
+} from './types.ts';

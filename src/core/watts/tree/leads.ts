@@ -1,26 +1,20 @@
-import type { NumberKey } from '../../model/properties.ts';
-import { plugIn } from '../../model/ownPlugs.ts';
-import { all, listAt, numberAt, one, textAt, type Placed, type Plan } from '../../model/plan.ts';
-import { keptByReads, plugsOf } from '../../model/reads.ts';
+import type { NumberKey } from '../../model/properties/index.ts';
+import { plugIn } from '../../model/lookup/ownPlugs.ts';
+import {
+  all,
+  listAt,
+  numberAt,
+  one,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../../model/lookup/plan.ts';
+import { keptByReads, plugsOf } from '../../model/lookup/reads.ts';
 import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
-import { railNames, type Draw, type Rail } from './draws.ts';
-
-/** A lead of the supply with its plug: how many contacts feed each rail and return, its wire, its length. */
-export interface Lead {
-  id: string;
-  label: string;
-  plug: Plug;
-  feeds: Partial<Record<Rail, number>>;
-  returns: number;
-  awg: number;
-  lengthMm: Range;
-  over: Draw['over'];
-  /** Several plugs hang on one run of wire: the wire carries them all. */
-  sharedWire?: boolean;
-}
+import { type Draw, type Lead, type Rail, railNames } from './types.ts';
 
 const signals: Record<Rail, string> = { '12 V': '+12V', '5 V': '+5V', '3.3 V': '+3.3V' };
 

@@ -1,8 +1,7 @@
-import { all, numberAt, textAt, type Placed, type Plan } from '../../model/plan.ts';
+import { all, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { range, total, type Range } from '../../units/range.ts';
-import type { Draw, State } from './draws.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
-import type { Branch, Tree } from './tree.ts';
+import type { Branch, Draw, State, Tree } from './types.ts';
 
 /** A second supply that feeds the cards by itself: what hangs on it does not hang on the first. */
 export function cardsOwnSupply(plan: Plan): Placed | undefined {

@@ -1,57 +1,23 @@
-import { isApplied, numberAt, one, type Placed, type Plan } from '../../model/plan.ts';
-import { keptByReads } from '../../model/reads.ts';
+import { isApplied, one, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import { keptByReads } from '../../model/lookup/reads.ts';
 import { hangOn } from '../../remedies/hangOn.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
+import { cardsDraws, drawsOf } from './draws.ts';
+import { wallOf } from './efficiencyOf.ts';
+import { feedTree, isSingleFeed } from './feed.ts';
+import { leadsOf, loopOhm } from './leads.ts';
+import { cardsOwnSupply, withSecond } from './second.ts';
 import {
-  cardsDraws,
-  drawsOf,
-  railNames,
-  railVolts,
+  type Branch,
   type Draw,
+  type Lead,
   type Rail,
   type State,
-} from './draws.ts';
-import { efficiencyOf } from './efficiencyOf.ts';
-import { feedTree, isSingleFeed } from './feed.ts';
-import { leadsOf, loopOhm, type Lead } from './leads.ts';
-import { cardsOwnSupply, withSecond } from './second.ts';
-
-/** A stretch of the way from the wall to a part. */
-export interface Branch {
-  id: string;
-  parent: string | undefined;
-  kind: 'wall' | 'source' | 'supply' | 'rail' | 'lead' | 'converter' | 'load';
-  label: string;
-  seat?: string | undefined;
-  /** Watts that go into it, and those lost in it. */
-  watts: Range;
-  lossW: Range;
-  amps?: Range | undefined;
-  /** Volts at its far end. */
-  volts?: Range | undefined;
-}
-
-/** The supply tree of a machine in one state. */
-export interface Tree {
-  state: State;
-  branches: Branch[];
-  /** Watts the supply, brick or battery gives. */
-  givenW: Range;
-  /** Watts at the wall; undefined where there is none. */
-  wallW: Range | undefined;
-  /** False where some line cannot carry its loads: `carries` of them it could. */
-  ok: boolean;
-  carries: number;
-  leads: Lead[];
-  /** The lead each load hangs on. */
-  on: Map<string, string>;
-  draws: Draw[];
-  /** Loads without a feed. */
-  unfed: Draw[];
-  /** The nets solved, at the worst of all ranges, by rail or line. */
-  nets: { name: string; net: Net }[];
-}
+  type Tree,
+  railNames,
+  railVolts,
+} from './types.ts';
 
 /** Ohms inside a supply between its regulator and its leads (common practice, no source). */
 const INSIDE_OHM = range(0.001, 0.004);
@@ -304,13 +270,4 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
     unfed: parts.unfed,
     nets: railNames.flatMap((rail) => (high[rail] ? [{ name: rail, net: high[rail].net }] : [])),
   };
-}
-
-/** Watts at the wall by the supply's class; the label unknown, by the whole range of supplies. */
-export function wallOf(plan: Plan, supply: Placed, givenW: Range): Range {
-  const label = numberAt(plan, supply, 'watts');
-  const eta = efficiencyOf(plan, supply);
-  const at = (watts: number, rating: number) => eta(rating > 0 ? Math.max(0, watts / rating) : 0.5);
-  const rating = label ? (label.lo + label.hi) / 2 : givenW.hi * 2;
-  return range(givenW.lo / at(givenW.lo, rating).hi, givenW.hi / at(givenW.hi, rating).lo);
 }

@@ -2,16 +2,16 @@
   import { page } from '$app/state';
   import { resolve } from '$app/paths';
   import type { Component } from 'svelte';
-  import JobTape from '$lib/entry/JobTape.svelte';
+  import JobTape from '$lib/frame/JobTape.svelte';
   import { getView } from '$lib/shop/context.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { isStation } from '$lib/ui/stations.ts';
+  import { isStation } from '$lib/frame/stations.ts';
   import { bench } from '$lib/shop/bench.svelte.ts';
   import { saveJob } from '$lib/shop/files.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
-  import Stage from '$lib/ui/Stage.svelte';
-  import { stageOf } from '$lib/stations/stages.ts';
+  import Stage from '$lib/frame/Stage.svelte';
+  import { stageOf } from './stages.ts';
 
   const view = getView();
   const station = $derived(page.params['station'] ?? '');

@@ -1,0 +1,202 @@
+import type { ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import type { Range } from '../../units/range.ts';
+import type { Money } from '../../units/money.ts';
+import { classValue } from '../classes/classes.ts';
+import {
+  isList,
+  isNumber,
+  isText,
+  outranks,
+  type Fact,
+  type Facts,
+  type How,
+} from '../types/fact.ts';
+import type { Condition, Job, Machine, Model, Part, Shop } from '../types/types.ts';
+
+/** Finding things in a shop without searching: built once per shop value, kept while it lives. */
+export interface Index {
+  models: Map<string, Model>;
+  machines: Map<string, Machine>;
+  parts: Map<string, Part>;
+  jobs: Map<string, Job>;
+  /** By tags borne before, where nothing bears them now. */
+  formerParts: Map<string, Part>;
+  formerJobs: Map<string, Job>;
+  /** The machine a part sits in, by part id. */
+  homeOf: Map<string, Machine>;
+  /** Parts taken out of a machine, wherever they are now, by its id. */
+  takenFrom: Map<string, Part[]>;
+}
+
+const indices = new WeakMap<Shop, Index>();
+
+export function indexOf(shop: Shop): Index {
+  let index = indices.get(shop);
+  if (!index) {
+    const byId = <T extends { id: string }>(list: readonly T[]) =>
+      new Map(list.map((item) => [item.id, item]));
+    index = {
+      models: byId(shop.models),
+      machines: byId(shop.machines),
+      parts: byId(shop.parts),
+      jobs: byId(shop.jobs),
+      formerParts: byFormer(shop.parts),
+      formerJobs: byFormer(shop.jobs),
+      homeOf: new Map(
+        shop.machines.flatMap((machine) => machine.seats.map((seat) => [seat.partId, machine])),
+      ),
+      takenFrom: new Map(),
+    };
+    for (const part of shop.parts) {
+      if (part.from === undefined) continue;
+      const list = index.takenFrom.get(part.from);
+      if (list) list.push(part);
+      else index.takenFrom.set(part.from, [part]);
+    }
+    indices.set(shop, index);
+  }
+  return index;
+}
+
+const byFormer = <T extends { was?: string[] | undefined }>(list: readonly T[]) => {
+  const byTag = new Map<string, T>();
+  for (const item of list) for (const tag of item.was ?? []) byTag.set(tag, item);
+  return byTag;
+};
+
+/** How a value came to be known, and where it is written. */
+export interface Told {
+  how: How;
+  source?: string | undefined;
+  level: 'own' | 'model' | 'class';
+}
+
+export interface NumberTold extends Told, Range {}
+export interface TextTold extends Told {
+  text: string;
+}
+export interface ListTold extends Told {
+  items: readonly string[];
+}
+
+/** The part's own fact or its model's, whichever is worth more; never the class's. */
+export function factOf(
+  shop: Shop,
+  part: Part,
+  key: string,
+): { fact: Fact; level: 'own' | 'model' } | undefined {
+  const own = get(part.facts, key);
+  const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
+  const shared = model ? get(model.facts, key) : undefined;
+  if (own && (!shared || outranks(own, shared))) return { fact: own, level: 'own' };
+  return shared ? { fact: shared, level: 'model' } : undefined;
+}
+
+function get(facts: Facts, key: string): Fact | undefined {
+  return Object.hasOwn(facts, key) ? facts[key] : undefined;
+}
+
+/** A number of a part in its property's unit, falling back to its class's range; undefined when even that is unknown. */
+export function numberOf(shop: Shop, part: Part, key: NumberKey): NumberTold | undefined {
+  const known = keptOf(shop, part);
+  const kept = known.get(key);
+  if (kept !== undefined) return kept ?? undefined;
+  const told = findNumber(shop, part, key);
+  known.set(key, told ?? null);
+  return told;
+}
+
+/** Numbers found before: a part and its model are values, so what was found of them stays true. */
+const numbers = new WeakMap<
+  Part,
+  { model: Model | undefined; kept: Map<string, NumberTold | null> }
+>();
+
+function keptOf(shop: Shop, part: Part): Map<string, NumberTold | null> {
+  const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
+  const before = numbers.get(part);
+  if (before && before.model === model) return before.kept;
+  const kept = new Map<string, NumberTold | null>();
+  numbers.set(part, { model, kept });
+  return kept;
+}
+
+function findNumber(shop: Shop, part: Part, key: string): NumberTold | undefined {
+  const found = factOf(shop, part, key);
+  if (found && isNumber(found.fact)) {
+    const { lo, hi, how, source } = found.fact;
+    return { lo, hi, how, source, level: found.level };
+  }
+  const value = classOf(shop, part, key);
+  if (value && typeof value.value === 'object' && 'lo' in value.value) {
+    return { ...value.value, how: 'class', source: value.source, level: 'class' };
+  }
+  return undefined;
+}
+
+export function textOf(shop: Shop, part: Part, key: TextKey): TextTold | undefined {
+  const found = factOf(shop, part, key);
+  if (found && isText(found.fact)) {
+    return {
+      text: found.fact.text,
+      how: found.fact.how,
+      source: found.fact.source,
+      level: found.level,
+    };
+  }
+  const value = classOf(shop, part, key);
+  if (value && typeof value.value === 'string') {
+    return { text: value.value, how: 'class', source: value.source, level: 'class' };
+  }
+  return undefined;
+}
+
+export function listOf(shop: Shop, part: Part, key: ListKey): ListTold | undefined {
+  const found = factOf(shop, part, key);
+  if (found && isList(found.fact)) {
+    return {
+      items: found.fact.items,
+      how: found.fact.how,
+      source: found.fact.source,
+      level: found.level,
+    };
+  }
+  const value = classOf(shop, part, key);
+  if (value && Array.isArray(value.value)) {
+    return { items: value.value, how: 'class', source: value.source, level: 'class' };
+  }
+  return undefined;
+}
+
+function classOf(shop: Shop, part: Part, key: string) {
+  return classValue(part.kind, key, (other) => {
+    const found = factOf(shop, part, other);
+    return found && isText(found.fact) ? found.fact.text : undefined;
+  });
+}
+
+/**
+ * Condition, origin and cost, inherited from the machine the part still sits in: a part without
+ * a price of its own was paid with the whole machine.
+ */
+export function standingOf(
+  shop: Shop,
+  part: Part,
+): {
+  condition: Condition;
+  origin?: string | undefined;
+  price?: Money | undefined;
+  inheritedFrom?: Machine | undefined;
+  /** What was paid for the whole machine, where the part has no price of its own. */
+  paidWith?: Money | undefined;
+} {
+  const home = indexOf(shop).homeOf.get(part.id);
+  const inherits = home && (part.condition === undefined || part.origin === undefined);
+  return {
+    condition: part.condition ?? home?.condition ?? 'unknown',
+    origin: part.origin ?? home?.origin,
+    price: part.price,
+    inheritedFrom: inherits ? home : undefined,
+    paidWith: part.price ? undefined : home?.price,
+  };
+}

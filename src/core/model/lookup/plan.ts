@@ -1,0 +1,38 @@
+import {
+  listOf,
+  numberOf,
+  textOf,
+  type ListTold,
+  type NumberTold,
+  type TextTold,
+} from './lookup.ts';
+import type { ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import { behind, seatsFor } from './reads.ts';
+import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
+import type { Placed, Plan } from '../types/plan.ts';
+import type { Kind } from '../types/types.ts';
+
+export type { Placed, Plan } from '../types/plan.ts';
+
+/** Whether a remedy like this is applied: fields the pattern leaves out may be anything. */
+export const isApplied = (plan: Plan, pattern: RemedyValue): boolean =>
+  plan.applied.some((value) => isLike(value, pattern));
+
+/** The remedies of one sort that are applied. */
+export const appliedOf = <K extends RemedyName>(plan: Plan, name: K): RemedyValue<K>[] =>
+  plan.applied.filter((value) => value.do === name) as readonly RemedyValue[] as RemedyValue<K>[];
+
+export function one(plan: Plan, kind: Kind): Placed | undefined {
+  return seatsFor(plan, kind).find((placed) => placed.kind === kind);
+}
+
+export function all(plan: Plan, kind: Kind): Placed[] {
+  return seatsFor(plan, kind).filter((placed) => placed.kind === kind);
+}
+
+export const numberAt = (plan: Plan, placed: Placed, key: NumberKey): NumberTold | undefined =>
+  numberOf(behind(plan), placed.part, key);
+export const textAt = (plan: Plan, placed: Placed, key: TextKey): TextTold | undefined =>
+  textOf(behind(plan), placed.part, key);
+export const listAt = (plan: Plan, placed: Placed, key: ListKey): ListTold | undefined =>
+  listOf(behind(plan), placed.part, key);

@@ -1,0 +1,205 @@
+import { indexOf } from './lookup.ts';
+import type { Kind, Part, Shop } from '../types/types.ts';
+import type { Placed, Plan } from '../types/plan.ts';
+import { isLike, type RemedyValue } from '../types/remedyValue.ts';
+
+/**
+ * Work on a plan is kept by what it read of it: a check that never looked at the memory need not run again
+ * for another module. Plans are values, so the same readings give the same answer, by the same way.
+ */
+type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'applied' | 'shop' | 'settings' | 'plugs';
+
+interface Reads {
+  kinds: Set<Kind>;
+  whole: Set<Whole>;
+}
+
+const LOG = Symbol('reads');
+interface Log {
+  /** The plan that writes down; a copy of it with the same log does not. */
+  self: Plan;
+  plan: Plan;
+  reads: Reads;
+}
+type Logged = Plan & { [LOG]?: Log };
+
+function logOf(plan: Plan): Log | undefined {
+  const log = (plan as Logged)[LOG];
+  return log?.self === plan ? log : undefined;
+}
+
+/** The seats of a plan, of which the reader looks at one kind only. */
+export function seatsFor(plan: Plan, kind: Kind): Placed[] {
+  const log = logOf(plan);
+  if (!log) return plan.seats;
+  log.reads.kinds.add(kind);
+  return log.plan.seats;
+}
+
+/** The shop behind a plan, for the facts of parts that were read of the plan itself: nothing is written down. */
+export const behind = (plan: Plan): Shop => logOf(plan)?.plan.shop ?? plan.shop;
+
+function wholly<T>(plan: Plan, name: 'settings' | 'plugs', of: (shop: Shop) => T): T {
+  const log = logOf(plan);
+  log?.reads.whole.add(name);
+  return of(log?.plan.shop ?? plan.shop);
+}
+
+/** The settings of the shop, and nothing else of it. */
+export const settingsOf = (plan: Plan): Shop['settings'] =>
+  wholly(plan, 'settings', ({ settings }) => settings);
+
+/** The shop's own plugs, and nothing else of it. */
+export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
+  wholly(plan, 'plugs', ({ plugs }) => ({ plugs }));
+
+/** A plan that writes down what is read of it; which remedies it applies is not, where they are its own. */
+function logging(plan: Plan, reads: Reads, ownApplied = false): Plan {
+  const log = { plan, reads } as Log;
+  const logged: Logged = {
+    get shop() {
+      reads.whole.add('shop');
+      return plan.shop;
+    },
+    get seats() {
+      reads.whole.add('seats');
+      return plan.seats;
+    },
+    get goes() {
+      reads.whole.add('goes');
+      return plan.goes;
+    },
+    get job() {
+      reads.whole.add('job');
+      return plan.job;
+    },
+    get machine() {
+      reads.whole.add('machine');
+      return plan.machine;
+    },
+    get applied() {
+      if (!ownApplied) reads.whole.add('applied');
+      return plan.applied;
+    },
+    [LOG]: log,
+  };
+  log.self = logged;
+  return logged;
+}
+
+/** The plan with other remedies applied, without reading more of it than its readers do. */
+export function withApplied(plan: Plan, applied: readonly RemedyValue[]): Plan {
+  const log = logOf(plan);
+  return log ? logging({ ...log.plan, applied }, log.reads, true) : { ...plan, applied };
+}
+
+/** Every keeper's answers, so that they can be forgotten. */
+const keepers = new Set<Map<string, unknown>>();
+
+/** Lets go of every plan that was looked at: for a server, which keeps nothing of what it was sent. */
+export function forgetPlans(): void {
+  for (const byJob of keepers) byJob.clear();
+}
+
+interface Kept<T> {
+  plan: Plan;
+  reads: Reads;
+  value: T;
+}
+
+/** Answers kept for one job: enough for the stages of its plan beside it as it was, and a few tries. */
+const MOST_KEPT = 8;
+/** Jobs whose answers are kept. */
+const MOST_JOBS = 400;
+
+/**
+ * The same function of a plan, its latest answers kept and given again to any plan that looks alike wherever
+ * it was read, of the same shop or of a later one. `work` must hang on the plan alone, and its answer must
+ * not be changed.
+ */
+export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
+  const byJob = new Map<string, Kept<T>[]>();
+  keepers.add(byJob);
+  return (given) => {
+    const outer = logOf(given);
+    const plan = outer?.plan ?? given;
+    const key = plan.job?.id ?? '';
+    const list = byJob.get(key) ?? [];
+    const at = list.findIndex((each) => looksAlike(each, plan));
+    let found = list[at];
+    if (!found) {
+      const reads: Reads = { kinds: new Set(), whole: new Set() };
+      found = { plan, reads, value: work(logging(plan, reads)) };
+      list.unshift(found);
+      list.length = Math.min(list.length, MOST_KEPT);
+      byJob.delete(key);
+      byJob.set(key, list);
+      if (byJob.size > MOST_JOBS) byJob.delete(byJob.keys().next().value ?? '');
+    } else if (at > 0) {
+      list.splice(at, 1);
+      list.unshift(found);
+    }
+    if (outer) {
+      for (const kind of found.reads.kinds) outer.reads.kinds.add(kind);
+      for (const name of found.reads.whole) outer.reads.whole.add(name);
+    }
+    return found.value;
+  };
+}
+
+function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
+  if (plan === other) return true;
+  const { whole, kinds } = reads;
+  const [a, b] = [plan.shop, other.shop];
+  if (a !== b) {
+    if (whole.has('shop')) return false;
+    if (whole.has('settings') && a.settings !== b.settings) return false;
+    if (whole.has('plugs') && a.plugs !== b.plugs) return false;
+  }
+  if (whole.has('job') && plan.job !== other.job) return false;
+  if (whole.has('machine') && plan.machine !== other.machine) return false;
+  if (whole.has('applied') && !sameApplied(plan.applied, other.applied)) return false;
+  const sameModel = modelsOf(a, b);
+  if (whole.has('goes') && !sameSeats(plan.goes, other.goes, sameModel)) return false;
+  if (whole.has('seats')) return sameSeats(plan.seats, other.seats, sameModel);
+  return kinds.size === 0 || sameSeats(plan.seats, other.seats, sameModel, kinds);
+}
+
+type SameModel = ((part: Part) => boolean) | undefined;
+
+/** Whether the model of a part is the same in both shops: facts are read through it. */
+function modelsOf(a: Shop, b: Shop): SameModel {
+  if (a === b || a.models === b.models) return undefined;
+  const [before, after] = [indexOf(a).models, indexOf(b).models];
+  return ({ modelId }) => modelId === undefined || before.get(modelId) === after.get(modelId);
+}
+
+/** The same remedies, in any order: each is its own value, so they are told apart by what they say. */
+function sameApplied(a: readonly RemedyValue[], b: readonly RemedyValue[]): boolean {
+  if (a === b) return true;
+  return (
+    a.length === b.length && a.every((one) => b.some((two) => one === two || isLike(two, one)))
+  );
+}
+
+/** Alike seat by seat, in their order; with kinds, seats of other kinds are passed over. */
+function sameSeats(
+  a: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
+  b: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
+  sameModel: SameModel,
+  kinds?: ReadonlySet<Kind>,
+): boolean {
+  if (a === b && !sameModel) return true;
+  let j = 0;
+  for (const one of a) {
+    if (kinds && !kinds.has(one.kind)) continue;
+    while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
+    const two = b[j];
+    j += 1;
+    if (!two || one.part !== two.part || one.seat !== two.seat || one.state !== two.state)
+      return false;
+    if (sameModel && !sameModel(one.part)) return false;
+  }
+  while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
+  return j >= b.length;
+}

@@ -1,0 +1,176 @@
+import type { Money } from '../../units/money.ts';
+import type { Facts } from './fact.ts';
+import type { Job } from './jobTypes.ts';
+
+import { FORMAT, VERSION, type Condition, type Kind, type SeatId } from './names.ts';
+
+export * from './jobTypes.ts';
+export * from './names.ts';
+
+/** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
+
+/** What is true of every piece of its kind: measured once, inherited by each. */
+export interface Model {
+  id: string;
+  kind: Kind | 'machine';
+  name: string;
+  facts: Facts;
+}
+
+export type PlaceOfPart = 'shelf' | 'machine' | 'buy' | 'gone';
+
+export interface Part {
+  id: string;
+  /** Tags it bore in other shops before it was renumbered here: their labels still find it. */
+  was?: string[] | undefined;
+  kind: Kind;
+  name: string;
+  modelId?: string | undefined;
+  /** What differs on this piece, or is known of it alone. */
+  facts: Facts;
+  place: PlaceOfPart;
+  /** Shelf, box or drawer. */
+  where?: string | undefined;
+  /** ISO date a bought part is expected. */
+  due?: string | undefined;
+  /** Own condition, origin and price; while a part sits in a machine these fall back to the machine's. */
+  condition?: Condition | undefined;
+  origin?: string | undefined;
+  price?: Money | undefined;
+  /** What it would fetch by itself; undefined where nobody guessed. */
+  worth?: Money | undefined;
+  /** The machine it was taken out of. */
+  from?: string | undefined;
+  /** The job it is kept for. */
+  reserved?: string | undefined;
+  loan?: Loan | undefined;
+  note?: string | undefined;
+}
+
+/** Out of the house, or in it and owed back. */
+export interface Loan {
+  way: 'lent' | 'borrowed';
+  who?: string | undefined;
+  /** ISO date it is owed back. */
+  until?: string | undefined;
+  /** How it went out, to compare at its return. */
+  as?: string | undefined;
+}
+
+/** A machine somebody offers: amounts in whole minor units of one currency. */
+export interface Offer {
+  currency: string;
+  asked?: number | undefined;
+  /** What it is worth when done. */
+  value?: { lo: number; hi: number } | undefined;
+  fixes: { what: string; price?: { lo: number; hi: number } | undefined }[];
+}
+
+export interface Seat {
+  seat: SeatId;
+  partId: string;
+}
+
+/** What a tool printed of a machine, against what was known of it. */
+export interface UnsettledReading {
+  at: string;
+  tool: string;
+  name?: string | undefined;
+  facts: Facts;
+  parts: { kind: Kind; name: string; facts: Facts }[];
+  /** What was printed but not believed, in words. */
+  ignored: string[];
+}
+
+export const machineStates = ['here', 'donor', 'in use', 'offered', 'gone'] as const;
+export type MachineState = (typeof machineStates)[number];
+
+export interface Machine {
+  id: string;
+  /** Tags it bore in other shops before it was renumbered here: their labels still find it. */
+  was?: string[] | undefined;
+  name: string;
+  modelId?: string | undefined;
+  state: MachineState;
+  /** Does it still start? Undefined: nobody tried. */
+  starts?: boolean | undefined;
+  condition?: Condition | undefined;
+  origin?: string | undefined;
+  price?: Money | undefined;
+  facts: Facts;
+  seats: Seat[];
+  /** Never stripped: its parts serve no other job. */
+  keepWhole?: boolean | undefined;
+  loan?: Loan | undefined;
+  /** Readings that contradict what is known, each waiting until somebody chooses. */
+  unsettled?: UnsettledReading[] | undefined;
+  /** What is asked for it and what it would need, while it is offered. */
+  offer?: Offer | undefined;
+  note?: string | undefined;
+}
+
+export interface Settings {
+  unit: 'mm' | 'in';
+  currency: string;
+  /** Share of a supply's watts kept free at full load; a default, the user's own choice. */
+  headroom: number;
+  theme: 'light' | 'dark' | 'auto';
+  /** What one unit of a foreign currency is worth in the shop's own, as an exact decimal. */
+  rates: Rate[];
+  /** What an hour of hands is worth; undefined where nobody counts them. */
+  anHour?: Money | undefined;
+}
+
+export interface Rate {
+  currency: string;
+  /** `0.9231`: own units for one foreign one. */
+  rate: string;
+  at?: string | undefined;
+}
+
+export const entryKinds = ['cost', 'sale', 'gift', 'hours'] as const;
+
+/** A line of the book: money spent or got, a gift with what it is worth, or minutes of hands. */
+export interface Entry {
+  id: string;
+  /** ISO day or time. */
+  at: string;
+  kind: (typeof entryKinds)[number];
+  what: string;
+  /** Spent, got, or what a gift is worth; never below nothing. */
+  money?: Money | undefined;
+  minutes?: number | undefined;
+  jobId?: string | undefined;
+  machineId?: string | undefined;
+  partId?: string | undefined;
+  /** From whom, or to whom. */
+  who?: string | undefined;
+}
+
+/** A plug somebody measured, so that the next one of its kind is known. Pins as in standards/plugs, '?' where open. */
+export interface OwnPlug {
+  id: string;
+  name: string;
+  rows: number;
+  ways: number;
+  pitchMm: number;
+  /** Signal by pin, counted row by row on the header's face. */
+  pins: string[];
+  /** Wire colour by pin; empty where nobody looked. */
+  colours?: string[] | undefined;
+  note?: string | undefined;
+  at?: string | undefined;
+}
+
+export interface Shop {
+  format: typeof FORMAT;
+  version: typeof VERSION;
+  name: string;
+  settings: Settings;
+  models: Model[];
+  machines: Machine[];
+  parts: Part[];
+  jobs: Job[];
+  plugs: OwnPlug[];
+  ledger: Entry[];
+}

@@ -1,3 +1,0 @@
-export { meet, meetingOf, meetings, type Contact, type Meeting, type Verdict } from './meet.ts';
-export { placements, type Keys, type Placement } from './placements.ts';
-export { isReturn, touch, type Effect, type Touch } from './touch.ts';

@@ -1,0 +1,57 @@
+import { attribute, dropBetween, saidBy, SettleError, type Said } from '../heat/index.ts';
+import type { Hunt, Job } from '../model/types/types.ts';
+import { causes, signs, testOf } from '../startup/index.ts';
+
+/** A search for a fault in a line or two: the sign, what was tried, what it was. */
+export function huntLine(hunt: Hunt): string {
+  const sign = signs[hunt.sign as keyof typeof signs] ?? hunt.sign;
+  const cause = causes.find((each) => each.id === hunt.causeId)?.name;
+  const tried = hunt.tried.map((each) => {
+    const test = testOf(each.testId, []);
+    const words =
+      each.testId === 'undo' ? 'last change undone' : (test?.ask.split(/[:,]/)[0] ?? each.testId);
+    return `${words.toLowerCase()}${each.with ? ` (${each.with})` : ''} ${each.result}`;
+  });
+  const minutes = hunt.tried.reduce((sum, each) => sum + each.minutes, 0);
+  const who = [...new Set(hunt.tried.flatMap((each) => each.who ?? []))];
+  return [
+    `${sign}: ${hunt.verdict === 'found' ? (cause ?? 'found') : (hunt.verdict ?? 'still open')}`,
+    tried.length > 0 ? `tried ${tried.join(', ')}` : '',
+    minutes > 0 ? `${minutes} min${who.length > 0 ? ` by ${who.join(', ')}` : ''}` : '',
+    hunt.note ?? '',
+  ]
+    .filter((each) => each !== '')
+    .join('; ');
+}
+
+/** What the runs of a job came to: where each settled, and the drop from first to last. */
+export function heatLines(job: Job): string[] {
+  const said = job.runs.flatMap((run): Said[] => {
+    try {
+      return [saidBy(run)];
+    } catch (error) {
+      if (!(error instanceof SettleError)) throw error;
+      return [];
+    }
+  });
+  const lines = said.map(
+    ({ run, settling, roomC, pinned }) =>
+      `${run.name}, ${run.load}, panel ${run.panel}: ${
+        pinned
+          ? pinned.say
+          : `${settling.end.toFixed(1)} °C${settling.settled ? '' : ' foretold, not settled'}`
+      }${roomC === undefined ? '' : `, room ${roomC.toFixed(1)} °C`}`,
+  );
+  const [first, last] = [said[0], said.at(-1)];
+  if (first && last && first !== last) lines.push(dropBetween(first, last).say);
+  const parted = attribute(said).effects;
+  return [...lines, ...parted.map((each) => `${each.change}: ${each.dropK.toFixed(1)} K`)];
+}
+
+/** Parts damaged on the way and what became of them. */
+export function mishapLines(job: Job): string[] {
+  return job.mishaps.map(
+    (each) =>
+      `${each.what}: ${each.mended ? 'mended' : 'not mended'}, ${each.retested ? 'retested' : 'not retested'}`,
+  );
+}

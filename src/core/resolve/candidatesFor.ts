@@ -1,0 +1,169 @@
+import { byMark, worst, type Finding, type Mark } from '../findings/finding.ts';
+import { indexOf, standingOf } from '../model/lookup/lookup.ts';
+import { freeSeat, kindOfSeat } from '../model/types/seats.ts';
+import { withChange } from '../model/types/stages.ts';
+import type { Job, Machine, Part, Shop } from '../model/types/types.ts';
+import { planOf } from '../plan/planOf.ts';
+import { promised } from '../plan/promised.ts';
+import { sameSort } from './otherParts.ts';
+import { checksOf, runChecks, tightest } from '../plan/run.ts';
+import { boughtTwice } from '../plan/stageMoney.ts';
+
+/** A part for a seat, run through all checks of all stations. */
+export interface Candidate {
+  part: Part;
+  /** Worst of its own sums, and the tightest of them. */
+  mark: Mark;
+  tight: Finding | undefined;
+  /** Why not this one: Stops and Mends it brings that were not there before. */
+  against: Finding[];
+  /** Stops and Mends of the plan it settles. */
+  settles: Finding[];
+  /** The machine it would leave. */
+  from: string | undefined;
+}
+
+/** Parts of shelf, donors and lists for a seat, best first: worst mark, what it brings, then its price. */
+export function candidatesFor(shop: Shop, job: Job, seat: string, stage?: number): Candidate[] {
+  const judge = judging(shop, job, seat, stage);
+  return pool(shop, job, seat).map(judge).sort(byWorth);
+}
+
+/** Judges one part after another for a seat: for callers that show progress. */
+export function judging(
+  shop: Shop,
+  job: Job,
+  seat: string,
+  stage?: number,
+): (part: Part) => Candidate {
+  const before = checksOf(shop, job).filter(({ mark }) => mark === 'stop' || mark === 'mend');
+  const had = new Set(before.map(({ id, mark }) => `${id} ${mark}`));
+  const index = indexOf(shop);
+  const planWith = (part: Part) =>
+    planOf(shop, { ...job, changes: withChange(job.changes, { seat, partId: part.id, stage }) });
+  /* Twins are judged once; who else has a say in each of them is asked for each. */
+  const twins = new Map<string, Finding[]>();
+  return (part) => {
+    const key = twinKey(part);
+    const plan = planWith(part);
+    const known = twins.get(key);
+    const found = known
+      ? [...known, ...promised(plan), ...boughtTwice(plan)].sort(byMark)
+      : runChecks(plan);
+    if (!known)
+      twins.set(
+        key,
+        found.filter(({ station }) => station !== 'donors'),
+      );
+    const marks = new Map(found.map(({ id, mark }) => [id, mark]));
+    const own = found.filter((finding) => finding.seats.includes(seat));
+    return {
+      part,
+      mark: worst(own),
+      tight: tightest(own),
+      against: found.filter(
+        ({ id, mark }) => (mark === 'stop' || mark === 'mend') && !had.has(`${id} ${mark}`),
+      ),
+      settles: before.filter(({ id }) => {
+        const now = marks.get(id);
+        return now === undefined || now === 'clear' || now === 'watch';
+      }),
+      from: index.homeOf.get(part.id)?.id,
+    };
+  };
+}
+
+export const byWorth = (a: Candidate, b: Candidate): number =>
+  byMark({ mark: b.mark }, { mark: a.mark }) ||
+  a.against.length - b.against.length ||
+  b.settles.length - a.settles.length ||
+  costOf(a.part) - costOf(b.part) ||
+  a.part.id.localeCompare(b.part.id);
+
+/** Alike in everything checks look at: model, name, facts and what it costs. */
+const twinKey = ({ kind, name, modelId, facts, place, price, worth }: Part): string =>
+  JSON.stringify([kind, name, modelId, facts, place === 'buy', price, worth]);
+
+/** Only what is still to be bought costs anything; without a price it stands behind those with one. */
+const costOf = ({ place, price }: Part): number => (place === 'buy' ? (price?.minor ?? 1e9) : 0);
+
+/**
+ * What could go into a seat: parts of its kind on the shelf, on price lists, in donors, in machines in use and
+ * what other jobs take out. Who else has a say in them is for the checks to tell.
+ */
+export function pool(shop: Shop, job: Job, seat: string): Part[] {
+  const kind = kindOfSeat(seat);
+  const index = indexOf(shop);
+  const { seats, goes } = planOf(shop, job);
+  const planned = new Set(seats.map((placed) => placed.part.id));
+  const own = new Set(goes.map((placed) => placed.part.id));
+  const like = sameSort(shop, seats.find((placed) => placed.seat === seat)?.part);
+  const open = (machine: Machine) => machine.state === 'donor' || machine.state === 'in use';
+  return shop.parts.filter((part) => {
+    if (part.kind !== kind || planned.has(part.id) || part.place === 'gone') return false;
+    if (!like(part) || standingOf(shop, part).condition === 'dead') return false;
+    const home = index.homeOf.get(part.id);
+    return !home || open(home) || own.has(part.id) || leavingOf(shop).has(part.id);
+  });
+}
+
+const leaving = new WeakMap<Shop, Set<string>>();
+
+/** Parts that open jobs take out of their machines. */
+function leavingOf(shop: Shop): Set<string> {
+  let set = leaving.get(shop);
+  if (!set) {
+    set = new Set();
+    for (const job of shop.jobs) {
+      if (job.handedOver || job.changes.length === 0) continue;
+      for (const { part } of planOf(shop, job).goes) set.add(part.id);
+    }
+    leaving.set(shop, set);
+  }
+  return set;
+}
+
+/** A seat a part could serve in. */
+export interface Service extends Candidate {
+  jobId: string;
+  seat: string;
+  /** What sits or is planned there now. */
+  instead: Part | undefined;
+}
+
+/** Where a part could serve: every seat of its kind in every open job and one more where several may be; most settled first. */
+export function servicesOf(shop: Shop, part: Part): Service[] {
+  return shop.jobs.flatMap((job) => servicesIn(shop, job, part)).sort(bySettled);
+}
+
+export const bySettled = (a: Service, b: Service): number =>
+  Number(b.settles.length > 0) - Number(a.settles.length > 0) ||
+  byMark({ mark: b.mark }, { mark: a.mark }) ||
+  a.against.length - b.against.length ||
+  b.settles.length - a.settles.length ||
+  a.jobId.localeCompare(b.jobId, 'en', { numeric: true });
+
+export function servicesIn(shop: Shop, job: Job, part: Part): Service[] {
+  if (job.handedOver) return [];
+  const { seats } = planOf(shop, job);
+  if (seats.length === 0 || seats.some((placed) => placed.part.id === part.id)) return [];
+  const taken = seats.filter(
+    (placed) => placed.kind === part.kind && sameSort(shop, placed.part)(part),
+  );
+  const free = freeSeat(
+    part.kind,
+    seats.map((placed) => placed.seat),
+  );
+  const places = [
+    ...taken.map(({ seat, part: instead }) => ({ seat, instead })),
+    ...(free && !taken.some(({ seat }) => seat === free)
+      ? [{ seat: free, instead: undefined }]
+      : []),
+  ];
+  return places.map(({ seat, instead }): Service => ({
+    ...judging(shop, job, seat)(part),
+    jobId: job.id,
+    seat,
+    instead,
+  }));
+}

@@ -1,0 +1,158 @@
+import type { Check, Finding } from '../findings/finding.ts';
+import { cardHeight } from '../fit/cardHeight.ts';
+import { cardLength } from '../fit/cardLength.ts';
+import { cardSlots } from '../fit/cardSlots.ts';
+import { clashesBetween } from '../fit/clashes.ts';
+import { coolerHeight } from '../fit/coolerHeight.ts';
+import { coolerMount } from '../fit/coolerMount.ts';
+import { driveMounts } from '../fit/driveMounts.ts';
+import { stack } from '../fit/stack.ts';
+import { supplyBay } from '../fit/supplyBay.ts';
+import { foundTogether } from '../plan/foundTogether.ts';
+import { inked } from '../plan/ordered.ts';
+import { promisedElsewhere, twoSeats } from '../plan/promised.ts';
+import { all, type Plan } from '../model/lookup/plan.ts';
+import { angledPlug } from '../remedies/angledPlug.ts';
+import { cageOut } from '../remedies/cageOut.ts';
+import { cutFront } from '../remedies/cutFront.ts';
+import { fanOutside } from '../remedies/fanOutside.ts';
+import { variableId } from '../remedies/index.ts';
+import { lidWashers } from '../remedies/lidWashers.ts';
+import { moveDrive } from '../remedies/moveDrive.ts';
+import { slotFurther } from '../remedies/slotFurther.ts';
+import { turnSupply } from '../remedies/turnSupply.ts';
+import { plugChecks } from '../plugs/index.ts';
+import { linkChecks } from '../links/index.ts';
+import { wattChecks } from '../watts/index.ts';
+
+/** Sums that are judged together, and the variables they hang on. */
+export interface Family {
+  name: string;
+  variables: string[];
+  run: (plan: Plan) => Finding[];
+  /** A Stop the plan has as it stands is left alone: it is not what this search mends. */
+  tolerant?: boolean;
+}
+
+const every =
+  (checks: readonly Check[]): Family['run'] =>
+  (plan) =>
+    checks.flatMap((check) => check(plan));
+
+/** What of a seat changes with which variables. */
+function changesWith(plan: Plan, seat: string): string[] {
+  const kind = seat.replace(/\d+$/, '');
+  if (kind === 'card') return [seat, variableId(angledPlug({ seat }))];
+  if (kind === 'memory') return [seat, variableId(slotFurther({ seat }))];
+  if (kind === 'supply') return ['supply', variableId(turnSupply())];
+  /* Fans share the mounts of the case: where one hangs moves the others. */
+  if (kind === 'fan')
+    return [
+      ...all(plan, 'fan').map((fan) => variableId(fanOutside({ seat: fan.seat }))),
+      variableId(cageOut()),
+    ];
+  if (kind === 'drive') return [variableId(moveDrive({ seat, to: '' })), variableId(cageOut())];
+  return [seat];
+}
+
+/** Every sum of the plan that something which may give takes part in. */
+export function familiesOf(plan: Plan): Family[] {
+  const cards = all(plan, 'card').map((placed) => placed.seat);
+  const drives = all(plan, 'drive').map((placed) => placed.seat);
+  const only =
+    (check: Check, seat: string): Family['run'] =>
+    (at) =>
+      check(at).filter((finding) => finding.seats.includes(seat));
+  const families: Family[] = [
+    {
+      name: 'cooler under the lid',
+      variables: ['cooler', variableId(lidWashers())],
+      run: coolerHeight,
+    },
+    { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
+    { name: 'PSU in its bay', variables: ['supply'], run: supplyBay },
+    { name: 'PSU and board', variables: ['supply'], run: stack },
+    { name: 'card openings', variables: cards, run: cardSlots },
+    {
+      name: 'places for drives',
+      variables: [
+        ...drives.map((seat) => variableId(moveDrive({ seat, to: '' }))),
+        variableId(cageOut()),
+      ],
+      run: driveMounts,
+    },
+    {
+      name: 'watts and plugs',
+      variables: ['supply', ...cards],
+      run: every([...wattChecks, ...plugChecks]),
+    },
+    ...plan.seats.map(({ seat }): Family => ({
+      name: `${seat}, promised or not`,
+      variables: [seat],
+      run: (at) => promisedElsewhere(at).filter((finding) => finding.seats.includes(seat)),
+      tolerant: true,
+    })),
+    ...cards.flatMap((seat): Family[] => [
+      {
+        name: `${seat} against what is in front`,
+        variables: [
+          seat,
+          variableId(cageOut()),
+          variableId(cutFront({ seat })),
+          variableId(angledPlug({ seat })),
+        ],
+        run: only(cardLength, seat),
+      },
+      {
+        name: `${seat} under the lid`,
+        variables: [seat, variableId(angledPlug({ seat })), variableId(lidWashers())],
+        run: only(cardHeight, seat),
+      },
+    ]),
+    /* One piece goes into one seat. */
+    ...pairs(plan).map(([a, b]): Family => ({
+      name: `${a} and ${b}, one piece each`,
+      variables: [a, b],
+      run: (at) => twoSeats(at).filter((finding) => finding.seats.includes(a)),
+    })),
+    ...all(plan, 'memory').map(({ seat }): Family => ({
+      name: `${seat} on its board`,
+      variables: [seat],
+      run: (at) => every(linkChecks)(at).filter((finding) => finding.seats.includes(seat)),
+    })),
+  ];
+  const seats = plan.seats
+    .map((placed) => placed.seat)
+    .filter((seat) => /^(card|memory|cooler|supply|fan|drive|board)/.test(seat));
+  for (let i = 0; i < seats.length; i += 1) {
+    for (let k = i + 1; k < seats.length; k += 1) {
+      const [a, b] = [seats[i] as string, seats[k] as string];
+      families.push({
+        name: `${a} against ${b}`,
+        variables: [
+          ...new Set([...changesWith(plan, a), ...changesWith(plan, b), ...shared(a, b)]),
+        ],
+        run: (at) => clashesBetween(at, a, b),
+      });
+    }
+  }
+  return families.map((family) => ({
+    ...family,
+    run: (at) => family.run(at).map((finding) => inked(at, foundTogether(at, finding))),
+  }));
+}
+
+/** Seats of one kind, two by two. */
+function pairs(plan: Plan): [string, string][] {
+  return plan.seats.flatMap((a, i) =>
+    plan.seats
+      .slice(i + 1)
+      .flatMap((b): [string, string][] => (a.kind === b.kind ? [[a.seat, b.seat]] : [])),
+  );
+}
+
+/** Drives hang in the case, the board lies under the supply: between them the supply counts too. */
+function shared(a: string, b: string): string[] {
+  const drive = a.startsWith('drive') || b.startsWith('drive');
+  return drive && !(a.startsWith('drive') && b.startsWith('drive')) ? ['supply'] : [];
+}

@@ -1,0 +1,46 @@
+<script lang="ts">
+  import { litreClass, litresOf } from '$core/fit/litres.ts';
+  import { one } from '$core/model/lookup/plan.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import CaseView from './CaseView.svelte';
+  import Ways from './Ways.svelte';
+  import Stage from '$lib/frame/Stage.svelte';
+  import ViewButtons from '$lib/frame/ViewButtons.svelte';
+  import { ViewSwitch } from '$lib/frame/views.svelte.ts';
+  import { Chosen } from '$lib/frame/chosen.svelte.ts';
+  import { fitViews } from './views.ts';
+
+  const { view }: { view: JobView } = $props();
+  // svelte-ignore state_referenced_locally (the view is the frame's, one for all pages)
+  const chosen = new Chosen(view, 'fit');
+  const plan = $derived(view.plan);
+  const shell = $derived(plan && one(plan, 'case'));
+  const shown = new ViewSwitch();
+
+  const views = $derived(
+    fitViews.filter((each) => (each.needs === 'board' ? plan && one(plan, 'board') : shell)),
+  );
+
+  const subtitle = $derived.by(() => {
+    if (!plan || !shell) return 'no case in the plan';
+    const litres = litresOf(plan, shell);
+    const size = litres
+      ? `${((litres.lo + litres.hi) / 2).toFixed(1)} l, ${litreClass((litres.lo + litres.hi) / 2)}`
+      : 'outside not measured';
+    return `${shell.part.name} · ${size}`;
+  });
+</script>
+
+<Stage title="Fit" {subtitle}>
+  {#snippet tools()}
+    <ViewButtons {views} {shown} />
+  {/snippet}
+  {#if shown.open && plan}
+    {#if shown.Shown}<shown.Shown {plan} {view} onclose={shown.close} />{/if}
+  {:else if plan}
+    <CaseView {view} {plan} {chosen} />
+    {#if shell}<Ways {view} {plan} />{/if}
+  {:else}
+    <p>Put a case into the plan at Intake, and its parts are drawn here to scale.</p>
+  {/if}
+</Stage>

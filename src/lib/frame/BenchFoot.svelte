@@ -1,0 +1,114 @@
+<script lang="ts">
+  import { asset, resolve } from '$app/paths';
+  import { editSettings } from '$core/edits/edits.ts';
+  import type { Settings } from '$core/model/types/types.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { saveShop } from '$lib/shop/files.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+
+  /** The validator is large and seldom wanted: it is loaded with the first file. */
+  async function openFile(input: HTMLInputElement): Promise<void> {
+    const { readFile } = await import('$lib/shop/openFile.ts');
+    await readFile(input);
+  }
+
+  const set = (label: string, fields: Partial<Settings>) => bench.edit(label, editSettings(fields));
+</script>
+
+<p class="keep">
+  <Button quiet onclick={() => saveShop(bench.shop)}>Export the shop</Button>
+  <label class="open-file">
+    Open a shop file
+    <input
+      type="file"
+      accept=".json,application/json"
+      onchange={(event) => void openFile(event.currentTarget)}
+    />
+  </label>
+  <a href={resolve('/scan-sheet')}>Scan sheet</a>
+  <a href={resolve('/labels')}>Labels</a>
+  <a href={resolve('/book')}>The book</a>
+  <a href={asset('/licences.txt')} target="_blank" rel="noopener">Licences</a>
+  <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
+  {#if !bench.practice}
+    <Button
+      quiet
+      title="On a copy of the shop: nothing of it is kept"
+      onclick={() => bench.startPractice()}>Practise</Button
+    >
+  {/if}
+  <label>
+    Lengths
+    <select
+      value={bench.shop.settings.unit}
+      onchange={(event) =>
+        set('unit of length', { unit: event.currentTarget.value as Settings['unit'] })}
+    >
+      <option value="mm">mm</option><option value="in">inches</option>
+    </select>
+  </label>
+  <label>
+    Light
+    <select
+      value={bench.shop.settings.theme}
+      onchange={(event) => set('light', { theme: event.currentTarget.value as Settings['theme'] })}
+    >
+      <option value="auto">as the machine</option><option value="light">bright bench</option><option
+        value="dark">evening</option
+      >
+    </select>
+  </label>
+  <label>
+    Headroom
+    <select
+      value={String(bench.shop.settings.headroom)}
+      onchange={(event) => set('headroom', { headroom: Number(event.currentTarget.value) })}
+    >
+      {#each [0, 0.1, 0.2, 0.3, 0.5, 1] as share (share)}<option value={String(share)}
+          >{Math.round(share * 100)} %</option
+        >{/each}
+    </select>
+  </label>
+</p>
+
+<style>
+  .keep {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 16px;
+    margin-top: 14px;
+    padding-top: 8px;
+    border-top: 1px solid var(--line);
+    font-size: 15px;
+  }
+  .open-file {
+    position: relative;
+    display: inline-flex;
+    align-items: center;
+    min-height: var(--target);
+    text-decoration: underline;
+    font: 600 16px var(--face-head);
+    cursor: pointer;
+  }
+  .open-file input {
+    position: absolute;
+    inset: 0;
+    opacity: 0;
+    width: 100%;
+    cursor: pointer;
+  }
+  .open-file:focus-within {
+    outline: 3px solid var(--accent);
+  }
+  select {
+    height: 36px;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    background: var(--tape);
+  }
+  .keep a {
+    color: inherit;
+  }
+</style>

@@ -1,0 +1,153 @@
+<script lang="ts">
+  import { editJob } from '$core/edits/edits.ts';
+  import { asksIn } from '$core/model/types/empty.ts';
+  import { costs } from '$core/shop/standing.ts';
+  import { currencySign, formatMoney } from '$core/units/money.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+
+  interface Props {
+    view: JobView;
+  }
+  const { view }: Props = $props();
+  const spent = $derived(
+    view.job && view.plan ? costs(bench.shop, view.job, view.plan) : undefined,
+  );
+  const donors = $derived(
+    bench.shop.machines.filter((machine) => machine.state === 'donor').length,
+  );
+  const open = $derived(bench.shop.jobs.filter((job) => !job.handedOver).length);
+  const shelf = $derived(bench.shop.parts.filter((part) => part.place === 'shelf').length);
+</script>
+
+{#if view.job && spent}
+  {@const job = view.job}
+  <div class="tag">
+    <span class="hole" aria-hidden="true"></span>
+    <div class="words">
+      <b>{job.id} · {job.name}</b>
+      <label>
+        <span>becomes:</span>
+        <input
+          value={job.becomes}
+          maxlength="120"
+          placeholder="what it should become"
+          oninput={(event) => {
+            const becomes = event.currentTarget.value;
+            bench.edit(
+              'what it becomes',
+              editJob(job.id, { becomes, asks: asksIn(becomes) }),
+              `becomes ${job.id}`,
+            );
+          }}
+        />
+      </label>
+    </div>
+    <span
+      class="money figure"
+      title={spent.unpriced.length ? `No price yet: ${spent.unpriced.join(', ')}` : 'Spent'}
+    >
+      <b>{formatMoney(spent.total).replace('.00', '')}</b>{#if job.budget}<i
+          >of {formatMoney(job.budget).replace('.00', '')}</i
+        >{/if}
+      <i>{currencySign(spent.total.currency)}{spent.unpriced.length ? ' + ?' : ''}</i>
+    </span>
+  </div>
+{:else}
+  <div class="shop">
+    <b>{bench.shop.name}</b>
+    <span>{open} jobs · {donors} donors · {shelf} parts on the shelf</span>
+  </div>
+{/if}
+
+<style>
+  .tag {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    height: 48px;
+    width: 470px;
+    min-width: 260px;
+    padding: 0 14px 0 12px;
+    background: var(--kraft);
+    color: var(--kraft-ink);
+    clip-path: polygon(14px 0, 100% 0, 100% 100%, 14px 100%, 0 calc(100% - 14px), 0 14px);
+  }
+  .hole {
+    flex: none;
+    width: 14px;
+    height: 14px;
+    border-radius: 50%;
+    background: var(--mat);
+  }
+  .words {
+    flex: 1;
+    min-width: 0;
+  }
+  .words b {
+    display: block;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    font: 600 18px/1.2 var(--face-head);
+  }
+  label {
+    display: flex;
+    gap: 4px;
+    font-size: 14px;
+  }
+  input {
+    flex: 1;
+    min-width: 0;
+    padding: 0;
+    border: 0;
+    border-bottom: 1px dotted var(--kraft-ink);
+    background: none;
+    font-size: 14px;
+  }
+  .money {
+    display: flex;
+    gap: 6px;
+    font-size: 16px;
+    white-space: nowrap;
+  }
+  .money i {
+    font-style: normal;
+  }
+  .shop {
+    min-width: 0;
+    max-width: 34vw;
+  }
+  .shop b {
+    display: block;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    font: 600 19px/1.1 var(--face-head);
+  }
+  .shop span {
+    font-size: 14px;
+    color: var(--mat-soft);
+    white-space: nowrap;
+  }
+  @media (max-width: 1000px) {
+    .tag {
+      width: 240px;
+      min-width: 180px;
+    }
+    .money {
+      display: none;
+    }
+    .shop span {
+      display: none;
+    }
+  }
+  @media (max-width: 600px) {
+    .tag {
+      width: 100%;
+    }
+    .shop {
+      display: none;
+    }
+  }
+</style>

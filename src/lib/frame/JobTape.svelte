@@ -1,0 +1,133 @@
+<script lang="ts">
+  import { lengthsIn } from '$core/units/length.ts';
+  import { remedyId, titleOf } from '$core/remedies/index.ts';
+  import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
+  import { applyRemedy, dropRemedy } from '$core/edits/edits.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import Sum from '$lib/ui/Sum.svelte';
+  import { stationName } from '$lib/frame/stations.ts';
+  import Tape from '$lib/frame/Tape.svelte';
+  import MeasureList from '../entry/MeasureList.svelte';
+  import QuickSums from '../entry/QuickSums.svelte';
+
+  interface Props {
+    view: JobView;
+    station: StationId;
+    /** Show the sums of every station, as where the plan is made. */
+    everything?: boolean;
+  }
+  const { view, station, everything = false }: Props = $props();
+  const here = $derived(view.found.filter((finding) => everything || finding.station === station));
+  const open = $derived(here.filter((finding) => finding.mark !== 'clear'));
+  const clear = $derived(here.filter((finding) => finding.mark === 'clear'));
+  const elsewhere = $derived(
+    view.found.filter((finding) => finding.mark !== 'clear').length - open.length,
+  );
+  const gone = $derived(
+    [...view.flips.values()].filter((flip) => flip.to === undefined && flip.before),
+  );
+  const ids = $derived(new Set(here.map((finding) => finding.id)));
+
+  function choose(finding: Finding): void {
+    look.chosen = look.chosen === finding.id ? undefined : finding.id;
+  }
+
+  function take(finding: Finding, remedy: Remedy): void {
+    if (!view.job) return;
+    bench.edit(`${remedy.title}`, applyRemedy(view.job.id, remedy));
+  }
+</script>
+
+<Tape title={stationName(station)} aside={elsewhere > 0 ? `${elsewhere} elsewhere` : ''}>
+  <QuickSums job={view.job} />
+  {#if view.flips.size > 0}
+    <p class="flips" aria-live="polite">
+      The last change turned {view.flips.size}
+      {view.flips.size === 1 ? 'sum' : 'sums'}.
+    </p>
+  {/if}
+  <ul>
+    {#each gone as flip (flip.id)}
+      <li class="gone figure"><s>{flip.before?.title}, {flip.before?.restLabel}</s></li>
+    {/each}
+    {#each open as finding (finding.id)}
+      <Sum
+        {finding}
+        lengths={bench.shop.settings.unit}
+        chosen={look.chosen === finding.id}
+        flip={view.flips.get(finding.id)}
+        onchoose={() => choose(finding)}
+        ontake={(remedy) => take(finding, remedy)}
+      />
+    {/each}
+    {#each clear as finding (finding.id)}
+      <Sum
+        {finding}
+        lengths={bench.shop.settings.unit}
+        folded={look.chosen !== finding.id}
+        chosen={look.chosen === finding.id}
+        flip={view.flips.get(finding.id)}
+        onchoose={() => choose(finding)}
+      />
+    {/each}
+  </ul>
+  <MeasureList {view} only={everything ? undefined : ids} />
+  {#if view.job && view.job.applied.length > 0}
+    <section class="ink" aria-label="Remedies taken">
+      {#each view.job.applied as value (remedyId(value))}
+        <p>
+          <span>{view.plan && lengthsIn(titleOf(value, view.plan), bench.shop.settings.unit)}</span>
+          <button
+            onclick={() =>
+              view.job && bench.edit('remedy given back', dropRemedy(view.job.id, value))}
+            >Give back</button
+          >
+        </p>
+      {/each}
+    </section>
+  {/if}
+  {#if here.length === 0}
+    <p class="none">No sums here yet: they come with the parts.</p>
+  {/if}
+</Tape>
+
+<style>
+  ul {
+    margin: 0;
+    padding: 0;
+  }
+  .flips {
+    padding: 6px 14px 6px 19px;
+    font-size: 14px;
+    color: var(--accent-ink);
+  }
+  .gone {
+    list-style: none;
+    padding: 4px 14px 4px 19px;
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+  .ink p {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    padding: 8px 14px 8px 19px;
+    border-bottom: 1px dashed var(--line);
+    font-size: 15px;
+  }
+  .ink button {
+    border: 0;
+    background: none;
+    text-decoration: underline;
+    font-size: 14px;
+    color: var(--ink-soft);
+    white-space: nowrap;
+  }
+  .none {
+    padding: 14px 19px;
+    font-size: 15px;
+    color: var(--ink-soft);
+  }
+</style>

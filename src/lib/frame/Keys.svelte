@@ -1,0 +1,111 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { tinykeys, type KeyBindingMap } from 'tinykeys';
+  import { goto } from '$app/navigation';
+  import { resolve } from '$app/paths';
+  import type { StationId } from '$core/findings/finding.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { look } from '$lib/shop/look.svelte.ts';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import { stations } from '$lib/frame/stations.ts';
+  import { nextQuestion, undo } from '../entry/act.ts';
+
+  interface Props {
+    view: JobView;
+    station: StationId | undefined;
+  }
+  const { view, station }: Props = $props();
+
+  const list = [
+    ['/', 'entry line'],
+    ['g then 1 to 9, 0', 'station'],
+    ['g b', 'bench'],
+    ['[  ]', 'previous and next finding'],
+    ['m', 'measure the next open thing'],
+    ['t', 'the tape, on a narrow screen'],
+    ['n', 'new job'],
+    ['u  U', 'undo, redo'],
+    ['p', 'print this station'],
+    ['?', 'this list'],
+  ] as const;
+
+  const typing = (event: KeyboardEvent) =>
+    (event.target as HTMLElement).matches('input, textarea, select, [contenteditable]') ||
+    document.querySelector('dialog[open]') !== null;
+
+  /** A shortcut that keeps still while somebody types. */
+  const key = (run: () => void) => (event: KeyboardEvent) => {
+    if (typing(event)) return;
+    event.preventDefault();
+    run();
+  };
+
+  function go(id: StationId): void {
+    const jobId = view.job?.id ?? look.lastJob;
+    if (jobId) void goto(resolve('/job/[id]/[station]', { id: jobId, station: id }));
+  }
+
+  function move(by: number): void {
+    const open = view.found.filter(
+      (finding) =>
+        finding.mark !== 'clear' &&
+        (!station || finding.station === station || station === 'take-in'),
+    );
+    const at = open.findIndex((finding) => finding.id === look.chosen);
+    const next = open[(at + by + open.length) % open.length] ?? open[0];
+    look.chosen = next?.id;
+  }
+
+  onMount(() => {
+    const bindings: KeyBindingMap = {
+      'g b': key(() => void goto(resolve('/'))),
+      '[': key(() => move(-1)),
+      ']': key(() => move(1)),
+      m: key(() => {
+        nextQuestion(view);
+        if (look.measuring) document.querySelector<HTMLInputElement>('.entry input')?.focus();
+      }),
+      t: key(() => (look.tapeOpen = !look.tapeOpen)),
+      n: key(() => (look.dialog = 'new job')),
+      u: key(() => void undo()),
+      'Shift+U': key(() => void bench.redo()),
+      p: key(() => window.print()),
+      '?': key(() => (look.dialog = 'keys')),
+      'Shift+?': key(() => (look.dialog = 'keys')),
+    };
+    for (const each of stations) bindings[`g ${each.digit}`] = key(() => go(each.id));
+    return tinykeys(window, bindings);
+  });
+</script>
+
+{#if look.dialog === 'keys'}
+  <Dialog title="Keys" onclose={() => (look.dialog = undefined)}>
+    <dl>
+      {#each list as [keys, what] (keys)}
+        <div>
+          <dt class="figure">{keys}</dt>
+          <dd>{what}</dd>
+        </div>
+      {/each}
+    </dl>
+    <p class="soft">
+      A caliper types its number and Enter; a scanner types a tag and Enter. Both land in the entry
+      line.
+    </p>
+  </Dialog>
+{/if}
+
+<style>
+  dl {
+    margin: 0 0 12px;
+  }
+  div {
+    display: grid;
+    grid-template-columns: 180px 1fr;
+    padding: 4px 0;
+  }
+  dd {
+    margin: 0;
+  }
+</style>

@@ -1,0 +1,145 @@
+<script lang="ts">
+  import { resolve } from '$app/paths';
+  import type { StationId } from '$core/findings/finding.ts';
+  import type { Counts } from '$core/plan/run.ts';
+  import Mark from '../ui/Mark.svelte';
+  import { stations } from './stations.ts';
+
+  interface Props {
+    /** The station on the stage; undefined on the bench. */
+    current: StationId | undefined;
+    jobId: string | undefined;
+    counts: Partial<Record<StationId, Counts>>;
+    /** Stations with something to say; the others are folded. */
+    live: readonly StationId[];
+  }
+  const { current, jobId, counts, live }: Props = $props();
+  const marks = ['stop', 'mend', 'watch'] as const;
+</script>
+
+<nav class="rail" aria-label="Stations">
+  <a class="item" href={resolve('/')} aria-current={current === undefined ? 'page' : undefined}>
+    <span class="digit">·</span><span class="name">Bench</span>
+  </a>
+  {#each stations as station (station.id)}
+    {@const folded = !live.includes(station.id) && current !== station.id}
+    {@const here = counts[station.id]}
+    {#if jobId}
+      <a
+        class="item"
+        class:folded
+        href={resolve('/job/[id]/[station]', { id: jobId, station: station.id })}
+        aria-current={current === station.id ? 'page' : undefined}
+      >
+        <span class="digit">{station.digit}</span>
+        <span class="name">{station.name}</span>
+        <span class="counts">
+          {#each marks as mark (mark)}
+            {#if here?.[mark]}
+              <span class="count">
+                <Mark {mark} size={16} mat={current !== station.id} /><b class="figure"
+                  >{here[mark]}</b
+                >
+              </span>
+            {/if}
+          {/each}
+        </span>
+      </a>
+    {:else}
+      <span class="item folded" aria-disabled="true">
+        <span class="digit">{station.digit}</span><span class="name">{station.name}</span>
+      </span>
+    {/if}
+  {/each}
+</nav>
+
+<style>
+  .rail {
+    display: flex;
+    flex-direction: column;
+    padding-top: 10px;
+    background: var(--mat);
+    color: var(--mat-ink);
+    overflow: hidden auto;
+  }
+  .item {
+    display: grid;
+    grid-template-columns: 14px 1fr auto;
+    gap: 8px;
+    align-items: center;
+    min-height: 50px;
+    padding: 0 8px 0 14px;
+    border-left: 5px solid transparent;
+    color: inherit;
+    text-decoration: none;
+    font: 500 17px/1.1 var(--face-head);
+  }
+  a.item:hover {
+    background: var(--mat-deep);
+  }
+  .folded {
+    min-height: 28px;
+    font-size: 15px;
+    color: var(--mat-soft);
+  }
+  .digit {
+    font: 13px var(--face-figure);
+    color: var(--mat-soft);
+  }
+  [aria-current] {
+    background: var(--paper);
+    color: var(--ink);
+    border-left-color: var(--accent);
+  }
+  a.item[aria-current]:hover {
+    background: var(--paper);
+  }
+  [aria-current] .digit {
+    color: var(--ink-soft);
+  }
+  .counts {
+    display: flex;
+    gap: 5px;
+  }
+  .count {
+    display: flex;
+    align-items: center;
+    gap: 2px;
+    font-size: 14px;
+  }
+  .count b {
+    font-weight: 500;
+  }
+  @media (max-width: 1000px) {
+    .item {
+      grid-template-columns: 14px 1fr;
+      padding: 4px 4px 4px 8px;
+      font-size: 15px;
+    }
+    .counts {
+      grid-column: 2;
+    }
+    .counts:empty {
+      display: none;
+    }
+  }
+  @media (max-width: 600px) {
+    .rail {
+      flex-direction: row;
+      padding: 0;
+      overflow: auto hidden;
+    }
+    .item,
+    .folded {
+      display: flex;
+      min-height: 56px;
+      padding: 0 10px;
+      border-left: 0;
+      border-top: 4px solid transparent;
+      white-space: nowrap;
+    }
+    [aria-current] {
+      border-top-color: var(--accent);
+    }
+  }
+</style>

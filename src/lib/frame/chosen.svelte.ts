@@ -1,0 +1,31 @@
+import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
+import { applyRemedy } from '$core/edits/edits.ts';
+import { remediesFor } from '$core/resolve/otherParts.ts';
+import { bench } from '$lib/shop/bench.svelte.ts';
+import type { JobView } from '$lib/shop/jobView.svelte.ts';
+import { look } from '$lib/shop/look.svelte.ts';
+
+/** The sum in hand at a station: the chosen one, else the worst, with its ways out. */
+export class Chosen {
+  #view: JobView;
+  #station: StationId;
+  here = $derived.by((): Finding[] =>
+    this.#view.found.filter((finding) => finding.station === this.#station),
+  );
+  finding = $derived.by(
+    (): Finding | undefined =>
+      this.here.find((finding) => finding.id === look.chosen) ?? this.here[0],
+  );
+  remedies = $derived.by((): Remedy[] =>
+    this.finding && this.#view.job ? remediesFor(bench.shop, this.#view.job, this.finding) : [],
+  );
+
+  constructor(view: JobView, station: StationId) {
+    this.#view = view;
+    this.#station = station;
+  }
+
+  take = (remedy: Remedy): void => {
+    if (this.#view.job) bench.edit(remedy.title, applyRemedy(this.#view.job.id, remedy));
+  };
+}

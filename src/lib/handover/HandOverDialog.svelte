@@ -1,0 +1,107 @@
+<script lang="ts">
+  import { handOver } from '$core/edits/edits.ts';
+  import type { Job } from '$core/model/types/types.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+
+  interface Props {
+    job: Job;
+    /** What is open, a line each; none: nothing is asked. */
+    open: readonly string[];
+    onclose: () => void;
+  }
+  const { job, open, onclose }: Props = $props();
+  let follows = $state('');
+  let who = $state('');
+  let by = $state('');
+  let fault = $state('');
+
+  function submit(event: SubmitEvent): void {
+    event.preventDefault();
+    if (open.length > 0 && follows.trim() === '') {
+      fault = 'Say what follows: it goes on the sheet.';
+      return;
+    }
+    const incomplete =
+      open.length === 0
+        ? undefined
+        : {
+            open: [...open],
+            follows: follows.trim(),
+            ...(who.trim() ? { who: who.trim() } : {}),
+            ...(by ? { by } : {}),
+          };
+    void bench.edit('handed over', handOver(job.id, new Date().toISOString(), incomplete));
+    onclose();
+  }
+</script>
+
+<Dialog title={open.length > 0 ? 'Hand over incomplete?' : 'Hand over?'} wide {onclose}>
+  <form onsubmit={submit}>
+    {#if open.length > 0}
+      <p>Still open; it stays on the sheet:</p>
+      <ul>
+        {#each open as line, i (i)}<li>{line}</li>{/each}
+      </ul>
+      <label
+        >What follows?
+        <input bind:value={follows} maxlength="200" aria-describedby="follows-fault" /></label
+      >
+      {#if fault}<p class="fault" id="follows-fault" role="alert">{fault}</p>{/if}
+      <p class="row">
+        <label>Who does it? <input bind:value={who} maxlength="80" /></label>
+        <label
+          >By when? <input type="date" bind:value={by} min="2000-01-01" max="2199-12-31" /></label
+        >
+      </p>
+    {:else}
+      <p>Nothing is open.</p>
+    {/if}
+    <p class="soft">
+      The sheet is kept as it stands now and does not change again; the machine becomes what was
+      planned, and what came out of it goes to the shelf.
+    </p>
+    <p class="row">
+      <Button type="submit" next>{open.length > 0 ? 'Hand over incomplete' : 'Hand over'}</Button>
+      <Button onclick={onclose}>Not yet</Button>
+    </p>
+  </form>
+</Dialog>
+
+<style>
+  form {
+    display: grid;
+    gap: 10px;
+  }
+  ul {
+    margin: 0;
+    padding-left: 20px;
+  }
+  li {
+    margin: 2px 0;
+    overflow-wrap: anywhere;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    height: var(--target);
+    padding: 0 8px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+  }
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px;
+    margin: 0;
+  }
+  .fault {
+    color: var(--stop);
+  }
+</style>

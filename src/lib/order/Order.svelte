@@ -1,0 +1,276 @@
+<script lang="ts">
+  import Check from '@lucide/svelte/icons/check';
+  import { format } from 'date-fns';
+  import { editSchools, tickStep, untickStep } from '$core/edits/edits.ts';
+  import { lastChance } from '$core/plan/lastChance.ts';
+  import { progress, type Step } from '$core/order/index.ts';
+  import { formatHours } from '$core/units/duration.ts';
+  import { lengthsIn } from '$core/units/length.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import Stage from '$lib/frame/Stage.svelte';
+
+  const { view }: { view: JobView } = $props();
+  const job = $derived(view.job);
+  const standing = $derived(progress(view.steps, job?.ticks ?? []));
+  const inUnit = (text: string) => lengthsIn(text, bench.shop.settings.unit);
+  const ticks = $derived(new Map((job?.ticks ?? []).map((tick) => [tick.stepId, tick])));
+  const longest = $derived(Math.max(10, ...view.steps.map((step) => step.minutes)));
+  const stops = $derived(view.found.filter((finding) => finding.mark === 'stop').length);
+
+  function tick(step: Step): void {
+    if (!job) return;
+    if (ticks.has(step.id)) {
+      bench.edit(`not done: ${step.title}`, untickStep(job.id, step.id));
+      return;
+    }
+    const wait = step.leaveMinutes
+      ? {
+          why: step.title.toLowerCase(),
+          until: new Date(Date.parse(bench.now) + step.leaveMinutes * 60_000).toISOString(),
+        }
+      : undefined;
+    bench.edit(
+      `done: ${step.title}`,
+      tickStep(job.id, { stepId: step.id, at: new Date().toISOString() }, wait),
+    );
+  }
+
+  function note(step: Step, text: string): void {
+    const before = ticks.get(step.id);
+    if (job && before)
+      bench.edit(
+        'note on a step',
+        tickStep(job.id, { ...before, note: text || undefined }),
+        `note ${job.id} ${step.id}`,
+      );
+  }
+
+  function school(which: 'start' | 'supply', value: string): void {
+    if (job) bench.edit('school of work', editSchools(job.id, { [which]: value }));
+  }
+</script>
+
+<Stage
+  title="Work order"
+  subtitle="{view.steps.length} steps · {formatHours(standing.minutesLeft)} h of hands left"
+>
+  {#snippet tools()}
+    {#if job}
+      <label>
+        Start
+        <select
+          value={job.schools.start}
+          onchange={(event) => school('start', event.currentTarget.value)}
+        >
+          <option value="bench">on the bench first</option><option value="straight"
+            >straight in</option
+          >
+        </select>
+      </label>
+      <label>
+        PSU
+        <select
+          value={job.schools.supply}
+          onchange={(event) => school('supply', event.currentTarget.value)}
+        >
+          <option value="last">last, for room</option><option value="first"
+            >first, to hide leads</option
+          >
+        </select>
+      </label>
+    {/if}
+  {/snippet}
+  {#if job}
+    <p class="why">
+      {job.schools.start === 'bench'
+        ? 'Bench first: a fault found outside costs minutes, inside the case an hour.'
+        : 'Straight in: saves one set-up; a fault then means taking it out again.'}
+      {job.schools.supply === 'last'
+        ? 'PSU last leaves room for hands at the board.'
+        : 'PSU first lets its leads lie behind the board.'}
+    </p>
+  {/if}
+  {#if view.steps.length === 0}
+    <p>Nothing changes yet, so there is nothing to do. Say at Intake what goes in.</p>
+  {:else if stops > 0}
+    <p class="stops">
+      {stops}
+      {stops === 1 ? 'sum says' : 'sums say'} Stop. Settle {stops === 1 ? 'it' : 'them'} before the first
+      screw.
+    </p>
+  {/if}
+  <ol>
+    {#each view.steps as step (step.id)}
+      {@const done = ticks.get(step.id)}
+      {@const chance = lastChance(step, view.questions)}
+      <li class:done class:next={standing.next?.id === step.id} class:gate={step.gate}>
+        <button
+          class="tick"
+          aria-pressed={done !== undefined}
+          aria-label="{done ? 'Done' : 'Tick'}: {step.title}"
+          onclick={() => tick(step)}
+        >
+          {#if done}<Check size={22} />{/if}
+        </button>
+        <div class="what">
+          <b>{inUnit(step.title)}</b>
+          {#if step.gate}<p class="see">Go on when: {step.gate}.</p>{/if}
+          {#if step.why}<p class="soft">{step.why}</p>{/if}
+          {#if !step.undoable}<p class="no-way-back">
+              Cannot be undone.{chance.length > 0
+                ? ` Last chance to measure: ${chance.map((question) => `${question.property.label} of ${question.part.name}`).join('; ')}.`
+                : ''}
+            </p>{/if}
+          {#each step.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+          {#if step.tools.length > 0 || step.fasteners}<p class="soft">
+              {inUnit([...step.tools, step.fasteners].filter(Boolean).join(' · '))}
+            </p>{/if}
+          {#if done}
+            <p class="stamp">
+              <span class="figure">{format(new Date(done.at), 'd MMM HH:mm')}</span>
+              <input
+                value={done.note ?? ''}
+                maxlength="300"
+                placeholder="note"
+                aria-label="Note on {step.title}"
+                oninput={(event) => note(step, event.currentTarget.value)}
+              />
+            </p>
+          {/if}
+        </div>
+        <span class="minutes" title="minutes of hands">
+          <svg width="84" height="14" aria-hidden="true">
+            <rect x="0" y="2" width={(step.minutes / longest) * 82} height="10" />
+          </svg>
+          <span class="figure">{step.minutes}</span>
+          {#if step.leaveMinutes}<small>+{step.leaveMinutes} alone</small>{/if}
+        </span>
+      </li>
+    {/each}
+  </ol>
+  <p class="law soft">
+    Cautions are the usual ones. Local codes come first; work inside mains PSUs belongs to licensed
+    people.
+  </p>
+</Stage>
+
+<style>
+  label {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    font-size: 15px;
+  }
+  select {
+    height: 38px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+  }
+  .why {
+    font-size: 14.5px;
+    color: var(--ink-soft);
+    margin-bottom: 6px;
+  }
+  .stops {
+    padding: 8px 12px;
+    background: var(--stop-wash);
+    border-left: 5px solid var(--stop);
+  }
+  ol {
+    list-style: none;
+    margin: 8px 0;
+    padding: 0;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 46px minmax(0, 1fr) 118px;
+    gap: 10px;
+    padding: 6px 0;
+    border-bottom: 1px solid var(--line);
+    border-left: 5px solid transparent;
+    padding-left: 8px;
+    break-inside: avoid;
+  }
+  .gate {
+    border-bottom: 3px double var(--ink);
+  }
+  .next {
+    border-left-color: var(--accent);
+    background: var(--tape-lit);
+  }
+  .tick {
+    display: grid;
+    place-items: center;
+    width: var(--target);
+    height: var(--target);
+    border: 2px solid var(--ink);
+    background: var(--tape);
+  }
+  .what b {
+    font: 600 17px/1.25 var(--face-head);
+  }
+  .done .what b {
+    color: var(--ink-soft);
+    text-decoration: line-through;
+  }
+  .what p {
+    font-size: 14.5px;
+    line-height: 1.3;
+  }
+  .see {
+    font-weight: 700;
+  }
+  .caution,
+  .no-way-back {
+    padding-left: 10px;
+    border-left: 4px solid var(--mend);
+  }
+  .no-way-back {
+    border-color: var(--stop);
+  }
+  .stamp {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+  }
+  .stamp input {
+    flex: 1;
+    height: 32px;
+    border: 0;
+    border-bottom: 1px dotted var(--ink);
+    background: none;
+  }
+  .minutes {
+    display: grid;
+    grid-template-columns: 84px auto;
+    gap: 4px;
+    align-content: start;
+    padding-top: 12px;
+    font-size: 14px;
+  }
+  .minutes rect {
+    fill: var(--ink-soft);
+    opacity: 0.55;
+  }
+  .minutes small {
+    grid-column: 1 / -1;
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+  .law {
+    font-size: 14px;
+  }
+  @media (max-width: 600px) {
+    li {
+      grid-template-columns: 46px minmax(0, 1fr) 44px;
+    }
+    .minutes {
+      grid-template-columns: auto;
+    }
+    .minutes svg {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,96 @@
+<script lang="ts">
+  import { isList, isNumber, isText, type Fact } from '$core/model/types/fact.ts';
+  import type { Property } from '$core/model/properties/index.ts';
+  import type { Range } from '$core/units/range.ts';
+  import { plugNameIn } from '$core/model/lookup/ownPlugs.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import ListField from './ListField.svelte';
+  import MeasureField from '$lib/ui/MeasureField.svelte';
+
+  interface Props {
+    property: Property;
+    fact: Fact | undefined;
+    /** What its class usually is, shown pencilled. */
+    usual?: Range | undefined;
+    lengths: 'mm' | 'in';
+    onfact: (fact: Fact | undefined) => void;
+  }
+  const { property, fact, usual, lengths, onfact }: Props = $props();
+  const id = $props.id();
+  const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
+  const isPlug = $derived(/plug/i.test(property.key));
+  const name = (option: string) => (isPlug ? plugNameIn(bench.shop, option) : option);
+  /** Plugs of one's own stand among the known ones. */
+  const options = $derived(
+    property.options && isPlug
+      ? [...property.options, ...bench.shop.plugs.map((own) => own.id)]
+      : property.options,
+  );
+</script>
+
+{#if property.measure === 'text'}
+  <label for={id}>
+    {property.label}
+    {#if options}
+      <select
+        {id}
+        value={isText(fact) ? fact.text : ''}
+        onchange={(event) =>
+          onfact(
+            event.currentTarget.value
+              ? { text: event.currentTarget.value, how: 'said' }
+              : undefined,
+          )}
+      >
+        <option value="">not known</option>
+        {#each options as option (option)}<option value={option}>{name(option)}</option>{/each}
+      </select>
+    {:else}
+      <input
+        {id}
+        value={isText(fact) ? fact.text : ''}
+        maxlength="200"
+        oninput={(event) =>
+          onfact(
+            event.currentTarget.value
+              ? { text: event.currentTarget.value, how: 'said' }
+              : undefined,
+          )}
+      />
+    {/if}
+  </label>
+{:else if property.measure === 'list'}
+  <ListField
+    {property}
+    items={isList(fact) ? fact.items : []}
+    onitems={(items) => onfact(items.length > 0 ? { items, how: 'said' } : undefined)}
+  />
+{:else}
+  <MeasureField
+    label={property.label}
+    unit={property.measure}
+    {lengths}
+    value={isNumber(fact) ? fact : usual}
+    open={!isNumber(fact)}
+    most={property.most}
+    onmeasure={(value) => onfact({ lo: value, hi: value, how })}
+  />
+{/if}
+
+<style>
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input,
+  select {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+    min-width: 0;
+  }
+</style>

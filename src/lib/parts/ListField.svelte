@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
+  import { listLike, readList, writeList } from '$core/model/properties/listText.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+
+  interface Props {
+    property: Property;
+    items: readonly string[];
+    /** The whole list, on Enter or on leaving; one that cannot be read stays with its fault. */
+    onitems: (items: string[]) => void;
+  }
+  const { property, items, onitems }: Props = $props();
+  const id = $props.id();
+  let typed = $state<string | undefined>(undefined);
+  let fault = $state('');
+  const plugIds = $derived([...knownPlugIds, ...bench.shop.plugs.map((own) => own.id)]);
+
+  function commit(): void {
+    if (typed === undefined) return;
+    const read = readList(typed, property, plugIds);
+    fault = 'fault' in read ? `${read.fault} Kept as typed.` : '';
+    if ('fault' in read) return;
+    typed = undefined;
+    onitems(read.items);
+  }
+</script>
+
+<label for={id}>
+  {property.label}
+  <input
+    {id}
+    value={typed ?? writeList(property.key, items)}
+    maxlength="4000"
+    placeholder={listLike(property)}
+    autocomplete="off"
+    aria-invalid={fault !== ''}
+    aria-describedby={fault ? `${id}-fault` : undefined}
+    oninput={(event) => {
+      typed = event.currentTarget.value;
+      fault = '';
+    }}
+    onblur={commit}
+    onkeydown={(event) => {
+      if (event.key === 'Enter') {
+        event.preventDefault();
+        commit();
+      }
+    }}
+  />
+  {#if fault}<span class="fault" id="{id}-fault" role="alert">{fault}</span>{/if}
+</label>
+
+<style>
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+    min-width: 0;
+  }
+  .fault {
+    color: var(--stop);
+    font-size: 13.5px;
+    overflow-wrap: anywhere;
+  }
+</style>

@@ -1,0 +1,339 @@
+<script lang="ts">
+  import type { FactKey } from '$core/model/properties/index.ts';
+  import { newPart } from '$core/edits/edits.ts';
+  import type { Fact, Facts } from '$core/model/types/fact.ts';
+  import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
+  import { properties } from '$core/model/properties/index.ts';
+  import { kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
+  import { inStages, MOST_STAGES, stageName, stageOf } from '$core/model/types/stages.ts';
+  import type { Job, Part } from '$core/model/types/types.ts';
+  import { planOf } from '$core/plan/planOf.ts';
+  import { formatMoney, parseMoney } from '$core/units/money.ts';
+  import { Judge } from '$lib/parts/judge.svelte.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import Gap from '$lib/ui/Gap.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { show } from '$lib/ui/figures.ts';
+  import FactField from './FactField.svelte';
+
+  interface Props {
+    job: Job;
+    seat: string;
+    /** The part for the seat, from that stage of the plan on. */
+    onpick: (partId: string | null, stage: number) => void;
+    /** A change of the seat is made at another stage. */
+    onstage: (from: number, to: number) => void;
+    /** As found again. */
+    onkeep: () => void;
+    /** Opens the sheet of a part. */
+    onshow: (partId: string) => void;
+    onclose: () => void;
+  }
+  const { job, seat, onpick, onstage, onkeep, onshow, onclose }: Props = $props();
+  const kind = $derived(kindOfSeat(seat) ?? 'small');
+  const now = $derived(planOf(bench.shop, job).seats.find((placed) => placed.seat === seat)?.part);
+  const changed = $derived(job.changes.some((change) => change.seat === seat));
+  const planned = $derived(inStages(job.changes.filter((change) => change.seat === seat)));
+  const stages = Array.from({ length: MOST_STAGES }, (_, i) => i + 1);
+  // svelte-ignore state_referenced_locally (the dialog opens anew for every seat)
+  let stage = $state(Math.max(1, ...planned.map(stageOf)));
+  let query = $state('');
+  let typing = $state(false);
+  let name = $state('');
+  let price = $state('');
+  let place = $state<'shelf' | 'buy'>('shelf');
+  let facts = $state.raw<Facts>({});
+  let fault = $state('');
+
+  /** Each candidate with the tightest of its own sums in this plan. */
+  /** More are found by typing: nobody reads past them. */
+  const MOST_SHOWN = 60;
+  const judge = new Judge();
+  $effect(() => {
+    void judge.askSeat(bench.shop, job, seat, stage);
+  });
+  $effect(() => () => judge.close());
+  const list = $derived(
+    (judge.candidates ?? []).filter(({ part }) =>
+      `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()),
+    ),
+  );
+
+  const asked = $derived(properties[kind]);
+
+  function where(part: Part): string {
+    const home = indexOf(bench.shop).homeOf.get(part.id);
+    /* Out of a donor; out of a machine somebody uses, or one whose own job lets it go. */
+    const out = {
+      donor: 'donor',
+      'in use': 'in use in',
+      here: 'leaves',
+      offered: 'offered',
+      gone: '',
+    };
+    if (home) return `${out[home.state]} ${home.id}, ${home.name}`;
+    if (part.place === 'buy' && part.where) return `to buy, ${part.where}`;
+    return part.place === 'buy' ? 'to buy' : `shelf ${part.where ?? ''}`.trim();
+  }
+
+  function setKey(key: FactKey, fact: Fact | undefined): void {
+    const next = { ...facts };
+    if (fact) next[key] = fact;
+    else delete next[key];
+    facts = next;
+  }
+
+  async function addTyped(): Promise<void> {
+    const money = price.trim() === '' ? undefined : parseMoney(price, bench.shop.settings.currency);
+    if (price.trim() !== '' && !money) {
+      fault = 'The price is no amount: 12 or 12.50.';
+      return;
+    }
+    const made = newPart({
+      kind,
+      name: name.trim() || kindName(kind),
+      facts,
+      place,
+      ...(money ? { price: money } : {}),
+    });
+    await bench.edit(`${name || kindName(kind)} added`, made.edit);
+    onpick(made.tag(), stage);
+  }
+</script>
+
+<Dialog title="{seatName(seat)}: what goes in?" wide {onclose}>
+  {#if now}
+    <p class="in">
+      In the plan: <button onclick={() => onshow(now.id)}>{now.name} ({now.id})</button>
+    </p>
+  {/if}
+  {#if planned.length > 0}
+    <ul class="planned">
+      {#each planned as change (stageOf(change))}
+        <li>
+          <label
+            >{change.partId ?? 'left empty'}
+            <select
+              value={stageOf(change)}
+              onchange={(event) => onstage(stageOf(change), Number(event.currentTarget.value))}
+            >
+              {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
+            </select></label
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if typing}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        void addTyped();
+      }}
+    >
+      <p class="soft">
+        Only the figures that matter. What is left empty is what its class usually measures.
+      </p>
+      <div class="fields">
+        <label>Name<input bind:value={name} maxlength="120" placeholder={kindName(kind)} /></label>
+        <label
+          >Price<input
+            bind:value={price}
+            inputmode="decimal"
+            placeholder="?"
+            maxlength="12"
+          /></label
+        >
+        <label>
+          Where is it?
+          <select bind:value={place}
+            ><option value="shelf">on the shelf</option><option value="buy">to buy</option></select
+          >
+        </label>
+        {#each asked as property (property.key)}
+          <FactField
+            {property}
+            fact={facts[property.key]}
+            lengths={bench.shop.settings.unit}
+            onfact={(fact) => setKey(property.key, fact)}
+          />
+        {/each}
+      </div>
+      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <p class="row">
+        <Button next type="submit">Put it in</Button>
+        <Button quiet onclick={() => (typing = false)}>Back to the shelf</Button>
+      </p>
+    </form>
+  {:else}
+    <p class="row">
+      <input
+        class="search"
+        bind:value={query}
+        placeholder="tag or name"
+        aria-label="Search the shelf"
+      />
+      <label
+        >from
+        <select bind:value={stage}>
+          {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
+        </select></label
+      >
+      <Button onclick={() => (typing = true)}>Type one in</Button>
+      {#if now}<Button onclick={() => onpick(null, stage)}>Leave it empty</Button>{/if}
+      {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
+    </p>
+    <ul>
+      {#each list.slice(0, MOST_SHOWN) as { part, tight, against } (part.id)}
+        {@const standing = standingOf(bench.shop, part)}
+        <li>
+          <button onclick={() => onpick(part.id, stage)}>
+            <b class="figure">{part.id}</b>
+            <span class="name"
+              >{part.name}<small
+                >{where(part)}, {standing.condition}{part.price
+                  ? `, ${formatMoney(part.price)}`
+                  : ''}</small
+              ></span
+            >
+            <span class="gap">
+              {#if tight}
+                <Mark mark={tight.mark} size={16} />
+                {#if tight.rest}
+                  <Gap finding={tight} width={110} />
+                  <span class="figure"
+                    >{show(tight.rest, tight.unit, bench.shop.settings.unit)} {tight.unit}</span
+                  >
+                {/if}
+                <small>{against[0] ? `against it: ${against[0].title}` : tight.title}</small>
+              {:else}<small>no sums</small>{/if}
+            </span>
+          </button>
+        </li>
+      {:else}
+        <li class="none" aria-live="polite">
+          {judge.fault ??
+            (judge.candidates === undefined
+              ? `judged ${judge.done} of ${judge.of}`
+              : `No ${kindName(kind)} on the shelf, on a list or in a donor. Type one in.`)}
+        </li>
+      {/each}
+    </ul>
+    {#if list.length > MOST_SHOWN}<p>
+        And {list.length - MOST_SHOWN} more that fit less well: type a tag or a name.
+      </p>{/if}
+  {/if}
+</Dialog>
+
+<style>
+  .row {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    margin: 6px 0;
+  }
+  .planned {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 16px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  .planned select,
+  .row select {
+    height: var(--target);
+  }
+  .in button {
+    min-height: 32px;
+    border: 0;
+    background: none;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+    font-weight: 700;
+  }
+  .search {
+    flex: 1;
+  }
+  input,
+  select {
+    height: var(--target);
+    width: 100%;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+  }
+  .search {
+    width: auto;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    max-height: 58vh;
+    overflow-y: auto;
+  }
+  li button {
+    display: grid;
+    grid-template-columns: 76px minmax(0, 1fr) 330px;
+    gap: 10px;
+    align-items: center;
+    width: 100%;
+    min-height: 50px;
+    padding: 4px 8px;
+    border: 0;
+    border-bottom: 1px solid var(--line);
+    background: none;
+    text-align: left;
+  }
+  li button:hover,
+  li button:focus-visible {
+    background: var(--tape-lit);
+  }
+  .name small {
+    display: block;
+  }
+  small {
+    color: var(--ink-soft);
+    font-size: 13.5px;
+  }
+  .gap {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    font-size: 14px;
+    min-width: 0;
+    white-space: nowrap;
+    overflow: hidden;
+  }
+  .none {
+    padding: 20px 8px;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    gap: 10px 16px;
+    margin-top: 10px;
+    align-items: end;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .fault {
+    color: var(--stop);
+  }
+  @media (max-width: 700px) {
+    li button {
+      grid-template-columns: 60px 1fr;
+    }
+    .gap {
+      grid-column: 1 / -1;
+    }
+  }
+</style>

@@ -1,0 +1,218 @@
+<script lang="ts">
+  import { editPart, setFact } from '$core/edits/edits.ts';
+  import { lend, reserve, type LoanFields } from '$core/edits/ledgerEdits.ts';
+  import { factOf, indexOf, numberOf, standingOf } from '$core/model/lookup/lookup.ts';
+  import { isNumberKey, properties } from '$core/model/properties/index.ts';
+  import { kindName } from '$core/model/types/seats.ts';
+  import { conditions, type Condition, type Loan } from '$core/model/types/types.ts';
+  import { bench } from '$lib/shop/bench.svelte.ts';
+  import Dialog from '$lib/ui/Dialog.svelte';
+  import MoneyField from '$lib/ui/MoneyField.svelte';
+  import FactField from './FactField.svelte';
+  import ServesAt from '$lib/parts/ServesAt.svelte';
+
+  interface Props {
+    partId: string;
+    onclose: () => void;
+  }
+  const { partId, onclose }: Props = $props();
+  const part = $derived(bench.shop.parts.find((each) => each.id === partId));
+  const standing = $derived(part && standingOf(bench.shop, part));
+  const model = $derived(part?.modelId ? indexOf(bench.shop).models.get(part.modelId) : undefined);
+  const twins = $derived(
+    model ? bench.shop.parts.filter((each) => each.modelId === model.id).length : 0,
+  );
+  let onlyThis = $state(false);
+  const currency = $derived(bench.shop.settings.currency);
+
+  function source(key: string): string {
+    const found = part && factOf(bench.shop, part, key);
+    if (!found) return '';
+    const { how, source: from } = found.fact;
+    return [how, from, found.level === 'model' ? `model ${model?.name}` : '']
+      .filter(Boolean)
+      .join(', ');
+  }
+
+  /** Another way of loan, or none, or something more about it. */
+  function setLoan(fields: LoanFields): void {
+    void bench.edit('loan', lend(partId, fields), `loan ${partId}`);
+  }
+</script>
+
+{#if part && standing}
+  <Dialog title="{part.id} · {part.name}" wide {onclose}>
+    <p class="soft">
+      {kindName(part.kind)}{standing.inheritedFrom
+        ? `; condition and origin from ${standing.inheritedFrom.name} until it leaves it`
+        : ''}
+      {#if model}; one of {twins} of {model.name}, measured once{/if}
+    </p>
+    <div class="fields">
+      <label
+        >Name<input
+          value={part.name}
+          maxlength="120"
+          oninput={(event) =>
+            event.currentTarget.value.trim() &&
+            bench.edit(
+              'name',
+              editPart(partId, { name: event.currentTarget.value }),
+              `name ${partId}`,
+            )}
+        /></label
+      >
+      <label>
+        Condition
+        <select
+          value={standing.condition}
+          onchange={(event) =>
+            bench.edit(
+              'condition',
+              editPart(partId, { condition: event.currentTarget.value as Condition }),
+            )}
+        >
+          {#each conditions as condition (condition)}<option>{condition}</option>{/each}
+        </select>
+      </label>
+      <MoneyField
+        label="Price"
+        value={part.price}
+        {currency}
+        onmoney={(price) => void bench.edit('price', editPart(partId, { price }))}
+      />
+      <MoneyField
+        label="Value"
+        value={part.worth}
+        {currency}
+        onmoney={(worth) => void bench.edit('value', editPart(partId, { worth }))}
+      />
+      <label>
+        Kept for
+        <select
+          value={part.reserved ?? ''}
+          onchange={(event) =>
+            bench.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
+        >
+          <option value="">nobody</option>
+          {#each bench.shop.jobs.filter((job) => !job.handedOver) as job (job.id)}<option
+              value={job.id}>{job.id} · {job.name}</option
+            >{/each}
+        </select>
+      </label>
+      <label>
+        Lent or borrowed
+        <select
+          value={part.loan?.way ?? ''}
+          onchange={(event) =>
+            setLoan({ way: (event.currentTarget.value || undefined) as Loan['way'] | undefined })}
+        >
+          <option value="">no</option><option value="lent">lent</option><option value="borrowed"
+            >borrowed</option
+          >
+        </select>
+      </label>
+      {#if part.loan}
+        <label
+          >{part.loan.way === 'lent' ? 'To whom' : 'From whom'}<input
+            value={part.loan.who ?? ''}
+            maxlength="80"
+            oninput={(event) => setLoan({ who: event.currentTarget.value || undefined })}
+          /></label
+        >
+        <label
+          >Owed back by<input
+            type="date"
+            value={part.loan.until?.slice(0, 10) ?? ''}
+            oninput={(event) => setLoan({ until: event.currentTarget.value || undefined })}
+          /></label
+        >
+        <label
+          >How it went out<input
+            value={part.loan.as ?? ''}
+            maxlength="200"
+            placeholder="whole, two scratches"
+            oninput={(event) => setLoan({ as: event.currentTarget.value || undefined })}
+          /></label
+        >
+      {/if}
+      {#each properties[part.kind] as property (property.key)}
+        {@const known = factOf(bench.shop, part, property.key)}
+        <div>
+          <FactField
+            {property}
+            fact={known?.fact}
+            usual={isNumberKey(property.key) ? numberOf(bench.shop, part, property.key) : undefined}
+            lengths={bench.shop.settings.unit}
+            onfact={(fact) =>
+              bench.edit(
+                property.label,
+                setFact(
+                  partId,
+                  property.key,
+                  fact && { ...fact, at: bench.now },
+                  model !== undefined && !onlyThis,
+                ),
+                `${partId} ${property.key}`,
+              )}
+          />
+          <small>{source(property.key)}</small>
+        </div>
+      {/each}
+    </div>
+    {#if model}
+      <label class="only"
+        ><input type="checkbox" bind:checked={onlyThis} /> What I measure now differs on this piece only</label
+      >
+    {/if}
+    <ServesAt {part} />
+    <label class="note"
+      >Note<input
+        value={part.note ?? ''}
+        maxlength="400"
+        placeholder="lifted leg, cracked tab, how it was mended"
+        oninput={(event) =>
+          bench.edit(
+            'note',
+            editPart(partId, { note: event.currentTarget.value || undefined }),
+            `note ${partId}`,
+          )}
+      /></label
+    >
+  </Dialog>
+{/if}
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+    gap: 10px 18px;
+    margin: 10px 0;
+    align-items: start;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  input:not([type='checkbox']),
+  select {
+    height: var(--target);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    padding: 0 8px;
+    color: var(--ink);
+    min-width: 0;
+  }
+  .only {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: var(--target);
+  }
+  small {
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+</style>

@@ -1,0 +1,65 @@
+import { proxy, wrap, type Remote } from 'comlink';
+
+/** Tells the page how far work in a worker is; silent once the work was overtaken. */
+type Telling = <Step>(tell: (step: Step) => void) => (step: Step) => void;
+
+/** A worker that answers one question at a time: a later one overtakes the one under way. */
+export class Background<Api> {
+  /** A question is under way. */
+  busy = $state(false);
+  /** What went wrong with the last one. */
+  fault = $state<string | undefined>(undefined);
+  #open: () => Worker;
+  #worker: Worker | undefined;
+  #remote: Remote<Api> | undefined;
+  #turn = 0;
+
+  /** `open` starts the worker, when the first question is asked. */
+  constructor(open: () => Worker) {
+    this.#open = open;
+  }
+
+  /** The answer; undefined where it failed (see `fault`) or where a later question, `stop` or `close` overtook it. */
+  async ask<T>(work: (api: Remote<Api>, telling: Telling) => Promise<T>): Promise<T | undefined> {
+    const mine = ++this.#turn;
+    this.busy = true;
+    this.fault = undefined;
+    const telling: Telling = (tell) =>
+      proxy((step) => {
+        if (mine === this.#turn) tell(step);
+      });
+    let answer: T | undefined;
+    let fault: string | undefined;
+    try {
+      answer = await work(this.api, telling);
+    } catch (error) {
+      fault = (error as Error).message;
+    }
+    if (mine !== this.#turn) return undefined;
+    this.busy = false;
+    this.fault = fault;
+    return answer;
+  }
+
+  /** The worker itself, for short questions that may run beside another. */
+  get api(): Remote<Api> {
+    if (!this.#remote) {
+      this.#worker = this.#open();
+      this.#remote = wrap<Api>(this.#worker);
+    }
+    return this.#remote;
+  }
+
+  /** Nobody waits for the question under way any more. */
+  stop(): void {
+    this.#turn += 1;
+    this.busy = false;
+  }
+
+  close(): void {
+    this.stop();
+    this.#worker?.terminate();
+    this.#worker = undefined;
+    this.#remote = undefined;
+  }
+}

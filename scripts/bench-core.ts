@@ -1,12 +1,12 @@
 import { demoShop } from '../src/core/demo/demoShop.ts';
-import { whose } from '../src/core/fit/holes/index.ts';
+import { identifyBoard } from '../src/core/fit/holes/index.ts';
 import { solve } from '../src/core/resolve/solve.ts';
-import { give } from '../src/core/resolve/resolutions.ts';
+import { findResolutions } from '../src/core/resolve/resolutions.ts';
 import { existsSync } from 'node:fs';
 import { solve as solveNet } from '../src/core/watts/network/index.ts';
 import { spice } from '../tests/helpers/spice.ts';
 import { deckOf, madeSupplyNet } from '../tests/helpers/supplyNets.ts';
-import { join } from '../src/core/plugs/adapter/index.ts';
+import { adapterRecipe } from '../src/core/plugs/adapter/index.ts';
 import { plug, type Plug } from '../src/core/standards/plugs/index.ts';
 import { classOf, identify } from '../src/core/plugs/identify/index.ts';
 import { hiddenPlug, session } from '../tests/helpers/hidden.ts';
@@ -115,16 +115,16 @@ function timed(times: number, work: (i: number) => unknown): number {
 const boards = Array.from({ length: 60 }, (_, i) => simulated(random(i + 1), 0.3));
 const registering = timed(boards.length, (i) => {
   const board = boards[i];
-  return board && whose({ points: board.points, accuracyMm: 0.3 });
+  return board && identifyBoard({ points: board.points, accuracyMm: 0.3 });
 });
 
 /** What must give: whole answers with their tables, on the demo's jobs and on made-up problems. */
 const demo = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (id: string) => demo.jobs.find((job) => job.id === id) as Job;
-for (const id of ['5', '14', '16']) give(demo, jobOf(id));
+for (const id of ['5', '14', '16']) findResolutions(demo, jobOf(id));
 const answers = ['5', '14', '16'].map((id) => {
-  const { combinations } = give(demo, jobOf(id));
-  return { id, combinations, ms: timed(5, () => give(demo, jobOf(id))) };
+  const { combinations } = findResolutions(demo, jobOf(id));
+  return { id, combinations, ms: timed(5, () => findResolutions(demo, jobOf(id))) };
 });
 const made = [
   { sizes: [7, 6, 6, 6, 7], wanted: 50 },
@@ -167,7 +167,11 @@ const burntBound = (pins.burnt === 0 ? 3 : pins.burnt * 2) / Math.max(1, pins.re
 /** An adapter of 24 to 24 ways with needs that differ, so that nothing is remembered. */
 const main24 = plug('main24') as Plug;
 const joining = timed(20, (i) =>
-  join({ gives: [main24], takes: [main24], needs: [{ '+12V': 4 + i / 50, '+5V': 3 + i / 50 }] }),
+  adapterRecipe({
+    gives: [main24],
+    takes: [main24],
+    needs: [{ '+12V': 4 + i / 50, '+5V': 3 + i / 50 }],
+  }),
 );
 
 /** Supply nets: as large as they come, and a usual machine's; the large one beside ngspice, mostly its start. */

@@ -1,14 +1,14 @@
-import { saidBy, settle, thinned } from '../src/core/heat/index.ts';
+import { runFit, settle, thinned } from '../src/core/heat/index.ts';
 import { madeRun } from '../src/core/heat/simulate.ts';
 import type { HeatRun } from '../src/core/model/types/types.ts';
 import {
   bestFirst,
   byChecklist,
   faultyMachine,
-  huntBy,
-  practiceSpares,
-} from '../src/core/startup/bench.ts';
-import { nextTests, signIds } from '../src/core/startup/index.ts';
+  diagnoseBy,
+  simulatedSpares,
+} from '../src/core/startup/simulated.ts';
+import { nextTests, symptomIds } from '../src/core/startup/index.ts';
 import { readLog, sourceOf } from '../src/workers/readLog.ts';
 
 /** Heat and power-up: a large log read and fitted, spans that hold the truth, the next test and hunts against a checklist. */
@@ -56,12 +56,12 @@ for (let seed = 1; seed <= 500; seed += 1) {
     changed: [],
     courses: [course('temperature', run.v), course('room', run.room)],
   };
-  const { settling } = saidBy(made);
+  const { settling } = runFit(made);
   if (run.endC >= settling.lo && run.endC <= settling.hi) held += 1;
 }
 
-const start = { after: [], maker: false, spares: practiceSpares };
-const asked = signIds.map((sign) => {
+const start = { after: [], maker: false, spares: simulatedSpares };
+const asked = symptomIds.map((sign) => {
   const began = performance.now();
   nextTests({ ...start, sign, tried: [{ test: 'look', yes: false }] });
   return performance.now() - began;
@@ -69,8 +69,8 @@ const asked = signIds.map((sign) => {
 let [own, list, right, rightByList] = [0, 0, 0, 0];
 const shares: number[] = [];
 for (let i = 1; i <= 500; i += 1) {
-  const machine = faultyMachine(signIds[i % signIds.length]!, i * 7919);
-  const [a, b] = [huntBy(machine, start, bestFirst), huntBy(machine, start, byChecklist)];
+  const machine = faultyMachine(symptomIds[i % symptomIds.length]!, i * 7919);
+  const [a, b] = [diagnoseBy(machine, start, bestFirst), diagnoseBy(machine, start, byChecklist)];
   own += a.minutes;
   list += b.minutes;
   shares.push(a.minutes / Math.max(1, b.minutes));

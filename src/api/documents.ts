@@ -2,10 +2,10 @@ import { checkShop, ShopFileError } from '../core/document/read.ts';
 import { kindOfSeat } from '../core/model/types/seats.ts';
 import type { Job, Shop } from '../core/model/types/types.ts';
 import { candidatesFor } from '../core/resolve/candidatesFor.ts';
-import { giving } from '../core/resolve/resolutions.ts';
+import { searchResolutions } from '../core/resolve/resolutions.ts';
 import { planOf } from '../core/plan/planOf.ts';
 import { runChecks } from '../core/plan/run.ts';
-import { published, publishedWays } from './published.ts';
+import { published, publishedResolutions } from './published.ts';
 import { ok, refused, type Answer, type Task } from './answer.ts';
 
 /** Tasks over a whole document. */
@@ -62,10 +62,10 @@ export const fitSearch: Task = (value, { job: wanted }) => {
   const found = jobOf(value, wanted);
   if ('status' in found) return found;
   const until = Date.now() + SEARCH_MS;
-  const search = giving(found.shop, found.job, { nodeLimit: NODE_LIMIT });
+  const search = searchResolutions(found.shop, found.job, { nodeLimit: NODE_LIMIT });
   for (;;) {
     const step = search.next();
-    if (step.done) return ok(publishedWays(step.value));
+    if (step.done) return ok(publishedResolutions(step.value));
     if (Date.now() < until) continue;
     return {
       status: 503,
@@ -91,7 +91,7 @@ export const candidates: Task = (value, { job: wanted, seat = '' }) => {
       from: from ?? null,
       mark,
       tight: tight
-        ? { id: tight.id, title: tight.title, rest: tight.rest ?? null, unit: tight.unit }
+        ? { id: tight.id, title: tight.title, rest: tight.margin ?? null, unit: tight.unit }
         : null,
       against: against.map(({ id, mark: own, say }) => ({ id, mark: own, say })),
     })),

@@ -2,18 +2,18 @@ import { ValidationError } from 'yup';
 import { worth as worthOf, WorthError } from '../core/donors/index.ts';
 import { readWorth } from '../core/donors/schema.ts';
 import { adapterJson } from '../core/export/adapter.ts';
-import { HolesError, whose, type RegisterInput } from '../core/fit/holes/index.ts';
+import { HolesError, identifyBoard, type RegisterInput } from '../core/fit/holes/index.ts';
 import { holesSchema } from '../core/fit/holes/schema.ts';
-import { attribute, dropBetween, saidBy, SettleError, type Said } from '../core/heat/index.ts';
+import { attribute, dropBetween, runFit, SettleError, type RunFit } from '../core/heat/index.ts';
 import { readRuns } from '../core/heat/schema.ts';
 import { DumpError, populations, trainedLinks, triesFor } from '../core/links/index.ts';
 import { readLinks } from '../core/links/schema.ts';
 import { classes, identify, ReadingError, type Reading } from '../core/plugs/identify/index.ts';
 import { identifySchema } from '../core/plugs/identify/schema.ts';
-import { join, JoinError } from '../core/plugs/adapter/index.ts';
-import { readJoin } from '../core/plugs/adapter/schema.ts';
+import { adapterRecipe, AdapterError } from '../core/plugs/adapter/index.ts';
+import { readAdapterSpec } from '../core/plugs/adapter/schema.ts';
 import { nextTests, oddsOf, standOf } from '../core/startup/index.ts';
-import { readHunt } from '../core/startup/schema.ts';
+import { readDiagnosis } from '../core/startup/schema.ts';
 import { NetError, solveSystem } from '../core/watts/network/index.ts';
 import { readNet } from '../core/watts/schema.ts';
 import { ok, refused, type Answer, type Task } from './answer.ts';
@@ -36,7 +36,7 @@ const validated =
 export const holes: Task = validated(
   (value) => {
     const input = holesSchema.validateSync(value) as RegisterInput;
-    const { candidates, ...answer } = whose(input);
+    const { candidates, ...answer } = identifyBoard(input);
     return ok({
       ...answer,
       candidates: candidates.map(({ pattern, ...rest }) => ({ pattern: pattern.name, ...rest })),
@@ -53,8 +53,8 @@ export const holes: Task = validated(
 
 /** The adapter of least cost with its sheets: wires, ties, converters, what cannot be done. */
 export const plugsJoin: Task = validated(
-  (value) => ({ status: 200, body: adapterJson(join(readJoin(value))) }),
-  (error) => (error instanceof JoinError ? refused(400, error.message) : undefined),
+  (value) => ({ status: 200, body: adapterJson(adapterRecipe(readAdapterSpec(value))) }),
+  (error) => (error instanceof AdapterError ? refused(400, error.message) : undefined),
 );
 
 /** Which pin is which: chances of every class for every pin, ideas of the plug, the next reading. */
@@ -79,9 +79,9 @@ export const wattsSolve: Task = validated(
 
 /** Where runs settle, drops between neighbours, what each change did or the runs that would part them. */
 export const heatFit: Task = validated((value) => {
-  const said = readRuns(value).map((run, i): Said => {
+  const said = readRuns(value).map((run, i): RunFit => {
     try {
-      return saidBy(run);
+      return runFit(run);
     } catch (error) {
       if (!(error instanceof SettleError)) throw error;
       throw new ValidationError(error.message, undefined, `runs[${i}].temperature`);
@@ -96,7 +96,7 @@ export const heatFit: Task = validated((value) => {
       driftKh: driftKh ?? null,
       pinned: pinned ?? null,
     })),
-    drops: said.slice(1).map((each, i) => dropBetween(said[i] as Said, each)),
+    drops: said.slice(1).map((each, i) => dropBetween(said[i] as RunFit, each)),
     attribution: attribute(said),
   });
 });
@@ -131,7 +131,7 @@ export const donorsWorth: Task = validated(
 
 /** A search for a fault: odds of every cause, the tests still to make, the cause once it is sure. */
 export const startupNext: Task = validated((value) => {
-  const state = readHunt(value);
+  const state = readDiagnosis(value);
   const { named, contradicts } = standOf(state);
   return ok({
     odds: oddsOf(state).odds.map(({ cause, share }) => ({

@@ -9,11 +9,11 @@
   import { resolve } from '$app/paths';
   import type { StationId } from '$core/findings/finding.ts';
   import EntryLine from '$lib/entry/EntryLine.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { JobView } from '$lib/shop/jobView.svelte.ts';
   import { setView } from '$lib/shop/context.ts';
   import { saveShop } from '$lib/shop/files.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
   import HeadTag from '$lib/frame/HeadTag.svelte';
@@ -31,7 +31,7 @@
   const station = $derived(
     isStation(page.params['station'] ?? '') ? (page.params['station'] as StationId) : undefined,
   );
-  const railJob = $derived(view.job?.id ?? look.lastJob);
+  const railJob = $derived(view.job?.id ?? uiState.lastJob);
   const live = $derived(liveStations());
 
   function liveStations(): StationId[] {
@@ -49,12 +49,12 @@
       });
   }
 
-  void bench.start();
+  void shopStore.start();
   $effect(() => {
-    if (view.job) look.lastJob = view.job.id;
+    if (view.job) uiState.lastJob = view.job.id;
   });
   $effect(() => {
-    const theme = bench.shop.settings.theme;
+    const theme = shopStore.shop.settings.theme;
     const dark =
       theme === 'dark' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
     document.documentElement.dataset['theme'] = dark ? 'dark' : 'light';
@@ -90,7 +90,7 @@
       {/snippet}
     </svelte:boundary>
   </div>
-  {#if bench.ready}
+  {#if shopStore.ready}
     <svelte:boundary>
       {@render children()}
       {#snippet failed(error, reset)}
@@ -100,10 +100,10 @@
             what="Something in its data: it"
             why={(error as Error).message}
             {reset}
-            resetOn={`${page.url.pathname} ${bench.shop.jobs.length} ${bench.waiting}`}
+            resetOn={`${page.url.pathname} ${shopStore.shop.jobs.length} ${shopStore.waiting}`}
           >
-            <Button onclick={() => saveShop(bench.shop)}>Export the shop as it is</Button>
-            <Button onclick={() => void bench.undo()}>Undo the last change</Button>
+            <Button onclick={() => saveShop(shopStore.shop)}>Export the shop as it is</Button>
+            <Button onclick={() => void shopStore.undo()}>Undo the last change</Button>
           </Broken>
           <p>
             Every other view works: choose one on the left, or <a href={resolve('/')}>the bench</a>.
@@ -113,17 +113,17 @@
     </svelte:boundary>
   {:else}
     <main class="opening" id="stage">
-      {#if !bench.trouble}<p>Opening the shop…</p>{/if}
+      {#if !shopStore.trouble}<p>Opening the shop…</p>{/if}
     </main>
   {/if}
 </div>
 <Toasts />
 <Keys {view} {station} />
-{#if look.dialog === 'new job'}<NewJob />{/if}
-{#if look.opening}
-  {@const { file, shop } = look.opening}
+{#if uiState.dialog === 'new job'}<NewJob />{/if}
+{#if uiState.opening}
+  {@const { file, shop } = uiState.opening}
   {#await import('$lib/frame/OpenFile.svelte') then { default: OpenFile }}
-    <OpenFile {file} {shop} onclose={() => (look.opening = undefined)} />
+    <OpenFile {file} {shop} onclose={() => (uiState.opening = undefined)} />
   {/await}
 {/if}
 

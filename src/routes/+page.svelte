@@ -1,12 +1,12 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
-  import { one } from '$core/model/lookup/plan.ts';
+  import { partOfKind } from '$core/model/lookup/plan.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { standing, type Standing } from '$core/shop/standing.ts';
   import { MM_PER_INCH } from '$core/units/length.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import BenchFoot from '$lib/frame/BenchFoot.svelte';
   import BenchTape from '$lib/frame/BenchTape.svelte';
   import Front from '$lib/draw/Front.svelte';
@@ -30,8 +30,8 @@
   const STEP = 8;
   let looked = $state(FIRST);
   const openFirst = $derived([
-    ...bench.shop.jobs.filter((job) => !job.handedOver),
-    ...bench.shop.jobs.filter((job) => job.handedOver),
+    ...shopStore.shop.jobs.filter((job) => !job.handedOver),
+    ...shopStore.shop.jobs.filter((job) => job.handedOver),
   ]);
   const waiting = $derived(Math.max(0, openFirst.length - looked));
   $effect(() => {
@@ -43,7 +43,7 @@
   const tried = $derived(
     openFirst.slice(0, looked).map((job) => {
       try {
-        return { standing: standing(bench.shop, job, bench.now) };
+        return { standing: standing(shopStore.shop, job, shopStore.now) };
       } catch (error) {
         return { broken: { job, why: (error as Error).message } };
       }
@@ -54,24 +54,25 @@
   const open = $derived(
     standings
       .filter((each) => each.hands.when !== 'done')
-      .map((each) => ({ ...each, place: placeOf(each, bench.now) }))
+      .map((each) => ({ ...each, place: placeOf(each, shopStore.now) }))
       .sort((a, b) => (a.place.order < b.place.order ? -1 : a.place.order > b.place.order ? 1 : 0)),
   );
   const done = $derived(standings.filter((each) => each.hands.when === 'done'));
 
   function shells(each: Standing) {
     const found =
-      each.plan.machine && one(foundOf(bench.shop, each.plan.machine.seats), 'case')?.part;
-    const planned = one(each.plan, 'case');
+      each.plan.machine &&
+      partOfKind(foundOf(shopStore.shop, each.plan.machine.seats), 'case')?.part;
+    const planned = partOfKind(each.plan, 'case');
     return {
-      now: found && outsideOf(bench.shop, found),
-      later: planned?.state === 'comes' ? outsideOf(bench.shop, planned.part) : undefined,
+      now: found && outsideOf(shopStore.shop, found),
+      later: planned?.state === 'comes' ? outsideOf(shopStore.shop, planned.part) : undefined,
     };
   }
 
   /** A length to hold the row against. */
   const rule = $derived(
-    bench.shop.settings.unit === 'mm'
+    shopStore.shop.settings.unit === 'mm'
       ? { mm: 100, text: '100 mm' }
       : { mm: 4 * MM_PER_INCH, text: '4 in' },
   );
@@ -91,7 +92,7 @@
       <path d="M1 3v8M1 7h{rule.mm * SCALE}v-4v8" />
       <text x={rule.mm * SCALE + 8} y="12">{rule.text}</text>
     </svg>
-    <Button next={open.length === 0} onclick={() => (look.dialog = 'new job')}>New job</Button>
+    <Button next={open.length === 0} onclick={() => (uiState.dialog = 'new job')}>New job</Button>
   {/snippet}
 
   {#if open.length === 0}
@@ -138,11 +139,11 @@
           <span class="next-words">{nextWords(each)}</span>
           <span class="foot">
             {#if each.tightest}
-              {#if each.tightest.rest}
+              {#if each.tightest.margin}
                 <Gap finding={each.tightest} width={54} />
                 <span class="figure {each.tightest.mark}"
-                  >{show(each.tightest.rest, each.tightest.unit, bench.shop.settings.unit)}
-                  {unitWord(each.tightest.unit, bench.shop.settings.unit)}</span
+                  >{show(each.tightest.margin, each.tightest.unit, shopStore.shop.settings.unit)}
+                  {unitWord(each.tightest.unit, shopStore.shop.settings.unit)}</span
                 >
               {:else}
                 <Mark mark={each.tightest.mark} size={16} /><span class={each.tightest.mark}
@@ -159,7 +160,7 @@
 
   {#each broken as { job, why } (job.id)}
     <Broken what="Job {job.id} · {job.name}" {why}>
-      <Button onclick={() => saveJob(bench.shop, job)}>Export it as it is</Button>
+      <Button onclick={() => saveJob(shopStore.shop, job)}>Export it as it is</Button>
     </Broken>
   {/each}
 

@@ -3,7 +3,11 @@ import type { Progress } from '$core/resolve/solve.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { tradeOff, type TradeOff } from '$core/resolve/tradeOff.ts';
-import { giving, type GiveAnswer, type GiveOptions } from '$core/resolve/resolutions.ts';
+import {
+  searchResolutions,
+  type Resolutions,
+  type ResolveOptions,
+} from '$core/resolve/resolutions.ts';
 import { inTurns, overtake } from './turns.ts';
 
 /** The search for ways to make it fit, off the page's thread. */
@@ -11,11 +15,11 @@ const api = {
   async search(
     shop: Shop,
     jobId: string,
-    options: GiveOptions,
+    options: ResolveOptions,
     progress: (step: Progress) => void,
-  ): Promise<GiveAnswer | undefined> {
+  ): Promise<Resolutions | undefined> {
     const job = shop.jobs.find((each) => each.id === jobId);
-    return job && inTurns(giving(shop, job, options), progress);
+    return job && inTurns(searchResolutions(shop, job, options), progress);
   },
   tradeOff(shop: Shop, jobId: string, a: string, b: string): TradeOff | undefined {
     const job = shop.jobs.find((each) => each.id === jobId);
@@ -24,5 +28,5 @@ const api = {
   cancel: overtake,
 };
 
-export type GiveWorker = typeof api;
+export type ResolveWorker = typeof api;
 expose(api);

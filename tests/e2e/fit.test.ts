@@ -2,9 +2,9 @@ import { expect } from 'chai';
 import axe from 'axe-core';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
-import { publishedWays } from '../../src/api/published.ts';
+import { publishedResolutions } from '../../src/api/published.ts';
 import type { Job, Part } from '../../src/core/model/types/types.ts';
-import { give } from '../../src/core/resolve/resolutions.ts';
+import { findResolutions } from '../../src/core/resolve/resolutions.ts';
 import { openShop, origin, retype, stored } from './helpers/app.ts';
 
 const demo = demoShop('2026-11-25T09:00:00.000Z');
@@ -247,7 +247,7 @@ describe('api/v1/fit/search', () => {
   it('answers the same ways as the core', async () => {
     const { status, body } = await post(writeShop(demo), '?job=14');
     expect(status).to.equal(200);
-    const own = publishedWays(give(demo, jobOf('14')));
+    const own = publishedResolutions(findResolutions(demo, jobOf('14')));
     const same = JSON.parse(JSON.stringify(own)) as { ways: { takes: string[] }[] };
     expect(body['ways']).to.deep.equal(same.ways);
     expect(same.ways.map((way) => way.takes)).to.deep.include(['cage-out']);

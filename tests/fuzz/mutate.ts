@@ -1,9 +1,9 @@
-import { dice } from '../../src/core/units/dice.ts';
+import { seededRandom } from '../../src/core/units/seededRandom.ts';
 
 /** Damage to JSON values and to texts, seeded: the same seed does the same harm. */
 
 export type Random = () => number;
-export const random = (seed: number): Random => dice(seed);
+export const random = (seed: number): Random => seededRandom(seed);
 export const pick = <T>(rnd: Random, list: readonly T[]): T =>
   list[Math.floor(rnd() * list.length)] as T;
 

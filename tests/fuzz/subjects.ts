@@ -21,8 +21,8 @@ import { standing } from '../../src/core/shop/standing.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
 import { questions } from '../../src/core/plan/questions.ts';
 import { checksOf, NOT_COMPUTED } from '../../src/core/plan/run.ts';
-import { huntOf, learnedOf } from '../../src/core/plan/startupOf.ts';
-import { strandsOf } from '../../src/core/shop/allocations.ts';
+import { diagnosisOf, learnedOf } from '../../src/core/plan/startupOf.ts';
+import { allocationsOf } from '../../src/core/shop/allocations.ts';
 import { tripList } from '../../src/core/shop/shopping.ts';
 import { workOrderOf } from '../../src/core/plan/workOrderOf.ts';
 import { takeIn } from '../../src/core/edits/edits.ts';
@@ -79,7 +79,7 @@ export function useAll(shop: Shop): void {
     const found = checksOf(shop, job);
     for (const finding of found) {
       if (finding.id.startsWith(NOT_COMPUTED)) throw new Error(`job ${job.id}: ${finding.say}`);
-      const said = `${finding.title} ${finding.say} ${finding.restLabel} ${finding.rest?.lo} ${finding.rest?.hi}`;
+      const said = `${finding.title} ${finding.say} ${finding.marginLabel} ${finding.margin?.lo} ${finding.margin?.hi}`;
       if (/\bNaN\b|\[object/.test(said))
         throw new Error(`job ${job.id}: ${finding.id} says ${said}`);
     }
@@ -87,7 +87,7 @@ export function useAll(shop: Shop): void {
     questions(shop, found);
     standing(shop, job, now);
     for (const hunt of job.hunts) {
-      huntOf(plan, hunt);
+      diagnosisOf(plan, hunt);
       learnedOf(shop, hunt.id);
     }
     sheetOf(shop, job);
@@ -99,7 +99,7 @@ export function useAll(shop: Shop): void {
       ),
     );
   }
-  strandsOf(shop);
+  allocationsOf(shop);
   tripList(shop);
   journal(shop);
   Papa.unparse(bookTable(shop));

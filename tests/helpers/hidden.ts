@@ -2,7 +2,7 @@ import { plugs } from '../../src/core/standards/plugs/index.ts';
 import { signal } from '../../src/core/standards/plugs/signals.ts';
 import {
   identify,
-  simulatedBench,
+  simulatedPlug,
   type Grid,
   type HiddenPlug,
   type Identified,
@@ -84,7 +84,7 @@ export interface Session {
 
 /** Follows what is asked for until nothing more is, or everything has been read. */
 export function session({ grid, plug }: Simulated, random: () => number): Session {
-  const bench = simulatedBench(plug, random);
+  const bench = simulatedPlug(plug, random);
   const readings: Reading[] = plug.pins.map((_, i) => bench.read(i + 1, 'colour') as Reading);
   let metered = 0;
   for (;;) {

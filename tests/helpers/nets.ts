@@ -15,7 +15,8 @@ export function madeNet(random: () => number, most: number): MadeNet {
     return first === whole || random() < 0.5 ? [whole] : [first, whole - first];
   };
   const gives: Kind[] = split(pick(1, most)).map((count) => ({ count, amps: amps() }));
-  if (gives.length > 1 && random() < 0.4) gives[1] = { count: 1, amps: pick(1, 4), leans: true };
+  if (gives.length > 1 && random() < 0.4)
+    gives[1] = { count: 1, amps: pick(1, 4), returnOnly: true };
   const room = gives.reduce((sum, each) => sum + each.count * each.amps, 0);
   const kinds = split(pick(1, most));
   const takes = kinds.map((count): Taking => {

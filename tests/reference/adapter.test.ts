@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import loadHighs from 'highs';
-import { carry } from '../../src/core/plugs/adapter/index.ts';
+import { route } from '../../src/core/plugs/adapter/index.ts';
 import { random } from '../helpers/boards.ts';
 import { contacts, madeNet, type MadeNet } from '../helpers/nets.ts';
 
@@ -23,7 +23,7 @@ function byHand({ gives, takes, prices }: MadeNet): number | undefined {
     const cost = wires.length * prices.wire + splices * prices.splice;
     if (best !== undefined && cost >= best) continue;
     if (t.some((each, k) => takes[each.kind]!.all && degree(1, k) === 0)) continue;
-    if (g.some((each, i) => gives[each.kind]!.leans && degree(0, i) === 0)) continue;
+    if (g.some((each, i) => gives[each.kind]!.returnOnly && degree(0, i) === 0)) continue;
     if (!leaningStands(wires, g, gives)) continue;
     if (carries(wires, g, t, takes)) best = cost;
   }
@@ -37,7 +37,7 @@ function leaningStands(
   gives: MadeNet['gives'],
 ): boolean {
   return g.every((each, i) => {
-    if (!gives[each.kind]!.leans) return true;
+    if (!gives[each.kind]!.returnOnly) return true;
     const [left, right] = [new Set([i]), new Set<number>()];
     for (let grown = true; grown;) {
       grown = false;
@@ -48,7 +48,7 @@ function leaningStands(
         grown = true;
       }
     }
-    return [...left].some((at) => !gives[g[at]!.kind]!.leans);
+    return [...left].some((at) => !gives[g[at]!.kind]!.returnOnly);
   });
 }
 
@@ -131,7 +131,7 @@ describe('reference: adapter wiring, every set of wires tried', function () {
     for (let i = 0; i < 120; i += 1) {
       const net = madeNet(dice, 3);
       const hand = byHand(net);
-      const own = carry(net.gives, net.takes, net.prices);
+      const own = route(net.gives, net.takes, net.prices);
       if (hand === undefined) expect(own, JSON.stringify(net)).to.equal(undefined);
       else {
         feasible += 1;
@@ -151,9 +151,9 @@ describe('reference: adapter wiring, against HiGHS', function () {
     let compared = 0;
     for (let i = 0; i < 30; i += 1) {
       const net = madeNet(dice, 5);
-      if (net.gives.some((each) => each.leans)) continue;
+      if (net.gives.some((each) => each.returnOnly)) continue;
       const outside = highs.solve(asLp(net), { mip_rel_gap: 0, mip_abs_gap: 1e-6 });
-      const own = carry(net.gives, net.takes, net.prices);
+      const own = route(net.gives, net.takes, net.prices);
       if (!own) expect(outside.Status, JSON.stringify(net)).to.equal('Infeasible');
       else {
         expect(outside.Status, JSON.stringify(net)).to.equal('Optimal');

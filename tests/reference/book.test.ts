@@ -4,7 +4,7 @@ import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { journal } from '../../src/core/export/journal.ts';
 import type { Entry, Shop } from '../../src/core/model/types/types.ts';
 import { account } from '../../src/core/donors/index.ts';
-import { dice } from '../../src/core/units/dice.ts';
+import { seededRandom } from '../../src/core/units/seededRandom.ts';
 
 /**
  * Outside check: the exported journal read by a plain-text bookkeeping program of Debian (package
@@ -13,7 +13,7 @@ import { dice } from '../../src/core/units/dice.ts';
 const kinds = ['cost', 'sale', 'gift', 'hours'] as const;
 
 function madeUp(seed: number, count: number): Entry[] {
-  const random = dice(seed);
+  const random = seededRandom(seed);
   const whole = (most: number) => Math.floor(random() * most);
   return Array.from({ length: count }, (_, i): Entry => {
     const kind = kinds[whole(4)] ?? 'cost';

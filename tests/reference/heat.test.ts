@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { Matrix, pseudoInverse } from 'ml-matrix';
-import { attribute, saidBy, sensorsJson, settle } from '../../src/core/heat/index.ts';
-import { dice, madeRun } from '../../src/core/heat/simulate.ts';
+import { attribute, runFit, sensorsJson, settle } from '../../src/core/heat/index.ts';
+import { seededNoise, madeRun } from '../../src/core/heat/simulate.ts';
 import { settle as fit } from '../../src/core/heat/settle.ts';
 import type { HeatRun } from '../../src/core/model/types/types.ts';
 
@@ -51,7 +51,7 @@ describe('reference: settled values against a general least-squares library', ()
 
 describe('reference: what each change does, against a pseudo-inverse', () => {
   it('agrees with weighted least squares by ml-matrix on twelve made-up designs', () => {
-    const { random, normal } = dice(31);
+    const { random, normal } = seededNoise(31);
     let compared = 0;
     for (let i = 0; i < 12; i += 1) {
       const names = ['a', 'b', 'c'].slice(0, 2 + (i % 2));
@@ -76,7 +76,7 @@ describe('reference: what each change does, against a pseudo-inverse', () => {
             },
           ],
         };
-        return saidBy(run);
+        return runFit(run);
       });
       const found = attribute(said);
       const used = said.filter((each) => each.settling.settled);

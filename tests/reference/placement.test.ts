@@ -4,7 +4,7 @@ import {
   fitPlacement,
   placed,
   registerOn,
-  whose,
+  identifyBoard,
   type Point,
 } from '../../src/core/fit/holes/index.ts';
 import { normal, random, simulated } from '../helpers/boards.ts';
@@ -61,8 +61,8 @@ describe('quality: 2,000 simulated boards, 0.3 mm noise, 4 to 9 holes, either si
     for (let i = 0; i < 2000; i += 1) {
       const board = simulated(next, 0.3);
       /* Told apart: without noise no other pattern holds these points within the same test. */
-      const alike = whose({ points: board.exact, accuracyMm: 0.3 }).candidates.length > 1;
-      const answer = whose({ points: board.points, accuracyMm: 0.3 });
+      const alike = identifyBoard({ points: board.exact, accuracyMm: 0.3 }).candidates.length > 1;
+      const answer = identifyBoard({ points: board.points, accuracyMm: 0.3 });
       if (alike) {
         count.alike += 1;
         if (answer.verdict === 'cannot tell') count.cannotTell += 1;

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import {
   amps,
   assign,
-  carry,
+  route,
   layOut,
   netsOf,
   sharingNet,
@@ -38,7 +38,7 @@ function netsFor(gives: string[], takes: string[]): SharingNet[] {
   const laid = layOut(spec.gives, spec.takes, 0);
   return netsOf(spec, []).flatMap((net) => {
     if (!net.loaded) return [];
-    const carried = carry(
+    const carried = route(
       net.gives.map((kind) => ({ count: kind.ends.length, amps: 6 })),
       net.takes.map((kind) => ({ count: kind.ends.length, amps: 6, need: kind.need, all: true })),
       { wire: 3, splice: 4 },

@@ -1,14 +1,14 @@
 import { expect } from 'chai';
-import { nextTests, oddsOf, testOf, type HuntState } from '../../src/core/startup/index.ts';
+import { nextTests, oddsOf, testOf, type DiagnosisState } from '../../src/core/startup/index.ts';
 import { causes } from '../../src/core/startup/causes.ts';
-import { chanceOf, priorOf } from '../../src/core/startup/hunt.ts';
+import { chanceOf, priorOf } from '../../src/core/startup/diagnosis.ts';
 
 /**
  * Bayes' rule and expected information against every case written out: each cause with each way the
  * tests may come out, its chance multiplied up, then counted. Any text on probability has the rule.
  */
 describe('reference: odds against every case written out', () => {
-  const start: HuntState = {
+  const start: DiagnosisState = {
     sign: 'seconds',
     after: ['cooler'],
     maker: true,

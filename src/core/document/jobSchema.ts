@@ -15,7 +15,7 @@ import { clearing, reading } from './jobFields.ts';
 import { remedyField } from './remedyFields.ts';
 import { recordSchema } from './recordSchema.ts';
 import { MOST_STAGES } from '../model/types/stages.ts';
-import { huntVerdicts, loadSchools } from '../model/types/types.ts';
+import { diagnosisVerdicts, loadSchools } from '../model/types/types.ts';
 
 /** More remedies are never applied to one machine. */
 const MOST_REMEDIES = 500;
@@ -121,7 +121,7 @@ export const jobSchema = shape({
         }).required(),
       ).required(),
       verdict: string()
-        .oneOf([...huntVerdicts])
+        .oneOf([...diagnosisVerdicts])
         .optional(),
       causeId: words().optional(),
       note: optionalWords(),

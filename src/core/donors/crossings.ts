@@ -1,4 +1,4 @@
-import { dice } from '../units/dice.ts';
+import { seededRandom } from '../units/seededRandom.ts';
 
 /** Strands between two columns of things, laid so that few cross. */
 export interface Ends {
@@ -28,7 +28,7 @@ export function laid(
   const l = joined(left, 'from');
   const r = joined(right, 'to');
   const bundles = bundled(strands);
-  const random = dice(1);
+  const random = seededRandom(1);
   const starts = [
     [l, r],
     [[...l].reverse(), r],

@@ -1,4 +1,4 @@
-import { all, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { boardFormat } from '../standards/boards.ts';
 import { supplyFormat } from '../standards/room.ts';
 
@@ -18,18 +18,18 @@ export function staying(plan: Plan): Staying[] {
     says: Staying['says'],
     why: string,
   ) => {
-    const placed = one(plan, kind);
+    const placed = partOfKind(plan, kind);
     if (placed) list.push({ seat: placed.seat, name: placed.part.name, says, why });
   };
   for (const kind of ['processor', 'card', 'memory', 'drive'] as const)
-    for (const placed of all(plan, kind))
+    for (const placed of partsOfKind(plan, kind))
       list.push({
         seat: placed.seat,
         name: placed.part.name,
         says: 'stays',
         why: 'goes into any board of its kind',
       });
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const format = board && textAt(plan, board, 'format')?.text;
   const main = board && textAt(plan, board, 'mainPlug')?.text;
   const standardPlug = main === undefined ? undefined : ['main20', 'main24'].includes(main);
@@ -49,7 +49,7 @@ export function staying(plan: Plan): Staying[] {
         ? 'a format or main plug of its maker: no other case or PSU takes it'
         : 'measure its holes, look at its main plug',
     );
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const supplyName = supply && textAt(plan, supply, 'format')?.text;
   const gives = supply && textAt(plan, supply, 'mainPlug')?.text;
   const plain = gives === undefined ? undefined : ['main20', 'main24'].includes(gives);

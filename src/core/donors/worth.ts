@@ -1,4 +1,4 @@
-import { dice } from '../units/dice.ts';
+import { seededRandom } from '../units/seededRandom.ts';
 
 /**
  * Is it worth it? What the machine is worth when it is done, less what must be fixed, is the most to
@@ -63,7 +63,7 @@ export function worth({ value, fixes, asked, hours, anHour, seed = 1 }: WorthInp
   ];
   const sum = (end: 'lo' | 'hi') => costs.reduce((total, { price }) => total + price[end], 0);
   const breakEven = { lo: value.lo - sum('hi'), hi: value.hi - sum('lo') };
-  const random = dice(seed);
+  const random = seededRandom(seed);
   const draw = ({ lo, hi }: Amount) => lo + (hi - lo) * random();
   const draws = Array.from({ length: DRAWS }, () =>
     Math.round(costs.reduce((left, { price }) => left - draw(price), draw(value))),

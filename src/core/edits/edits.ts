@@ -180,7 +180,7 @@ export const applyRemedy = (jobId: string, { value, get }: Pick<Remedy, 'value' 
       });
 
 /** A whole set of changes in one step: parts put, remedies applied, what has to be got on the list. */
-export const applyWay = (
+export const applyResolution = (
   jobId: string,
   way: {
     puts: readonly { seat: SeatId; partId: string }[];

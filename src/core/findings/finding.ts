@@ -46,7 +46,7 @@ export interface Remedy {
   /** The pencilled line it adds to the sum. */
   term?: Term | undefined;
   /** What is left once it is taken, in the finding's unit. */
-  rest?: Range | undefined;
+  margin?: Range | undefined;
   mark: Mark;
   minutes: number;
   /** Undefined: not priced yet. Zero minor units: costs nothing. */
@@ -71,8 +71,8 @@ export interface Finding {
   unit: string;
   terms: Term[];
   /** Room less need; undefined where words are compared. */
-  rest?: Range | undefined;
-  restLabel: string;
+  margin?: Range | undefined;
+  marginLabel: string;
   /** The figure and the reason, one or two short sentences. */
   say: string;
   source: Source;

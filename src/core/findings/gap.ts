@@ -20,7 +20,7 @@ export interface GapSpec {
   unit: string;
   terms: Term[];
   /** Rest below which it works but is thin, in the unit. */
-  margin: number;
+  minimumMargin: number;
   /** Names of the rest when it is there and when it lacks. */
   spare?: string;
   short?: string;
@@ -45,7 +45,7 @@ export function markOf(rest: Range, margin: number, lack: Mark = 'stop'): Mark {
 
 export function gap(spec: GapSpec): Finding {
   const rest = restOf(spec.terms);
-  const mark = markOf(rest, spec.margin, spec.lack);
+  const mark = markOf(rest, spec.minimumMargin, spec.lack);
   return {
     id: spec.id,
     station: spec.station,
@@ -54,8 +54,8 @@ export function gap(spec: GapSpec): Finding {
     seats: spec.seats,
     unit: spec.unit,
     terms: spec.terms,
-    rest,
-    restLabel: restLabel(rest, spec.spare ?? 'spare', spec.short ?? 'over'),
+    margin: rest,
+    marginLabel: labelOf(rest, spec.spare ?? 'spare', spec.short ?? 'over'),
     say: spec.say(rest, mark),
     source: spec.source,
     remedies: mark === 'clear' ? [] : (spec.remedies?.(rest) ?? []),
@@ -63,7 +63,7 @@ export function gap(spec: GapSpec): Finding {
   };
 }
 
-function restLabel(rest: Range, spare: string, short: string): string {
+function labelOf(rest: Range, spare: string, short: string): string {
   if (rest.hi < 0) return short;
   return rest.lo < 0 ? 'leaves' : spare;
 }

@@ -33,7 +33,7 @@ export function match(spec: MatchSpec): Finding {
     seats: spec.seats,
     unit: '',
     terms: [term(have), term(want)],
-    restLabel: result.rest,
+    marginLabel: result.rest,
     say: result.say,
     source: spec.source,
     remedies: result.mark === 'clear' ? [] : (spec.remedies?.(result.mark) ?? []),

@@ -1,4 +1,4 @@
-import type { NumberTold, TextTold } from '../model/lookup/lookup.ts';
+import type { ResolvedNumber, ResolvedText } from '../model/lookup/lookup.ts';
 import type { FactKey, NumberKey } from '../model/properties/index.ts';
 import type { Placed } from '../model/lookup/plan.ts';
 import { isExact, type Range } from '../units/range.ts';
@@ -10,7 +10,7 @@ export function termOf(
   key: NumberKey,
   label: string,
   sign: 1 | -1,
-  told: NumberTold,
+  told: ResolvedNumber,
 ): Term & { value: Range } {
   return {
     label,
@@ -23,7 +23,12 @@ export function termOf(
 }
 
 /** A word of a part as one side of a match. */
-export function wordOf(placed: Placed, key: FactKey, label: string, told: TextTold | undefined) {
+export function wordOf(
+  placed: Placed,
+  key: FactKey,
+  label: string,
+  told: ResolvedText | undefined,
+) {
   return {
     label,
     value: told?.text,

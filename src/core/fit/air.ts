@@ -1,9 +1,17 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, isApplied, listAt, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  isApplied,
+  listAt,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import type { Kind } from '../model/types/types.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { litresOf, PASSIVE_LITRES } from './litres.ts';
 import { offer } from '../remedies/offer.ts';
@@ -18,15 +26,15 @@ const moves: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler'];
  * against steel, or by itself under about 15 litres through a lid with holes (common practice).
  */
 export function exhaust(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  if (!shell || !one(plan, 'board') || !airChanges(plan)) return [];
+  const shell = partOfKind(plan, 'case');
+  if (!shell || !partOfKind(plan, 'board') || !airChanges(plan)) return [];
   const mounts = listAt(plan, shell, 'fanMounts')?.items ?? [];
-  const sizes = all(plan, 'fan').map((fan) => numberAt(plan, fan, 'size')?.lo);
+  const sizes = partsOfKind(plan, 'fan').map((fan) => numberAt(plan, fan, 'size')?.lo);
   const rear = mounts.filter(
     (mount) => mount.startsWith('rear') && sizes.includes(Number(mount.split(' ')[1])),
   );
   const supplyIn =
-    one(plan, 'supply') !== undefined &&
+    partOfKind(plan, 'supply') !== undefined &&
     textAt(plan, shell, 'supplyAt')?.text !== 'outside the case';
   const turned = isApplied(plan, turnSupply());
   const vents = listAt(plan, shell, 'vents')?.items;
@@ -49,10 +57,10 @@ export function exhaust(plan: Plan): Finding[] {
       seats: ['case', ...(supplyIn ? ['supply'] : [])],
       unit: '',
       terms: ways,
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (_rest, mark) =>
         mark === 'clear'
@@ -76,7 +84,7 @@ function airChanges(plan: Plan): boolean {
 
 /** A vent in the floor draws only when feet lift the case. */
 function floorFeet(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const feet = shell && numberAt(plan, shell, 'feet');
   if (!shell || !feet) return [];
   const taller = isApplied(plan, tallerFeet());
@@ -91,9 +99,9 @@ function floorFeet(plan: Plan): Finding[] {
         taller ? plain('taller feet', FEET_MM, 1) : termOf(shell, 'feet', 'feet', 1, feet),
         plain('wanted under a floor vent', range(FEET_MM.lo), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 10,
       say: (_rest, mark) =>
         mark === 'clear'

@@ -1,8 +1,15 @@
 import type { Finding, Remedy, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { appliedOf, listAt, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  appliedOf,
+  listAt,
+  numberAt,
+  partOfKind,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { boardFormat, boardSource, holes, type HoleName } from '../standards/boards.ts';
-import type { ListTold } from '../model/lookup/lookup.ts';
+import type { ResolvedList } from '../model/lookup/lookup.ts';
 import { range, type Range } from '../units/range.ts';
 import { drill } from '../remedies/drill.ts';
 import { offer } from '../remedies/offer.ts';
@@ -10,8 +17,8 @@ import { standoffsOut } from '../remedies/standoffsOut.ts';
 
 /** The board's holes against the case's standoffs: which stand under nothing, which holes over none. */
 export function boardHoles(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const board = one(plan, 'board');
+  const shell = partOfKind(plan, 'case');
+  const board = partOfKind(plan, 'board');
   const own = board && listAt(plan, board, 'holes');
   const stands = shell && standoffs(plan);
   if (!shell || !board || !own || !stands) return [];
@@ -49,8 +56,8 @@ export function boardHoles(plan: Plan): Finding[] {
       seats: ['board', 'case'],
       unit: '',
       terms,
-      rest: range(stands.items.length - own.items.length),
-      restLabel: short
+      margin: range(stands.items.length - own.items.length),
+      marginLabel: short
         ? `${touching.join(', ')} under no hole`
         : unsupported.length
           ? `${unsupported.join(', ')} unsupported`
@@ -115,7 +122,7 @@ function underBoard(plan: Plan, board: Placed, stand: string): 'sure' | 'may' | 
 
 /** Is there tray under a hole of the board, as far as anybody knows? Where the board stands over, drilling helps nothing. */
 function overTray(plan: Plan, hole: string): boolean {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const place = holePlace(hole);
   if (!shell || !place) return true;
   const [width, depth] = [numberAt(plan, shell, 'boardWidth'), numberAt(plan, shell, 'boardDepth')];
@@ -126,13 +133,13 @@ const holePlace = (name: string): { x: number; y: number } | undefined =>
   Object.hasOwn(holes, name) ? holes[name as HoleName] : undefined;
 
 /** Standoffs as counted, else those of the boards the case names; remedies taken are already in. */
-function standoffs(plan: Plan): ListTold | undefined {
-  const shell = one(plan, 'case');
+function standoffs(plan: Plan): ResolvedList | undefined {
+  const shell = partOfKind(plan, 'case');
   if (!shell) return undefined;
   let told = listAt(plan, shell, 'standoffs');
   if (!told) {
     const named = listAt(plan, shell, 'boards');
-    const board = one(plan, 'board');
+    const board = partOfKind(plan, 'board');
     const bored = board && listAt(plan, board, 'holes');
     const all = new Set(
       (named?.items ?? []).flatMap((name) => [...(boardFormat(name)?.holes ?? [])] as string[]),

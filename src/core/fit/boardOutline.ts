@@ -2,17 +2,17 @@ import type { NumberKey } from '../model/properties/index.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { listAt, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { listAt, numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { boardFormat, boardSource } from '../standards/boards.ts';
 import { add, range } from '../units/range.ts';
-import type { NumberTold } from '../model/lookup/lookup.ts';
+import type { ResolvedNumber } from '../model/lookup/lookup.ts';
 import type { Placed } from '../model/lookup/plan.ts';
 import { table } from '../units/table.ts';
 
 /** The board's outline against the tray, along the rear and to the front. */
 export function boardOutline(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const board = one(plan, 'board');
+  const shell = partOfKind(plan, 'case');
+  const board = partOfKind(plan, 'board');
   if (!shell || !board) return [];
   return (
     [
@@ -30,7 +30,7 @@ export function boardOutline(plan: Plan): Finding[] {
       seats: ['board', 'case'],
       unit: 'mm',
       terms: [termOf(shell, roomKey, roomLabel, 1, room), termOf(board, key, needLabel, -1, need)],
-      margin: 0,
+      minimumMargin: 0,
       source: boardSource,
       undoMinutes: 60,
       say: (rest, mark) =>
@@ -49,7 +49,7 @@ function trayRoom(
   shell: Placed,
   key: NumberKey,
   side: 'width' | 'depth',
-): NumberTold | undefined {
+): ResolvedNumber | undefined {
   const told = numberAt(plan, shell, key);
   if (told) return told;
   const named = listAt(plan, shell, 'boards');

@@ -2,20 +2,27 @@ import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
-import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  isApplied,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
 import { lidRemedies, lidTerms } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';
 import { offer, offerIn } from '../remedies/offer.ts';
 import { otherBracket } from '../remedies/otherBracket.ts';
 
 /** A card's height over the slot, with the bend of its power leads, and its bracket against the openings. */
 export function cardHeight(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   if (!shell) return [];
-  return all(plan, 'card').flatMap((placed) => {
+  return partsOfKind(plan, 'card').flatMap((placed) => {
     const found: Finding[] = [];
     const angled = angledPlug({ seat: placed.seat });
     const room = numberAt(plan, shell, 'cardHeightRoom');
@@ -37,8 +44,8 @@ export function cardHeight(plan: Plan): Finding[] {
           seats: [placed.seat, 'case'],
           unit: 'mm',
           terms,
-          margin: 1,
-          source: plugged ? practice : card.source,
+          minimumMargin: 1,
+          source: plugged ? commonPractice : card.source,
           undoMinutes: 30,
           say: (rest, mark) =>
             mark === 'stop'

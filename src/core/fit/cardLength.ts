@@ -1,10 +1,10 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { all, isApplied, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, isApplied, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { paint } from './lid.ts';
 import { cardBend } from './space/onBoard.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { cageOut } from '../remedies/cageOut.ts';
 import { cutFront } from '../remedies/cutFront.ts';
 import { appliedTerms, offerIn } from '../remedies/offer.ts';
@@ -14,12 +14,12 @@ const MARGIN_MM = 3;
 
 /** A card's length from its bracket against the room from inside the rear wall. */
 export function cardLength(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   if (!shell) return [];
   const room = numberAt(plan, shell, 'cardRoom');
   const cage = cageOut();
   const stillIn = numberAt(plan, shell, 'cageGain') !== undefined && !isApplied(plan, cage);
-  return all(plan, 'card').flatMap((placed) => {
+  return partsOfKind(plan, 'card').flatMap((placed) => {
     const length = numberAt(plan, placed, 'length');
     if (!room || !length) return [];
     const cut = cutFront({ seat: placed.seat });
@@ -39,8 +39,8 @@ export function cardLength(plan: Plan): Finding[] {
       seats: [placed.seat, 'case'],
       unit: 'mm',
       terms,
-      margin: MARGIN_MM,
-      source: practice,
+      minimumMargin: MARGIN_MM,
+      source: commonPractice,
       undoMinutes: 38,
       say: (rest, mark) =>
         mark === 'stop'

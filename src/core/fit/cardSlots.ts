@@ -1,13 +1,13 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
 
 /** Slots all cards take together against the openings in the rear wall. */
 export function cardSlots(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const cards = all(plan, 'card');
+  const shell = partOfKind(plan, 'case');
+  const cards = partsOfKind(plan, 'card');
   const openings = shell && numberAt(plan, shell, 'slots');
   if (!shell || !openings || cards.length === 0) return [];
   const terms: Term[] = [termOf(shell, 'slots', 'openings', 1, openings)];
@@ -23,7 +23,7 @@ export function cardSlots(plan: Plan): Finding[] {
       seats: [...cards.map((placed) => placed.seat), 'case'],
       unit: '',
       terms,
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       source: card.source,
       undoMinutes: 20,

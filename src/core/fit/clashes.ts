@@ -1,7 +1,7 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import type { SeatId } from '../model/types/types.ts';
-import { all, isApplied, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, isApplied, type Plan } from '../model/lookup/plan.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';
 import { fanOutside } from '../remedies/fanOutside.ts';
@@ -10,7 +10,7 @@ import { moveDrive } from '../remedies/moveDrive.ts';
 import { offer, offerIn } from '../remedies/offer.ts';
 import { slotFurther } from '../remedies/slotFurther.ts';
 import { canTurn, turnSupply } from '../remedies/turnSupply.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { width, type Range } from '../units/range.ts';
 import { farApart, separation, type Box, type Separation } from './space/box.ts';
 import { boxesOf, spaceOf } from './space/space.ts';
@@ -41,7 +41,7 @@ function among(plan: Plan, boxes: readonly Box[]): Finding[] {
   for (let i = 0; i < boxes.length; i += 1) {
     for (let k = i + 1; k < boxes.length; k += 1) {
       const [a, b] = [boxes[i] as Box, boxes[k] as Box];
-      if (!mayMeet(a, b) || farApart(a, b, FAR_MM)) continue;
+      if (!mayCollide(a, b) || farApart(a, b, FAR_MM)) continue;
       const apart = separation(a, b);
       const worthALine =
         apart.rest.lo < 0 || (apart.rest.lo < FAR_MM && width(apart.rest) < FAR_MM);
@@ -62,7 +62,7 @@ function worse(a: Range, b: Range): boolean {
 }
 
 /** Pairs that are no question: one part, what sits in the board, what other sums judge. */
-export function mayMeet(a: Box, b: Box): boolean {
+export function mayCollide(a: Box, b: Box): boolean {
   if (a.seat === b.seat || never(a) || never(b)) return false;
   if (a.kind === b.kind && a.kind !== 'drive' && a.kind !== 'card') return false;
   if (a.what === 'bend' && b.what === 'bend') return false;
@@ -106,8 +106,8 @@ function finding(plan: Plan, a: Box, b: Box, apart: Separation): Finding {
     ],
     unit: 'mm',
     terms: apart.terms,
-    margin: keptFree(first, second) ? 0 : MARGIN_MM,
-    source: practice,
+    minimumMargin: keptFree(first, second) ? 0 : MARGIN_MM,
+    source: commonPractice,
     undoMinutes: 40,
     say: (rest, mark) => said(first, second, apart, rest, mark),
     remedies: (rest) => remedies(plan, first, second, apart, rest),
@@ -157,7 +157,7 @@ const unlessApplied = (
 
 /** Other places of the case for a drive, each named once. */
 export function otherMounts(plan: Plan, seat: SeatId): Remedy[] {
-  const drive = all(plan, 'drive').find((each) => each.seat === seat);
+  const drive = partsOfKind(plan, 'drive').find((each) => each.seat === seat);
   if (!drive) return [];
   return otherPlaces(plan, drive).map((to) => offer(plan, moveDrive({ seat, to }), 'watch'));
 }

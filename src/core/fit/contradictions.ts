@@ -2,8 +2,8 @@ import type { NumberKey } from '../model/properties/index.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { table } from '../units/table.ts';
 
@@ -43,7 +43,7 @@ const UNDER_MM = range(6, 26.6);
 
 /** Two measures of one case that cannot both be true: which two, and by how much. */
 export function contradictions(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   if (!shell) return [];
   const outer = (['outerWidth', 'outerHeight', 'outerDepth'] as const).map((key) =>
     numberAt(plan, shell, key),
@@ -71,8 +71,8 @@ export function contradictions(plan: Plan): Finding[] {
         termOf(shell, innerKey, words[innerKey] ?? innerKey, -1, room),
         ...under,
       ],
-      margin: 0,
-      source: practice,
+      minimumMargin: 0,
+      source: commonPractice,
       undoMinutes: 20,
       say: (rest) =>
         `${words[innerKey]} is ${trimmed(-rest.hi)} mm more than ${words[key]}: measure the two again.`,

@@ -1,17 +1,17 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { lidRemedies, lidTerms } from './lid.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 
 /** Air a closed lid should leave over a cooler, mm (common practice, no source). */
 const MARGIN_MM = 2;
 
 /** A cooler's height against the room from the processor's top to the closed lid. */
 export function coolerHeight(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const cooler = one(plan, 'cooler');
+  const shell = partOfKind(plan, 'case');
+  const cooler = partOfKind(plan, 'cooler');
   const room = shell && numberAt(plan, shell, 'coolerRoom');
   const height = cooler && numberAt(plan, cooler, 'height');
   if (!shell || !cooler || !room || !height) return [];
@@ -27,8 +27,8 @@ export function coolerHeight(plan: Plan): Finding[] {
         ...lidTerms(plan, shell),
         termOf(cooler, 'height', 'cooler', -1, height),
       ],
-      margin: MARGIN_MM,
-      source: practice,
+      minimumMargin: MARGIN_MM,
+      source: commonPractice,
       undoMinutes: 45,
       say: (rest, mark) =>
         mark === 'stop'

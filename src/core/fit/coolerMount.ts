@@ -1,7 +1,7 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { coolerMountOf, coolerMountSource } from '../standards/sockets.ts';
 import { coolerKit } from '../remedies/coolerKit.ts';
 import { fileSlots } from '../remedies/fileSlots.ts';
@@ -9,8 +9,8 @@ import { offer } from '../remedies/offer.ts';
 
 /** The cooler's mounting parts against the board's socket: holes decide, not names. */
 export function coolerMount(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
-  const cooler = one(plan, 'cooler');
+  const board = partOfKind(plan, 'board');
+  const cooler = partOfKind(plan, 'cooler');
   if (!board || !cooler) return [];
   const socket = textAt(plan, board, 'socket');
   const sockets = listAt(plan, cooler, 'sockets');

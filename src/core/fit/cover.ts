@@ -1,15 +1,15 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { isApplied, listAt, one, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { isApplied, listAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
 import { toFrame } from '../remedies/toFrame.ts';
 
 /** Covers should lift without leads attached: what hangs on the lid with a lead pulls it out (common practice, no source). */
 export function cover(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const onLid = (shell && listAt(plan, shell, 'onLid')?.items) ?? [];
   if (!shell || onLid.length === 0) return [];
   const moved = isApplied(plan, toFrame());
@@ -28,10 +28,10 @@ export function cover(plan: Plan): Finding[] {
         ),
         plain(`on the lid: ${onLid.join(', ')}`, range(onLid.length), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'held by leads',
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 10,
       say: (_rest, mark) =>
         mark === 'clear'

@@ -1,9 +1,16 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, isApplied, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  isApplied,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import type { Placed } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { drivePlaces, mountsOf } from '../remedies/mounts.ts';
 import { cageOut } from '../remedies/cageOut.ts';
@@ -14,10 +21,12 @@ const CAGE_HOLDS = 2;
 
 /** Every drive a place where it is screwed down; a 2.5 in drive may use a 3.5 in place with a bracket. */
 export function driveMounts(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   if (!shell) return [];
   return (['3.5', '2.5'] as const).flatMap((form) => {
-    const drives = all(plan, 'drive').filter((drive) => textAt(plan, drive, 'form')?.text === form);
+    const drives = partsOfKind(plan, 'drive').filter(
+      (drive) => textAt(plan, drive, 'form')?.text === form,
+    );
     const terms = drives.length > 0 ? mountTerms(plan, shell, form) : undefined;
     if (!terms) return [];
     terms.push(plain(`${form} in drives`, range(drives.length), -1));
@@ -28,10 +37,10 @@ export function driveMounts(plan: Plan): Finding[] {
       seats: [...drives.map((drive) => drive.seat), 'case'],
       unit: '',
       terms,
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: 'mend',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 15,
       say: (rest, mark) =>
         mark === 'mend'
@@ -49,7 +58,7 @@ function mountTerms(plan: Plan, shell: Placed, form: '3.5' | '2.5'): Term[] | un
   const noCage = isApplied(plan, cageOut());
   if (mountsOf(plan)) {
     const held = drivePlaces(plan);
-    const seated = all(plan, 'drive').filter(
+    const seated = partsOfKind(plan, 'drive').filter(
       (drive) => textAt(plan, drive, 'form')?.text === form && held.has(drive.seat),
     ).length;
     return [plain(`mounts for them${noCage ? ', cage out' : ''}`, range(seated), 1)];

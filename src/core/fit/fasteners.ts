@@ -1,4 +1,11 @@
-import { all, listAt, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  listAt,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { threads, type Thread } from '../standards/threads.ts';
 import { range, type Range } from '../units/range.ts';
 
@@ -116,8 +123,8 @@ export interface FastenerLine {
 export function fastenersFor(plan: Plan): FastenerLine[] {
   const lines: { what: string; why: string; need: number }[] = [];
   const moved = plan.seats.some((placed) => placed.kind === 'case' && placed.state === 'comes');
-  const comes = (kind: Parameters<typeof all>[1]) =>
-    all(plan, kind).filter((placed) => moved || placed.state === 'comes');
+  const comes = (kind: Parameters<typeof partsOfKind>[1]) =>
+    partsOfKind(plan, kind).filter((placed) => moved || placed.state === 'comes');
   const add = (what: string, why: string, need: number) =>
     need > 0 && lines.push({ what, why, need });
   const drives = (form: string) =>
@@ -128,8 +135,8 @@ export function fastenersFor(plan: Plan): FastenerLine[] {
   add('screw 6-32', 'supply', comes('supply').length * 4);
   add('screw 6-32', 'card bracket', comes('card').length);
   add('fan screw', 'fan', comes('fan').length * 4);
-  const board = one(plan, 'board');
-  const shell = one(plan, 'case');
+  const board = partOfKind(plan, 'board');
+  const shell = partOfKind(plan, 'case');
   const holes = board && listAt(plan, board, 'holes')?.items;
   if (board && holes && comes('board').length > 0) {
     add('screw 6-32', 'board on its standoffs', holes.length);

@@ -1,8 +1,8 @@
 import { gap, restOf } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import type { Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
-import { way } from './space/coord.ts';
+import { commonPractice } from '../standards/source.ts';
+import { offsetTerms } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';
 
 /** Air the fans of a card or a supply want before them, mm (common practice, no source). */
@@ -17,7 +17,7 @@ export function hotFaces(plan: Plan): Finding[] {
     const next = cards[i + 1];
     const end = next ? next.y[0] : space.at.bottomY;
     if (!end) return [];
-    const terms = way(card.y[1], end);
+    const terms = offsetTerms(card.y[1], end);
     const rest = restOf(terms);
     /* Only what is near is worth a line: a wall far off is no question. */
     if (rest.lo >= BREATH_MM * 3) return [];
@@ -28,9 +28,9 @@ export function hotFaces(plan: Plan): Finding[] {
       seats: [card.seat, next ? next.seat : 'case'],
       unit: 'mm',
       terms,
-      margin: BREATH_MM,
+      minimumMargin: BREATH_MM,
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 20,
       say: (left, mark) =>
         mark === 'clear'

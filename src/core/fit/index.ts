@@ -13,7 +13,7 @@ import { cover } from './cover.ts';
 import { driveMounts } from './driveMounts.ts';
 import { hotFaces } from './hotFace.ts';
 import { leads } from './leads.ts';
-import { noWayIn } from './ways.ts';
+import { noInsertionPath } from './insertionPaths.ts';
 import { rearPorts } from './rear.ts';
 import { stack } from './stack.ts';
 import { supplyBay } from './supplyBay.ts';
@@ -37,5 +37,5 @@ export const fitChecks: readonly Check[] = [
   hotFaces,
   cover,
   leads,
-  noWayIn,
+  noInsertionPath,
 ];

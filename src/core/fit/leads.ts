@@ -2,8 +2,15 @@ import type { NumberKey } from '../model/properties/index.ts';
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import {
+  partsOfKind,
+  listAt,
+  numberAt,
+  partOfKind,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import type { Box } from './space/box.ts';
 import type { Coord } from './space/coord.ts';
@@ -43,9 +50,9 @@ export function leads(plan: Plan): Finding[] {
         termOf(lead.holder, lead.key, 'length of the lead', 1, length),
         plain('its way round the parts', range(lead.mm.lo, lead.mm.hi), -1),
       ],
-      margin: SLACK_MM,
+      minimumMargin: SLACK_MM,
       spare: 'slack',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 25,
       say: (rest, mark) =>
         mark === 'stop'
@@ -68,7 +75,8 @@ const isMeasured = (finding: Finding) => finding.terms[0]?.how !== 'class';
 const shorter = (each: Finding, i: number, other: Finding, k: number) =>
   !isMeasured(other) &&
   other.terms[0]?.input?.partId === each.terms[0]?.input?.partId &&
-  ((other.rest?.lo ?? 0) < (each.rest?.lo ?? 0) || (other.rest?.lo === each.rest?.lo && k < i));
+  ((other.margin?.lo ?? 0) < (each.margin?.lo ?? 0) ||
+    (other.margin?.lo === each.margin?.lo && k < i));
 
 /** The leads a plan needs, each with its shortest way in the side section. */
 export function leadPaths(plan: Plan): LeadPath[] {
@@ -89,7 +97,7 @@ export function leadPaths(plan: Plan): LeadPath[] {
       mm: { lo: Math.max(0, straight - unsure), hi: way.mm + unsure + RISE_MM },
     });
   };
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const plugs = space.boxes.find((box) => box.id === 'supply:bend');
   if (supply && plugs && space.at.supplyAt !== 'outside the case') {
     const from = middle(plugs);
@@ -105,7 +113,7 @@ export function leadPaths(plan: Plan): LeadPath[] {
         from,
         spot(board, 1, 0.45),
       );
-    if (one(plan, 'processor'))
+    if (partOfKind(plan, 'processor'))
       add(
         {
           id: 'processor',
@@ -117,7 +125,7 @@ export function leadPaths(plan: Plan): LeadPath[] {
         from,
         spot(board, 0.2, 0),
       );
-    for (const card of all(plan, 'card')) {
+    for (const card of partsOfKind(plan, 'card')) {
       const body = space.boxes.find((box) => box.id === card.seat);
       if (body && (listAt(plan, card, 'plugs')?.items.length ?? 0) > 0)
         add(
@@ -133,7 +141,7 @@ export function leadPaths(plan: Plan): LeadPath[] {
         );
     }
   }
-  const front = one(plan, 'leads');
+  const front = partOfKind(plan, 'leads');
   if (front && space.at.frontX) {
     const at = { x: center(space.at.frontX), y: center(board.y[0]) };
     add(

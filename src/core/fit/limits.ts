@@ -1,5 +1,5 @@
 import type { NumberKey } from '../model/properties/index.ts';
-import { numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { How } from '../model/types/fact.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM, radiator } from '../standards/room.ts';
 import { drawnLength, type LengthUnit } from '../units/length.ts';
@@ -54,7 +54,7 @@ const changes: readonly {
 
 /** Limits of the plan's case: the lower bound of each room, so that what fits the strip surely fits. */
 export function limits(plan: Plan): Limit[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   if (!shell) return [];
   return lines.flatMap(({ key, label, datum }) => {
     const room = numberAt(plan, shell, key);

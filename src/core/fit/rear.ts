@@ -1,7 +1,7 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { isApplied, listAt, one, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { isApplied, listAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
 import { rearCut } from '../remedies/rearCut.ts';
@@ -87,7 +87,7 @@ const overhang = (port: Area, opening: Area) =>
 
 /** Ports of the plan's board that are behind metal. */
 export function cutsOf(plan: Plan): PortView[] {
-  const [shell, board] = [one(plan, 'case'), one(plan, 'board')];
+  const [shell, board] = [partOfKind(plan, 'case'), partOfKind(plan, 'board')];
   const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
   const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
   return portViews(ports, openings).filter((each) => each.blockedMm > 0);
@@ -95,8 +95,8 @@ export function cutsOf(plan: Plan): PortView[] {
 
 /** The board's ports against the cut-outs of the rear wall. */
 export function rearPorts(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const board = one(plan, 'board');
+  const shell = partOfKind(plan, 'case');
+  const board = partOfKind(plan, 'board');
   const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
   const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
   if (!shell || !board || ports.length === 0 || openings.length === 0) return [];
@@ -117,8 +117,8 @@ export function rearPorts(plan: Plan): Finding[] {
         plain('ports', range(ports.length), 1),
         plain('free', range(settled ? ports.length : ports.length - blocked.length), -1),
       ],
-      rest: range(settled ? 0 : blocked.length),
-      restLabel: blocked.length === 0 ? 'blocked' : `blocked: ${first}`,
+      margin: range(settled ? 0 : blocked.length),
+      marginLabel: blocked.length === 0 ? 'blocked' : `blocked: ${first}`,
       say:
         blocked.length === 0
           ? 'Every port shows through its cut-out.'
@@ -129,7 +129,7 @@ export function rearPorts(plan: Plan): Finding[] {
               : blocked
                   .map((each) => `${each.port.name} ${each.blockedMm.toFixed(1)} mm behind metal`)
                   .join(', ') + '.',
-      source: practice,
+      source: commonPractice,
       remedies: blocked.length === 0 || settled ? [] : waysOut(plan, blocked.length),
       undoMinutes: 45,
     },

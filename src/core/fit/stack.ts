@@ -1,15 +1,15 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
 import { range } from '../units/range.ts';
 
 /** Supply and board one after the other along the rear wall, where the bay lies beside the board. */
 export function stack(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const board = one(plan, 'board');
-  const supply = one(plan, 'supply');
+  const shell = partOfKind(plan, 'case');
+  const board = partOfKind(plan, 'board');
+  const supply = partOfKind(plan, 'supply');
   if (!shell || !board || !supply) return [];
   const at = textAt(plan, shell, 'supplyAt')?.text;
   const room = numberAt(plan, shell, 'innerHeight');
@@ -29,7 +29,7 @@ export function stack(plan: Plan): Finding[] {
         termOf(board, 'width', 'board width', -1, width),
         plain(`${format.name} PSU`, range(format.heightMm), -1),
       ],
-      margin: 4,
+      minimumMargin: 4,
       source: format.source,
       undoMinutes: 60,
       say: (rest, mark) =>

@@ -2,15 +2,15 @@ import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import type { Finding } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
-import { numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
 import { offer } from '../remedies/offer.ts';
 import { supplyPlate } from '../remedies/supplyPlate.ts';
 
 /** The supply's format against the bay, and its depth with plugs in. */
 export function supplyBay(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const supply = one(plan, 'supply');
+  const shell = partOfKind(plan, 'case');
+  const supply = partOfKind(plan, 'supply');
   if (!shell || !supply) return [];
   if (textAt(plan, shell, 'supplyAt')?.text === 'outside the case') return [];
   const found: Finding[] = [];
@@ -47,7 +47,7 @@ export function supplyBay(plan: Plan): Finding[] {
           termOf(shell, 'supplyRoom', 'depth of the bay', 1, room),
           termOf(supply, 'depth', 'supply', -1, depth),
         ],
-        margin: 0,
+        minimumMargin: 0,
         source: supplyFormat(format?.text ?? 'ATX')?.source ?? supplyFormat('ATX')!.source,
         undoMinutes: 30,
         say: (rest, mark) =>

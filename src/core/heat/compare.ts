@@ -1,5 +1,5 @@
 import type { HeatRun } from '../model/types/types.ts';
-import { courseOf, type Said } from './run.ts';
+import { courseOf, type RunFit } from './run.ts';
 
 /** A drop between two runs in kelvin, with its span of 95 in 100; or why they cannot be compared. */
 export interface Drop {
@@ -16,7 +16,7 @@ export interface Drop {
 }
 
 /** Two runs side by side: rise over the room against rise over the room. */
-export function dropBetween(before: Said, after: Said): Drop {
+export function dropBetween(before: RunFit, after: RunFit): Drop {
   const changes = changesBetween(before.run, after.run);
   const doubts = doubtsOf(before, after);
   const [b, a] = [before.riseK ?? before.settling.end, after.riseK ?? after.settling.end];
@@ -47,7 +47,7 @@ export function changesBetween(a: HeatRun, b: HeatRun): string[] {
 /** K the room may differ before a compared rise is doubted; share the watts may. */
 const SAME = { roomK: 8, watts: 0.05 };
 
-function doubtsOf(a: Said, b: Said): string[] {
+function doubtsOf(a: RunFit, b: RunFit): string[] {
   const doubts: string[] = [];
   if (a.run.load !== b.run.load) doubts.push(`one ran ${a.run.load}, the other ${b.run.load}`);
   if (a.run.load === 'idle' && b.run.load === 'idle') doubts.push('idle proves no cooling');
@@ -106,7 +106,7 @@ export interface Attribution {
  * load and panel, settled and not held, count. Changes that work on each other (a fan that only helps
  * with the new cooler) are beyond a sum: said so.
  */
-export function attribute(said: readonly Said[]): Attribution {
+export function attribute(said: readonly RunFit[]): Attribution {
   const usable = said.filter(
     (each) =>
       each.riseK !== undefined &&
@@ -178,7 +178,7 @@ function rank(rows: readonly (readonly number[])[]): number {
 /** Weighted least squares by normal equations over what can be known; the rest is left at nought. */
 function solved(
   rows: readonly (readonly number[])[],
-  usable: readonly Said[],
+  usable: readonly RunFit[],
   changes: readonly string[],
 ): Attribution['effects'] {
   /* Columns that add nothing new are left out: those kept hold the same sums. */
@@ -246,7 +246,7 @@ function groups(
 function fewest(
   rows: readonly (readonly number[])[],
   changes: readonly string[],
-  usable: readonly Said[],
+  usable: readonly RunFit[],
 ): string[][] {
   const fullest = [...usable].sort((a, b) => b.run.changed.length - a.run.changed.length)[0];
   const wanted: string[][] = [];

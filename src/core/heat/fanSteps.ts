@@ -1,5 +1,5 @@
 import { levelChange, levelsAdded } from '../standards/air.ts';
-import { dice } from './simulate.ts';
+import { seededNoise } from './simulate.ts';
 
 /**
  * Fan thresholds that do not hunt. Going up cools the machine; if it then falls below where the fan
@@ -137,7 +137,7 @@ function check(
 
 /** Changes of speed in an hour of usual work with bursts, in a room between its ends. */
 export function changesIn(machine: FanMachine, steps: readonly FanStep[]): number {
-  const { random, normal } = dice(11);
+  const { random, normal } = seededNoise(11);
   const room = (machine.roomC.lo + machine.roomC.hi) / 2;
   let at = 0;
   let temperature = room + machine.watts.idle * kwAt(machine.kwFull, steps[0]?.speed ?? 1);

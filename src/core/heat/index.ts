@@ -6,6 +6,6 @@ export { LogError, LogReader, logOf, type Log, type LogColumn } from './log.ts';
 export { SENSE_C, thinned } from './thinned.ts';
 export { sensorsJson, typedPairs } from './typed.ts';
 export { heatRemedies, panelVerdict } from './panel.ts';
-export { courseOf, saidBy, type Said } from './run.ts';
+export { courseOf, runFit, type RunFit } from './run.ts';
 export { settle, SettleError, type Settling } from './settle.ts';
 export { follows, nextTrial } from './trials.ts';

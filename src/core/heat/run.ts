@@ -2,7 +2,7 @@ import type { Course, HeatRun } from '../model/types/types.ts';
 import { settle, SettleError, type Settling } from './settle.ts';
 
 /** What a run says: where it settles, over which room, and whether anything held it. */
-export interface Said {
+export interface RunFit {
   run: HeatRun;
   settling: Settling;
   /** °C of the room it is reckoned for; undefined where nobody looked. */
@@ -33,7 +33,7 @@ export const courseOf = (run: HeatRun, what: Course['what']): Course | undefined
 const ROOM_DEV = { typed: 0.7, logged: 0.3 };
 
 /** Fits a run with its room taken out. Throws SettleError where it has no temperature or too little of it. */
-export function saidBy(run: HeatRun): Said {
+export function runFit(run: HeatRun): RunFit {
   const heat = courseOf(run, 'temperature');
   if (!heat) throw new SettleError('This run has no temperature.');
   const room = courseOf(run, 'room');

@@ -1,4 +1,4 @@
-import { dice as seeded, normalOf } from '../units/dice.ts';
+import { seededRandom as seeded, normalOf } from '../units/seededRandom.ts';
 
 /**
  * A stand-in for a machine with a sensor logger: its true settled value nobody told, read with noise
@@ -23,14 +23,14 @@ export interface MadeOptions {
 }
 
 /** Random numbers and normal ones from one seed. */
-export function dice(seed: number): { random: () => number; normal: () => number } {
+export function seededNoise(seed: number): { random: () => number; normal: () => number } {
   const random = seeded(seed);
   return { random, normal: () => normalOf(random) };
 }
 
 /** A run from cold into load. Its end is that at the room it began with: the drift is the room's. */
 export function madeRun({ seed, taus, everyS = 2 }: MadeOptions): MadeRun {
-  const { random, normal } = dice(seed);
+  const { random, normal } = seededNoise(seed);
   const tauS = 40 + 260 * random();
   const length = tauS * (taus ?? 3 + 5 * random());
   const room0 = 17 + 8 * random();

@@ -2,9 +2,16 @@ import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { laneGBs, linkSource } from '../standards/links.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 
 /** A stretch of the way to a device: lanes and generation, both as ranges while nobody looked. */
@@ -68,10 +75,10 @@ function element(
 
 /** The chain of every card and every drive in an M.2 socket. */
 export function chainsOf(plan: Plan): Chain[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board) return [];
   return [
-    ...all(plan, 'card').map((card) => {
+    ...partsOfKind(plan, 'card').map((card) => {
       const screens = numberAt(plan, card, 'screens');
       const sort =
         !screens || (screens.lo === 0 && screens.hi > 0)
@@ -93,7 +100,7 @@ export function chainsOf(plan: Plan): Chain[] {
         element(plan, card, card.part.name, ['lanes', 'gen'], usual[sort]),
       );
     }),
-    ...all(plan, 'drive').flatMap((drive) => {
+    ...partsOfKind(plan, 'drive').flatMap((drive) => {
       if (textAt(plan, drive, 'form')?.text !== 'M.2') return [];
       if (textAt(plan, drive, 'bus')?.text === 'SATA') return [];
       const through = between(plan, drive.seat);
@@ -111,7 +118,7 @@ export function chainsOf(plan: Plan): Chain[] {
 
 /** Risers and adapters that carry the device of a seat. */
 const between = (plan: Plan, seat: string): Placed[] =>
-  all(plan, 'small').filter((each) => {
+  partsOfKind(plan, 'small').filter((each) => {
     const what = textAt(plan, each, 'what')?.text ?? '';
     const carries = textAt(plan, each, 'carries')?.text;
     return /riser|M\.2 adapter|slot adapter/.test(what) && (carries ?? 'card1') === seat;
@@ -161,8 +168,8 @@ export function links(plan: Plan): Finding[] {
         seats: [...new Set(['board', ...each.elements.map((one_) => one_.seat)])],
         unit: 'GB/s',
         terms,
-        rest: range(0 - lost.hi, 0 - lost.lo),
-        restLabel: lost.lo > 0 ? 'lost' : lost.hi > 0 ? 'may be lost' : 'nothing lost',
+        margin: range(0 - lost.hi, 0 - lost.lo),
+        marginLabel: lost.lo > 0 ? 'lost' : lost.hi > 0 ? 'may be lost' : 'nothing lost',
         say: saysOf(each, device, lost),
         source: linkSource,
         remedies: [],
@@ -210,15 +217,15 @@ function saysOf({ weakest, gives }: Chain, device: Element, lost: Range): string
 
 /** Sockets and ports for drives, lanes shared between them, and what an adapter displaces. */
 export function drivePlaces(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board) return [];
-  const drives = all(plan, 'drive').map((drive) => ({
+  const drives = partsOfKind(plan, 'drive').map((drive) => ({
     drive,
     form: textAt(plan, drive, 'form')?.text,
   }));
   const m2 = drives.filter(({ form }) => form === 'M.2');
   const wired = drives.filter(({ form }) => form === '3.5' || form === '2.5');
-  const adapters = all(plan, 'small').filter((each) =>
+  const adapters = partsOfKind(plan, 'small').filter((each) =>
     /M\.2 adapter/.test(textAt(plan, each, 'what')?.text ?? ''),
   );
   const sockets = numberAt(plan, board, 'm2');
@@ -241,9 +248,9 @@ export function drivePlaces(plan: Plan): Finding[] {
           plain('drives in them', range(m2.length), -1),
           ...(adapters.length > 0 ? [plain('adapters in them', range(adapters.length), -1)] : []),
         ],
-        margin: 0,
+        minimumMargin: 0,
         short: 'short',
-        source: practice,
+        source: commonPractice,
         undoMinutes: 30,
         say: (_, mark) =>
           mark === 'stop'
@@ -269,9 +276,9 @@ export function drivePlaces(plan: Plan): Finding[] {
           ...(shared.hi > 0 ? [plain('taken by the M.2 socket in use', shared, -1)] : []),
           plain('drives on them', range(wired.length), -1),
         ],
-        margin: 0,
+        minimumMargin: 0,
         short: 'short',
-        source: practice,
+        source: commonPractice,
         undoMinutes: 20,
         say: (_, mark) =>
           mark === 'stop'

@@ -2,11 +2,11 @@ import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { indexOf, numberOf, standingOf, textOf } from '../model/lookup/lookup.ts';
 import {
-  all,
+  partsOfKind,
   appliedOf,
   listAt,
   numberAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -14,18 +14,18 @@ import {
 import type { Part } from '../model/types/types.ts';
 import { BARE, firmwareFirst } from '../remedies/firmwareFirst.ts';
 import { offer } from '../remedies/offer.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 
 /** Does the firmware know this processor, show a picture with this card, start from this drive? */
 export function firmware(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board) return [];
   return [...knows(plan, board), ...shows(plan, board), ...startsFrom(plan, board)];
 }
 
 /** The generation of the processor against what the board's maker lists, now and ever. */
 function knows(plan: Plan, board: Placed): Finding[] {
-  const processor = one(plan, 'processor');
+  const processor = partOfKind(plan, 'processor');
   if (!processor) return [];
   const socket = textAt(plan, processor, 'socket')?.text;
   const same = socket !== undefined && socket === textAt(plan, board, 'socket')?.text;
@@ -51,7 +51,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
       term('the firmware knows now', now),
       term('the board can ever know', ever),
     ],
-    source: practice,
+    source: commonPractice,
     undoMinutes: 60,
   };
   if (known)
@@ -59,7 +59,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
       {
         ...base,
         mark: 'clear',
-        restLabel: 'known',
+        marginLabel: 'known',
         say: 'The firmware on it knows it.',
         remedies: [],
       },
@@ -69,7 +69,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
       {
         ...base,
         mark: 'stop',
-        restLabel: 'never',
+        marginLabel: 'never',
         say: `The board's maker lists no CPU of generation ${of}: the socket fits, the firmware never will.`,
         remedies: [],
       },
@@ -79,7 +79,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
       {
         ...base,
         mark: 'watch',
-        restLabel: 'to be written first',
+        marginLabel: 'to be written first',
         say: 'New firmware is written before this CPU goes in: a step of the work order.',
         remedies: [],
       },
@@ -90,7 +90,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
       {
         ...base,
         mark: 'mend',
-        restLabel: 'too old',
+        marginLabel: 'too old',
         say:
           ways.length > 0
             ? 'The firmware on it is older than the CPU: write a new one first.'
@@ -102,7 +102,7 @@ function knows(plan: Plan, board: Placed): Finding[] {
     {
       ...base,
       mark: 'watch',
-      restLabel: 'not known',
+      marginLabel: 'not known',
       say: listed
         ? 'It is on the list; from which firmware on, the list says too. Read what is on the board.'
         : "Look in the board maker's list before the CPU goes in.",
@@ -139,9 +139,9 @@ function olderProcessors(plan: Plan, board: Placed, now: readonly string[]): Par
 /** A card of old firmware on a board that starts the UEFI way only stays dark until the system is up. */
 function shows(plan: Plan, board: Placed): Finding[] {
   const way = textAt(plan, board, 'starts')?.text;
-  const own = one(plan, 'processor');
+  const own = partOfKind(plan, 'processor');
   const graphics = own && textAt(plan, own, 'graphics')?.text === 'yes';
-  return all(plan, 'card').flatMap((card): Finding[] => {
+  return partsOfKind(plan, 'card').flatMap((card): Finding[] => {
     const has = textAt(plan, card, 'starts')?.text;
     const screens = numberAt(plan, card, 'screens');
     if (way === undefined || has === undefined || !screens || screens.hi === 0) return [];
@@ -155,13 +155,13 @@ function shows(plan: Plan, board: Placed): Finding[] {
         seats: [card.seat, 'board'],
         unit: '',
         terms: [plain('the board starts', way, 0), plain('firmware of the card', has, 0)],
-        restLabel: fits ? 'joins' : 'dark at the start',
+        marginLabel: fits ? 'joins' : 'dark at the start',
         say: fits
           ? 'Board and card speak the same firmware.'
           : graphics
             ? "The card shows nothing before the system is up: set the board up on the CPU's own picture, or switch its way of starting."
             : 'The card shows nothing before the system is up, and there is no other picture to set the board up with.',
-        source: practice,
+        source: commonPractice,
         remedies: [],
         undoMinutes: 30,
       },
@@ -172,7 +172,7 @@ function shows(plan: Plan, board: Placed): Finding[] {
 /** The only drives of a plan must be of a kind the board starts from. */
 function startsFrom(plan: Plan, board: Placed): Finding[] {
   const from = listAt(plan, board, 'startsFrom')?.items;
-  const drives = all(plan, 'drive').flatMap((drive) => {
+  const drives = partsOfKind(plan, 'drive').flatMap((drive) => {
     const bus = textAt(plan, drive, 'bus')?.text;
     const form = textAt(plan, drive, 'form')?.text;
     const kind = bus ?? (form === '3.5' || form === '2.5' ? 'SATA' : undefined);
@@ -192,12 +192,12 @@ function startsFrom(plan: Plan, board: Placed): Finding[] {
         plain('the board starts from', from.join(', '), 0),
         ...drives.map(({ drive, kind }) => plain(drive.part.name, kind, 0)),
       ],
-      restLabel: good.length > 0 ? 'starts' : 'none',
+      marginLabel: good.length > 0 ? 'starts' : 'none',
       say:
         good.length > 0
           ? `It starts from ${good[0]?.drive.part.name}.`
           : `It sees ${drives[0]?.drive.part.name} only once a system is up: let a small drive it can start from hand over, or put the system there.`,
-      source: practice,
+      source: commonPractice,
       remedies: [],
       undoMinutes: 40,
     },

@@ -1,5 +1,5 @@
 import type { Check } from '../findings/finding.ts';
-import { asks } from './asks.ts';
+import { linkRequirements } from './linkRequirements.ts';
 import { drivePlaces, links } from './chain.ts';
 import { firmware } from './firmware.ts';
 import { lost } from './lost.ts';
@@ -20,7 +20,7 @@ export const linkChecks: readonly Check[] = [
   firmware,
   memory,
   moduleSort,
-  asks,
+  linkRequirements,
   links,
   sataLinks,
   drivePlaces,

@@ -2,16 +2,16 @@ import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { listOf, numberOf } from '../model/lookup/lookup.ts';
-import { all, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { behind } from '../model/lookup/reads.ts';
 import type { Part, Shop } from '../model/types/types.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 
 /** What a board offers, and what of it a plan uses as far as that can be counted. */
 const offers: readonly { key: NumberKey; label: string; used?: (plan: Plan) => number }[] = [
-  { key: 'memorySlots', label: 'RAM slots', used: (plan) => all(plan, 'memory').length },
-  { key: 'x16', label: 'card slots', used: (plan) => all(plan, 'card').length },
+  { key: 'memorySlots', label: 'RAM slots', used: (plan) => partsOfKind(plan, 'memory').length },
+  { key: 'x16', label: 'card slots', used: (plan) => partsOfKind(plan, 'card').length },
   { key: 'm2', label: 'M.2 sockets' },
   { key: 'sata', label: 'drive ports' },
   { key: 'screens', label: 'screen outputs' },
@@ -22,7 +22,7 @@ const offers: readonly { key: NumberKey; label: string; used?: (plan: Plan) => n
 
 /** What is lost by another board: ports, slots, headers and phases, each with what it had and has. */
 export function lost(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const was = plan.goes.find((gone) => gone.kind === 'board')?.part;
   if (!board || !was || board.state === 'stays') return [];
   const counted = [
@@ -51,14 +51,14 @@ export function lost(plan: Plan): Finding[] {
       seats: ['board'],
       unit: '',
       terms,
-      restLabel: fewer.length > 0 ? `${fewer.length} fewer` : 'nothing lost',
+      marginLabel: fewer.length > 0 ? `${fewer.length} fewer` : 'nothing lost',
       say:
         short.length > 0
           ? `${was.name} had more, and the plan needs it: ${short.map(({ label }) => label).join(', ')}.`
           : fewer.length > 0
             ? `Fewer than on ${was.name}: ${names}. Count what depends on them before it goes.`
             : `Nothing counted is fewer than on ${was.name}.`,
-      source: practice,
+      source: commonPractice,
       remedies: [],
       undoMinutes: 60,
     },

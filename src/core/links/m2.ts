@@ -1,13 +1,20 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { all, listAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  listAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { m2Source } from '../standards/links.ts';
 
 /** An M.2 drive against the sockets: kind, key and length, each said where both sides are known. */
 export function m2Fits(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board) return [];
-  return all(plan, 'drive')
+  return partsOfKind(plan, 'drive')
     .filter((drive) => textAt(plan, drive, 'form')?.text === 'M.2')
     .flatMap((drive) => {
       const found = [kind(plan, board, drive), key(plan, board, drive), size(plan, board, drive)];
@@ -27,7 +34,7 @@ export function m2Fits(plan: Plan): Finding[] {
             plain(`${what} of the drive`, has, 0),
             plain(`${what} the socket takes`, takes, 0),
           ]),
-          restLabel: worst ? 'differs' : 'fits',
+          marginLabel: worst ? 'differs' : 'fits',
           say: worst ? worst.say : 'Kind, key and length as far as they are known agree.',
           source: m2Source,
           remedies: [],

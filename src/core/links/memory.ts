@@ -2,15 +2,22 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { memorySource } from '../standards/memory.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 
 /** Memory against the board: kind and form of every module, slots, limit, speed. */
 export function memory(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
-  const modules = all(plan, 'memory');
+  const board = partOfKind(plan, 'board');
+  const modules = partsOfKind(plan, 'memory');
   if (!board || modules.length === 0) return [];
   return [
     ...modules.map((module) => kind(plan, board, module)),
@@ -65,9 +72,9 @@ function slots(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
         termOf(board, 'memorySlots', 'slots', 1, have),
         plain('modules', range(modules.length), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 10,
       say: (_, mark) =>
         mark === 'stop'
@@ -92,8 +99,8 @@ function limit(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
       seats: ['board', ...modules.map((module) => module.seat)],
       unit: 'GB',
       terms: [termOf(board, 'memoryMax', 'board takes', 1, most), ...sizes],
-      margin: 0,
-      source: practice,
+      minimumMargin: 0,
+      source: commonPractice,
       undoMinutes: 10,
       say: (_, mark) =>
         mark === 'stop'
@@ -127,11 +134,11 @@ function speed(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
         termOf(board, 'memorySpeed', 'platform', 1, top),
         { ...termOf(slowest.module, 'speed', 'slowest module', -1, slowest.told) },
       ],
-      restLabel: `runs at ${Math.min(top.hi, slowest.told.hi)}`,
+      marginLabel: `runs at ${Math.min(top.hi, slowest.told.hi)}`,
       say: over
         ? "RAM faster than the platform runs at the platform's speed."
         : 'All modules run at the slowest common speed.',
-      source: practice,
+      source: commonPractice,
       remedies: [],
       undoMinutes: 10,
     },

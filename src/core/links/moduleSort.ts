@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { all, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import type { Source } from '../standards/source.ts';
 
 const source: Source = {
@@ -11,9 +11,9 @@ const source: Source = {
 
 /** Registered modules and plain ones do not run together, nor on a board for the other. */
 export function moduleSort(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const takes = board && textAt(plan, board, 'memorySort')?.text;
-  const modules = all(plan, 'memory').flatMap((module) => {
+  const modules = partsOfKind(plan, 'memory').flatMap((module) => {
     const sort = textAt(plan, module, 'sort')?.text;
     return sort === undefined ? [] : [{ module, sort }];
   });
@@ -42,7 +42,7 @@ export function moduleSort(plan: Plan): Finding[] {
         plain('the board takes', takes ?? '?', 0),
         ...modules.map(({ module, sort }) => plain(module.part.name, sort, 0)),
       ],
-      restLabel: mixed ? 'mixed' : refused ? 'refused' : 'agree',
+      marginLabel: mixed ? 'mixed' : refused ? 'refused' : 'agree',
       say: mixed
         ? 'Registered modules and plain ones do not start together.'
         : refused

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { sataMBs } from '../standards/links.ts';
 import type { Source } from '../standards/source.ts';
 import { range } from '../units/range.ts';
@@ -13,10 +13,10 @@ const source: Source = {
 
 /** Megabytes a second of a drive on a port: the slower of both, said where both are known. */
 export function sataLinks(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const port = board && numberAt(plan, board, 'sataGen');
   if (!board || !port) return [];
-  return all(plan, 'drive').flatMap((drive): Finding[] => {
+  return partsOfKind(plan, 'drive').flatMap((drive): Finding[] => {
     const form = textAt(plan, drive, 'form')?.text;
     const bus = textAt(plan, drive, 'bus')?.text;
     const own = numberAt(plan, drive, 'sataGen');
@@ -39,8 +39,8 @@ export function sataLinks(plan: Plan): Finding[] {
           plain('port', range(rate(port.lo), rate(port.hi)), 1),
           plain('drive', range(rate(own.lo), rate(own.hi)), -1),
         ],
-        rest: lost,
-        restLabel: lost.hi < 0 ? 'lost' : lost.lo < 0 ? 'may be lost' : 'nothing lost',
+        margin: lost,
+        marginLabel: lost.hi < 0 ? 'lost' : lost.lo < 0 ? 'may be lost' : 'nothing lost',
         say:
           lost.lo < 0
             ? `The port passes ${gives.hi} MB/s: an SSD feels it, a hard drive does not.`

@@ -1,13 +1,13 @@
 import type { Finding } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { all, one, textAt, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 
 /** Processor against socket, and a picture from somewhere. */
 export function socket(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
-  const processor = one(plan, 'processor');
+  const board = partOfKind(plan, 'board');
+  const processor = partOfKind(plan, 'processor');
   if (!board || !processor) return [];
   const found = [
     match({
@@ -26,12 +26,12 @@ export function socket(plan: Plan): Finding[] {
             }
           : { mark: 'stop', rest: 'differs', say: `A ${want} CPU does not go into ${have}.` },
       unknownSay: 'Read the socket off the frame round the CPU.',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 60,
     }),
   ];
   const graphics = textAt(plan, processor, 'graphics');
-  if (graphics?.text === 'no' && all(plan, 'card').length === 0) {
+  if (graphics?.text === 'no' && partsOfKind(plan, 'card').length === 0) {
     found.push(
       match({
         id: 'picture',
@@ -46,7 +46,7 @@ export function socket(plan: Plan): Finding[] {
           say: 'The CPU has no graphics of its own and no card is planned: the screen stays dark.',
         }),
         unknownSay: '',
-        source: practice,
+        source: commonPractice,
         undoMinutes: 30,
       }),
     );

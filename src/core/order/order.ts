@@ -1,7 +1,7 @@
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Schools, Tick } from '../model/types/types.ts';
 import { stepsOf } from './steps.ts';
-import { inWay, type InWay } from './space.ts';
+import { blockedSteps, type Blockage } from './blockages.ts';
 import type { Phase, Step } from './step.ts';
 
 const phases: readonly Phase[] = [
@@ -21,12 +21,12 @@ const phases: readonly Phase[] = [
  * The work list: every step after what it needs, phases in the order of the trade. `blocked`
  * says what stands in whose way in this case: it overrules the school where they differ.
  */
-export function workOrder(plan: Plan, schools: Schools, blocked: readonly InWay[] = []): Step[] {
-  return sorted(inWay(stepsOf(plan, schoolsIn(schools, blocked)), blocked));
+export function workOrder(plan: Plan, schools: Schools, blocked: readonly Blockage[] = []): Step[] {
+  return sorted(blockedSteps(stepsOf(plan, schoolsIn(schools, blocked)), blocked));
 }
 
 /** The school of the supply gives way where the space surely asks for the other order. */
-function schoolsIn(schools: Schools, blocked: readonly InWay[]): Schools {
+function schoolsIn(schools: Schools, blocked: readonly Blockage[]): Schools {
   const sure = (first: string, later: string) =>
     blocked.some((block) => block.sure && block.first === first && block.later === later);
   if (sure('supply', 'board')) return { ...schools, supply: 'first' };

@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, listAt, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { fanLayout, HEADER_A } from '../plugs/fanLayout.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { treeOf } from '../watts/tree/index.ts';
 
@@ -12,11 +12,11 @@ const SPECIFIED_A = 1.5;
 
 /** The hungriest header of the board, fans dealt out as well as can be; those on a hub draw from its plug. */
 export function headerAmps(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const headers = board && listAt(plan, board, 'fanHeaders')?.items.length;
   const tree = treeOf(plan, 'full');
   if (!board || !headers || !tree) return [];
-  const onBoard = all(plan, 'fan').filter((placed) => tree.on.get(placed.seat) === 'main');
+  const onBoard = partsOfKind(plan, 'fan').filter((placed) => tree.on.get(placed.seat) === 'main');
   const fans = onBoard.flatMap((placed) => {
     const amps = numberAt(plan, placed, 'amps');
     return amps ? [{ name: placed.seat, amps: range(amps.lo, amps.hi) }] : [];
@@ -45,9 +45,9 @@ export function headerAmps(plan: Plan): Finding[] {
             : {}),
         },
       ],
-      margin: 0.1,
+      minimumMargin: 0.1,
       short: 'over',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'clear'

@@ -4,12 +4,12 @@ import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
 import {
-  all,
+  partsOfKind,
   appliedOf,
   isApplied,
   listAt,
   numberAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -28,7 +28,7 @@ import {
   softensC,
 } from '../standards/air.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { add, range, total, type Range } from '../units/range.ts';
 import { boardW, cardsDraws, cardsOwnSupply, drawsOf } from '../watts/tree/index.ts';
 
@@ -36,9 +36,9 @@ const product = (a: Range, b: Range): Range => range(a.lo * b.lo, a.hi * b.hi);
 
 /** The fans of a plan where their sizes put them: at the mounts of the case, those in front and below blowing in. */
 export function placedFans(plan: Plan): PlacedFan[] {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const mounts = [...((shell && listAt(plan, shell, 'fanMounts')?.items) ?? [])];
-  return all(plan, 'fan').map((fan) => {
+  return partsOfKind(plan, 'fan').map((fan) => {
     const told = numberAt(plan, fan, 'size');
     const sizeMm = told ? range(told.lo, told.hi) : range(60, 140);
     const at = mounts.findIndex(
@@ -81,11 +81,11 @@ function facesOf(plan: Plan, shell: Placed): Range {
 
 /** Air through the case at full load; undefined without a case or watts. */
 export function airOf(plan: Plan): CaseAir | undefined {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const draws = drawsOf(plan);
   if (!shell || draws.length === 0) return undefined;
   const place = textAt(plan, shell, 'supplyAt')?.text;
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const feeds = supply && textAt(plan, supply, 'feeds')?.text;
   const outside = place === 'outside the case' || (feeds !== undefined && feeds !== 'supply');
   const turned = isApplied(plan, turnSupply());
@@ -131,8 +131,8 @@ function warmthChanges(plan: Plan): boolean {
 }
 
 function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
-  const processor = one(plan, 'processor');
-  const cooler = one(plan, 'cooler');
+  const processor = partOfKind(plan, 'processor');
+  const cooler = partOfKind(plan, 'cooler');
   const watts = processor && numberAt(plan, processor, 'watts');
   if (!processor || !cooler || !watts) return [];
   const held = appliedOf(plan, 'limitWatts').find(({ seat }) => seat === processor.seat)?.watts;
@@ -160,12 +160,12 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
           value: product(w, add(kw, pasteKW)),
         },
       ],
-      margin: 5,
+      minimumMargin: 5,
       spare: 'cooler than the aim',
       short: 'too warm',
       /* It slows down, it does not burn. */
       lack: 'mend',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 45,
       say: (_, mark) =>
         mark === 'clear'
@@ -190,7 +190,7 @@ function caseWarmth(air: CaseAir | undefined): Finding[] {
         plain('may be warmer than the room by', range(CASE_K), 1),
         { ...plain('watts over the air that goes through', air.warmerK, -1), how: 'class' },
       ],
-      margin: 2,
+      minimumMargin: 2,
       short: 'too warm',
       lack: 'mend',
       source: airSource,
@@ -207,7 +207,7 @@ function caseWarmth(air: CaseAir | undefined): Finding[] {
 
 /** Printed brackets and lids beside what gets hot. */
 function prints(plan: Plan): Finding[] {
-  return all(plan, 'small').flatMap((placed) => {
+  return partsOfKind(plan, 'small').flatMap((placed) => {
     const what = textAt(plan, placed, 'what')?.text ?? '';
     if (!/print/.test(what)) return [];
     const material = textAt(plan, placed, 'material');
@@ -233,9 +233,9 @@ function prints(plan: Plan): Finding[] {
           input: input('beside'),
         },
       ],
-      margin: 10,
+      minimumMargin: 10,
       short: 'softens',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 120,
       say: (_, mark) =>
         mark === 'clear'

@@ -8,7 +8,7 @@ import { hasApplied } from '../remedies/index.ts';
  * the finding bears the mark the remedy leaves. Remedies that change a measure are in the
  * check's own sum already.
  */
-export function inked(plan: Plan, finding: Finding): Finding {
+export function withOrderedRemedies(plan: Plan, finding: Finding): Finding {
   const remedy = finding.remedies.find(
     ({ get, value }) => get && value.do !== 'put' && hasApplied(plan, value),
   );

@@ -4,7 +4,7 @@ import { plain } from '../findings/terms.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Placed, Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
 
@@ -33,9 +33,9 @@ export function twoSeats(plan: Plan): Finding[] {
           plain('there is', range(1), 1),
           plain(`planned as ${names}`, range(list.length), -1),
         ],
-        margin: 0,
+        minimumMargin: 0,
         short: 'short',
-        source: practice,
+        source: commonPractice,
         undoMinutes: 30,
         say: () => `${first.part.name} is one piece and is planned as ${names}.`,
         remedies: () =>
@@ -84,9 +84,9 @@ function twice(plan: Plan, placed: Placed): Finding[] {
         plain('on the shelf', range(1), 1),
         plain(`wanted by ${names}`, range(wanting.length), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: () => `${placed.part.name} is promised to ${names}.`,
     }),
@@ -179,9 +179,9 @@ function word(
     seats: [placed.seat],
     unit: '',
     terms: [plain(placed.part.name, told.where, 0)],
-    restLabel: told.rest,
+    marginLabel: told.rest,
     say: told.say,
-    source: practice,
+    source: commonPractice,
     remedies: [],
     undoMinutes: 30,
   };

@@ -61,14 +61,14 @@ export function questions(shop: Shop, found: readonly Finding[]): Question[] {
 
 /** Chance that the rest turns out below nothing, all values alike likely. */
 function trouble(finding: Finding): number {
-  return finding.rest ? shareBelow(finding.rest, 0) : 0.5;
+  return finding.margin ? shareBelow(finding.margin, 0) : 0.5;
 }
 
 /** The value of one open term at which the rest is exactly nothing, if it lies within its range. */
 function decidingBound(finding: Finding, term: Term, asked: Property) {
   if (typeof term.value === 'string' || asked.measure === 'count' || term.sign === 0)
     return undefined;
-  if (!finding.rest) return undefined;
+  if (!finding.margin) return undefined;
   const others = restOf(finding.terms.filter((other) => other !== term));
   const bounds = term.sign === 1 ? subtract(zero, others) : others;
   const below = term.sign === 1 ? bounds.hi : bounds.lo;

@@ -3,8 +3,8 @@ import type { Plan } from '../model/lookup/plan.ts';
 import type { Job, Shop } from '../model/types/types.ts';
 import { checks } from './checks.ts';
 import { foundTogether } from './foundTogether.ts';
-import { inked } from './ordered.ts';
-import { practice } from '../standards/source.ts';
+import { withOrderedRemedies } from './ordered.ts';
+import { commonPractice } from '../standards/source.ts';
 import { planOf } from './planOf.ts';
 
 const kept = new WeakMap<Shop, Map<string, Finding[]>>();
@@ -24,7 +24,7 @@ export function checksOf(shop: Shop, job: Job): Finding[] {
 export function runChecks(plan: Plan): Finding[] {
   return checks
     .flatMap((check, i) => orNamed(() => check(plan), i))
-    .map((finding) => inked(plan, foundTogether(plan, finding)))
+    .map((finding) => withOrderedRemedies(plan, foundTogether(plan, finding)))
     .sort(byMark);
 }
 
@@ -45,9 +45,9 @@ function orNamed(work: () => Finding[], check: number): Finding[] {
         seats: [],
         unit: '',
         terms: [],
-        restLabel: 'not known',
+        marginLabel: 'not known',
         say: `Something in this job's data stops it (${(error as Error).message.slice(0, 120)}). The other sums stand.`,
-        source: practice,
+        source: commonPractice,
         remedies: [],
         undoMinutes: 0,
       },
@@ -58,15 +58,15 @@ function orNamed(work: () => Finding[], check: number): Finding[] {
 /** The finding nearest to trouble: the worst mark, then the least rest for its need; measures before counts and words. */
 export function tightest(found: readonly Finding[]): Finding | undefined {
   const slack = (finding: Finding) => {
-    if (!finding.rest || finding.unit === '') return finding.mark === 'clear' ? Infinity : 1000;
+    if (!finding.margin || finding.unit === '') return finding.mark === 'clear' ? Infinity : 1000;
     /* Clear though its figures leave it open: found together. */
-    if (finding.mark === 'clear' && finding.rest.lo < 0) return Infinity;
+    if (finding.mark === 'clear' && finding.margin.lo < 0) return Infinity;
     const need = finding.terms.reduce(
       (sum, term) =>
         typeof term.value === 'string' || term.sign !== -1 ? sum : sum + term.value.hi,
       0,
     );
-    return finding.rest.lo / Math.max(need, 1);
+    return finding.margin.lo / Math.max(need, 1);
   };
   return [...found].sort((a, b) => byMark(a, b) || slack(a) - slack(b))[0];
 }

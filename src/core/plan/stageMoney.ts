@@ -5,7 +5,7 @@ import type { Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import { inStages, stageName, stageOf, stagesOf } from '../model/types/stages.ts';
 import type { Job, Part, Shop } from '../model/types/types.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { exchanged } from '../units/money.ts';
 import { range } from '../units/range.ts';
 
@@ -80,10 +80,10 @@ export function boughtTwice(plan: Plan): Finding[] {
             worth > 0 ? 1 : 0,
           ),
         ],
-        rest: range((worth - paid) / 100),
-        restLabel: unpriced.length > 0 ? 'and what has no price' : 'for the time between',
+        margin: range((worth - paid) / 100),
+        marginLabel: unpriced.length > 0 ? 'and what has no price' : 'for the time between',
         say: `${names} ${passing.length > 1 ? 'serve' : 'serves'} only until ${stageName(stageOf(last))}. Buying for the last stage at once saves that, if it runs the first stage too.`,
-        source: practice,
+        source: commonPractice,
         remedies: [],
         undoMinutes: 0,
       },

@@ -2,7 +2,7 @@ import { byMark, type Check, type Finding, type Term } from '../findings/finding
 import { plain } from '../findings/terms.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { stageName, stagesOf } from '../model/types/stages.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { scale, type Range } from '../units/range.ts';
 import { sizeChecks } from '../watts/index.ts';
 import { planOf } from './planOf.ts';
@@ -34,8 +34,8 @@ export function stageRests(plan: Plan): StageRest[] {
       .flatMap((check) => check(at))
       .flatMap((finding): StageRest[] => {
         const size = sizes[finding.id];
-        if (!size || !finding.rest) return [];
-        return [{ stage, finding, restW: scale(finding.rest, size.perUnit), where: size.where }];
+        if (!size || !finding.margin) return [];
+        return [{ stage, finding, restW: scale(finding.margin, size.perUnit), where: size.where }];
       });
     return found
       .sort((a, b) => byMark(a.finding, b.finding) || a.restW.lo - b.restW.lo)
@@ -62,10 +62,10 @@ export function stageWatts(plan: Plan): Finding[] {
         ...plain(`${stageName(each.stage)}, ${each.where}`, each.restW, 0),
         how: 'class',
       })),
-      rest: last.restW,
-      restLabel: last.restW.hi < 0 ? 'short at the end' : 'left at the end',
+      margin: last.restW,
+      marginLabel: last.restW.hi < 0 ? 'short at the end' : 'left at the end',
       say: saysOf(rests),
-      source: practice,
+      source: commonPractice,
       remedies: [],
       undoMinutes: 30,
     },
@@ -117,8 +117,8 @@ export const stageStops =
           seats: first.seats,
           unit: first.unit,
           terms: first.terms,
-          rest: first.rest,
-          restLabel: first.restLabel,
+          margin: first.margin,
+          marginLabel: first.marginLabel,
           say: `As planned ${stageName(stage)}: ${first.say}${stops.length > 1 ? ` And ${stops.length - 1} more.` : ''} Each stage must run by itself.`,
           source: first.source,
           remedies: [],

@@ -1,14 +1,14 @@
 import type { TextKey } from '../model/properties/index.ts';
 import { indexOf, standingOf, textOf } from '../model/lookup/lookup.ts';
-import { one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { kindOfSeat } from '../model/types/seats.ts';
-import type { Hunt, Kind, Part, Shop } from '../model/types/types.ts';
-import { signIds, type HuntState, type Learned, type Sign } from '../startup/index.ts';
+import type { Diagnosis, Kind, Part, Shop } from '../model/types/types.ts';
+import { symptomIds, type DiagnosisState, type Learned, type Symptom } from '../startup/index.ts';
 import { table } from '../units/table.ts';
 
 /** What a search for a fault knows of a plan and its shop. */
-export function huntOf(plan: Plan, hunt: Hunt): HuntState | undefined {
-  const sign = signIds.find((each) => each === hunt.sign);
+export function diagnosisOf(plan: Plan, hunt: Diagnosis): DiagnosisState | undefined {
+  const sign = symptomIds.find((each) => each === hunt.sign);
   if (!sign) return undefined;
   return {
     sign,
@@ -24,7 +24,7 @@ export function huntOf(plan: Plan, hunt: Hunt): HuntState | undefined {
 
 /** A maker's own board, or a plug of its own. */
 export function isMakers(plan: Plan): boolean {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board) return false;
   const plug = textAt(plan, board, 'mainPlug')?.text;
   return (
@@ -42,7 +42,7 @@ const alike: Partial<Record<Kind, readonly TextKey[]>> = {
 };
 
 /** A part of the shelf or of a donor for each kind that can be swapped in; tested ones first. */
-export function sparesFor(plan: Plan): HuntState['spares'] {
+export function sparesFor(plan: Plan): DiagnosisState['spares'] {
   const { shop } = plan;
   const used = new Set(plan.seats.map((placed) => placed.part.id));
   const index = indexOf(shop);
@@ -52,7 +52,7 @@ export function sparesFor(plan: Plan): HuntState['spares'] {
     );
   return Object.fromEntries(
     swappable.flatMap((kind) => {
-      const now = one(plan, kind)?.part;
+      const now = partOfKind(plan, kind)?.part;
       const fits = (part: Part) =>
         !now ||
         (alike[kind] ?? []).every((key) => {
@@ -90,7 +90,7 @@ export function learnedOf(shop: Shop, without?: string, machineName?: string): L
     for (const hunt of job.hunts) {
       if (hunt.id === without) continue;
       if (hunt.verdict === 'found' && hunt.causeId) {
-        const own = (found[hunt.sign as Sign] ??= table());
+        const own = (found[hunt.sign as Symptom] ??= table());
         own[hunt.causeId] = (own[hunt.causeId] ?? 0) + weight;
       }
       for (const { testId, minutes: took } of hunt.tried) {

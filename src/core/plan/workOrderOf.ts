@@ -1,4 +1,4 @@
-import { orderFromSpace } from '../fit/ways.ts';
+import { orderFromSpace } from '../fit/insertionPaths.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Schools } from '../model/types/types.ts';
 import { workOrder, type Step } from '../order/index.ts';

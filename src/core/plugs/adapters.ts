@@ -1,5 +1,5 @@
 import type { Mark } from '../findings/finding.ts';
-import { all, listAt, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, listAt, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 
 /** An adapter of the plan that joins these two, and how far it may be trusted. */
 export interface Adapter {
@@ -11,7 +11,7 @@ export interface Adapter {
 
 /** The adapter among the small parts of the plan that takes this plug and gives that one. */
 export function adapterFor(plan: Plan, from: string, to: string): Adapter | undefined {
-  const placed = all(plan, 'small').find(
+  const placed = partsOfKind(plan, 'small').find(
     (each) =>
       listAt(plan, each, 'joinsFrom')?.items.includes(from) &&
       listAt(plan, each, 'joinsTo')?.items.includes(to),

@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { all, listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plug } from '../standards/plugs/index.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
 import { sataSplitter } from '../remedies/sataSplitter.ts';
@@ -15,8 +15,8 @@ const count = (items: readonly string[], id: string) => items.filter((item) => i
  * drive plugs. An 8-pin that is left over mostly splits into 6 and 2.
  */
 export function cardPlugs(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
-  const cards = all(plan, 'card');
+  const supply = partOfKind(plan, 'supply');
+  const cards = partsOfKind(plan, 'card');
   const gives = supply && listAt(plan, supply, 'plugs');
   if (!supply || !gives) return [];
   const wanted = cards.flatMap((placed) => listAt(plan, placed, 'plugs')?.items ?? []);
@@ -41,9 +41,9 @@ export function cardPlugs(plan: Plan): Finding[] {
         ...(splits > 0 ? [plain('8-pin left, if it splits into 6+2', range(0, splits), 1)] : []),
         plain('cards want', range(need), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
-      source: plug(id)?.source ?? practice,
+      source: plug(id)?.source ?? commonPractice,
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'stop'
@@ -64,9 +64,11 @@ const countOf = (items: readonly string[], id: CardPlug) =>
 
 /** Drives against the supply's SATA plugs; one plug carries one drive unless a splitter is sound. */
 export function drivePlugs(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const gives = supply && listAt(plan, supply, 'plugs');
-  const drives = all(plan, 'drive').filter((drive) => textAt(plan, drive, 'form')?.text !== 'M.2');
+  const drives = partsOfKind(plan, 'drive').filter(
+    (drive) => textAt(plan, drive, 'form')?.text !== 'M.2',
+  );
   if (!supply || !gives || drives.length === 0) return [];
   const sata = count(gives.items, 'sata');
   return [
@@ -84,10 +86,10 @@ export function drivePlugs(plan: Plan): Finding[] {
         },
         plain('drives want', range(drives.length), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: 'mend',
-      source: plug('sata')?.source ?? practice,
+      source: plug('sata')?.source ?? commonPractice,
       undoMinutes: 15,
       say: (_, mark) =>
         mark === 'mend'

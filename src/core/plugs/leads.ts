@@ -1,10 +1,17 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
 import { plugIn, plugNameIn } from '../model/lookup/ownPlugs.ts';
-import { all, listAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  listAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import type { Plug } from '../standards/plugs/index.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { touch } from './mate/index.ts';
 
 /**
@@ -121,9 +128,9 @@ export function leadVerdict(
 
 /** Every modular lead of the plan against its supply. */
 export function modularLeads(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   if (!supply) return [];
-  return all(plan, 'small').flatMap((placed) => {
+  return partsOfKind(plan, 'small').flatMap((placed) => {
     const belongs = textAt(plan, placed, 'belongsTo');
     if (!belongs) return [];
     const { mark, rest, say } = verdictIn(plan, supply, placed, belongs.text);
@@ -138,9 +145,9 @@ export function modularLeads(plan: Plan): Finding[] {
         { ...wordOf(placed, 'belongsTo', 'lead of', belongs), value: belongs.text, sign: 0 },
         { ...wordOf(supply, 'socketOrder', 'on', undefined), value: supply.part.name, sign: 0 },
       ],
-      restLabel: rest,
+      marginLabel: rest,
       say,
-      source: practice,
+      source: commonPractice,
       remedies: [],
       undoMinutes: 120,
     };

@@ -2,16 +2,16 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { plugIn } from '../model/lookup/ownPlugs.ts';
-import { one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { plug, type Plug } from '../standards/plugs/index.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { pairFinding } from './pairs.ts';
 
 /** The supply's main plug against the board's header: looks prove nothing, the order must be known. */
 export function mainPlug(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
-  const supply = one(plan, 'supply');
+  const board = partOfKind(plan, 'board');
+  const supply = partOfKind(plan, 'supply');
   if (!board || !supply) return [];
   const give = textAt(plan, supply, 'mainPlug');
   const take = textAt(plan, board, 'mainPlug');
@@ -23,14 +23,14 @@ export function mainPlug(plan: Plan): Finding[] {
     socket: { id: take.text, placed: board, key: 'mainPlug', told: take },
     undoMinutes: 40,
   });
-  if (found.restLabel.startsWith('adapter')) return [found];
+  if (found.marginLabel.startsWith('adapter')) return [found];
   const verdict = mainVerdict(plugIn(plugsOf(plan), give.text), plugIn(plugsOf(plan), take.text));
   if (!verdict) return [found];
   return [
     {
       ...found,
       mark: verdict.mark,
-      restLabel: verdict.rest,
+      marginLabel: verdict.rest,
       say: verdict.say,
       remedies: verdict.mark === 'mend' ? found.remedies : [],
     },
@@ -75,7 +75,7 @@ export function mainVerdict(
 }
 
 function notSaid(plan: Plan, give: string | undefined, take: string | undefined): Finding {
-  const [board, supply] = [one(plan, 'board'), one(plan, 'supply')];
+  const [board, supply] = [partOfKind(plan, 'board'), partOfKind(plan, 'supply')];
   const side = (placed: typeof board, label: string, id: string | undefined) => ({
     ...(placed ? wordOf(placed, 'mainPlug', label, undefined) : { label }),
     value: id === undefined ? undefined : plugIn(plugsOf(plan), id)?.name,
@@ -90,7 +90,7 @@ function notSaid(plan: Plan, give: string | undefined, take: string | undefined)
     verdict: () => ({ mark: 'watch', rest: 'not known', say: '' }),
     unknownSay:
       'Which main plug this is has not been said. Count its ways and look at the colours.',
-    source: plug(take ?? '')?.source ?? practice,
+    source: plug(take ?? '')?.source ?? commonPractice,
     undoMinutes: 40,
   });
 }

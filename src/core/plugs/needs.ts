@@ -1,4 +1,4 @@
-import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import type { Plug } from '../standards/plugs/index.ts';
 
 /** What the board's converter takes for each watt of the CPU (common practice, no source). */
@@ -9,7 +9,7 @@ const VRM = 1.2;
  * were said or measured. One entry a plug; what is left out is for the adapter to ask or assume.
  */
 export function needsOf(plan: Plan, takes: readonly Plug[]): Record<string, number>[] {
-  const processor = one(plan, 'processor');
+  const processor = partOfKind(plan, 'processor');
   const watts = processor && numberAt(plan, processor, 'watts');
   return takes.map((plug): Record<string, number> =>
     plug.group === 'processor' && watts && watts.how !== 'class'

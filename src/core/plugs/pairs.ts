@@ -1,13 +1,13 @@
 import type { FactKey } from '../model/properties/index.ts';
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
-import type { TextTold } from '../model/lookup/lookup.ts';
+import type { ResolvedText } from '../model/lookup/lookup.ts';
 import { plugIn, plugNameIn } from '../model/lookup/ownPlugs.ts';
 import type { Placed, Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
-import { meet, type Keys, type Meeting, type Verdict } from './mate/index.ts';
+import { mate, type Keys, type Mating, type Verdict } from './mate/index.ts';
 import { offer } from '../remedies/offer.ts';
 import { plugAdapter } from '../remedies/plugAdapter.ts';
 
@@ -15,8 +15,8 @@ import { plugAdapter } from '../remedies/plugAdapter.ts';
 export interface Pair {
   id: string;
   title: string;
-  plug: { id: string; placed: Placed; key: FactKey; told?: TextTold | undefined };
-  socket: { id: string; placed: Placed; key: FactKey; told?: TextTold | undefined };
+  plug: { id: string; placed: Placed; key: FactKey; told?: ResolvedText | undefined };
+  socket: { id: string; placed: Placed; key: FactKey; told?: ResolvedText | undefined };
   keys?: Keys;
   undoMinutes?: number;
 }
@@ -46,9 +46,9 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
     plugIn(plugsOf(plan), pair.socket.id),
   ];
   const name = (id: string) => plugNameIn(plugsOf(plan), id);
-  const meeting: Meeting =
+  const meeting: Mating =
     plug && socket
-      ? meet(plug, socket, pair.keys)
+      ? mate(plug, socket, pair.keys)
       : { verdict: 'unknown', placement: undefined, contacts: [], says: [] };
   const adapter = adapterFor(plan, pair.plug.id, pair.socket.id);
   /* Wrong and of another size, nobody takes one for the other: an adapter mends it. Of one size it is a trap. */
@@ -81,9 +81,9 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
           },
         ]
       : terms,
-    restLabel: adapter?.rest ?? rests[meeting.verdict],
+    marginLabel: adapter?.rest ?? rests[meeting.verdict],
     say: adapter?.say ?? sayOf(meeting),
-    source: socket?.source ?? practice,
+    source: socket?.source ?? commonPractice,
     undoMinutes: pair.undoMinutes ?? 30,
     remedies:
       adapter || mark === 'clear' || meeting.verdict === 'partly'
@@ -99,7 +99,7 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
 }
 
 /** In words, with what meets what. */
-export function sayOf(meeting: Meeting): string {
+export function sayOf(meeting: Mating): string {
   const what = meeting.says.slice(0, 3).join(', ');
   switch (meeting.verdict) {
     case 'right':
@@ -117,10 +117,10 @@ export function sayOf(meeting: Meeting): string {
   }
 }
 
-const turnedWord = (meeting: Meeting) =>
+const turnedWord = (meeting: Mating) =>
   meeting.placement && meeting.placement.how !== 'as it is' ? ` ${meeting.placement.how}` : '';
 
-function partly({ placement, contacts, says }: Meeting): string {
+function partly({ placement, contacts, says }: Mating): string {
   if (says.length > 0) return `It goes on, but ${says.slice(0, 2).join(', ')}.`;
   if ((placement?.over ?? 0) > 0)
     return `${placement?.over} of its ways hang beside the socket: look that nothing stands there.`;

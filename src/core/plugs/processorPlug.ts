@@ -1,20 +1,20 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { plugNameIn } from '../model/lookup/ownPlugs.ts';
 import { plug } from '../standards/plugs/index.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
-import { meet } from './mate/index.ts';
+import { mate } from './mate/index.ts';
 import { offer } from '../remedies/offer.ts';
 import { processorAdapter } from '../remedies/processorAdapter.ts';
 
 /** The board's processor header against what the supply brings. A card's six-way is reversed there: a Stop. */
 export function processorPlug(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
-  const supply = one(plan, 'supply');
+  const board = partOfKind(plan, 'board');
+  const supply = partOfKind(plan, 'supply');
   if (!board || !supply) return [];
   const take = textAt(plan, board, 'processorPlug');
   const gives = listAt(plan, supply, 'plugs');
@@ -40,7 +40,7 @@ export function processorPlug(plan: Plan): Finding[] {
       },
       verdict: () => adapter ?? verdict(gives?.items ?? [], take?.text ?? ''),
       unknownSay: 'Which CPU plug is wanted, or brought, has not been said.',
-      source: plug(take?.text ?? '')?.source ?? practice,
+      source: plug(take?.text ?? '')?.source ?? commonPractice,
       undoMinutes: 30,
       remedies: (mark) =>
         mark === 'mend' ? [offer(plan, processorAdapter({ to: take?.text ?? '' }), 'watch')] : [],
@@ -81,7 +81,7 @@ function verdict(
 /** What a card plug would do in the processor's header: the pins are the other way round. */
 function reversed(gives: readonly string[], take: string): string {
   const [card, socket] = [plug(gives.find((id) => id.startsWith('card')) ?? 'card6'), plug(take)];
-  const meeting = card && socket && meet(card, socket);
+  const meeting = card && socket && mate(card, socket);
   return meeting?.verdict === 'burns'
     ? ` A ${card?.name} plug goes in and burns: ${meeting.says.join(', ')}. Never.`
     : '';

@@ -1,16 +1,16 @@
 import type { Finding } from '../findings/finding.ts';
-import { all, listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
-import { meet } from './mate/index.ts';
+import { mate } from './mate/index.ts';
 import { plugIn } from '../model/lookup/ownPlugs.ts';
 import { pairFinding } from './pairs.ts';
 
 /** Lights on the board's light headers: the header of their own kind if there is one, else the nearest that would take them. */
 export function lights(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const headers = board && listAt(plan, board, 'lightHeaders');
   if (!board || !headers || headers.items.length === 0) return [];
-  return all(plan, 'small').flatMap((placed) => {
+  return partsOfKind(plan, 'small').flatMap((placed) => {
     const told = textAt(plan, placed, 'plug');
     if (!told || plugIn(plugsOf(plan), told.text)?.group !== 'light') return [];
     const socket = headers.items.find((id) => id === told.text) ?? headers.items[0] ?? '';
@@ -26,17 +26,17 @@ export function lights(plan: Plan): Finding[] {
 
 /** Each fan on a header: one of its own kind first, then one that takes it; every header once. */
 export function fans(plan: Plan): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const headers = board && listAt(plan, board, 'fanHeaders');
   if (!board || !headers) return [];
   const free = [...headers.items];
-  return all(plan, 'fan').flatMap((placed) => {
+  return partsOfKind(plan, 'fan').flatMap((placed) => {
     const told = textAt(plan, placed, 'plug');
     if (!told) return [];
     const own = plugIn(plugsOf(plan), told.text);
     const takes = (id: string) => {
       const socket = plugIn(plugsOf(plan), id);
-      return own && socket && ['right', 'partly'].includes(meet(own, socket).verdict);
+      return own && socket && ['right', 'partly'].includes(mate(own, socket).verdict);
     };
     const socket = free.find((id) => id === told.text) ?? free.find(takes) ?? free[0];
     if (socket === undefined) return [];
@@ -53,7 +53,7 @@ export function fans(plan: Plan): Finding[] {
 
 /** The front block on the board's header. */
 export function frontBlock(plan: Plan): Finding[] {
-  const [board, leads] = [one(plan, 'board'), one(plan, 'leads')];
+  const [board, leads] = [partOfKind(plan, 'board'), partOfKind(plan, 'leads')];
   const take = board && textAt(plan, board, 'frontHeader');
   const give = leads && textAt(plan, leads, 'frontPlug');
   if (!board || !leads || !take || !give) return [];
@@ -70,11 +70,11 @@ export function frontBlock(plan: Plan): Finding[] {
 
 /** Drives with a plug of their own kind against what the supply brings; a drive plug without its key goes in backwards. */
 export function driveKeys(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const gives = supply && listAt(plan, supply, 'plugs');
   if (!supply || !gives) return [];
   const snapped = textAt(plan, supply, 'driveKey')?.text === 'snapped';
-  return all(plan, 'drive').flatMap((placed) => {
+  return partsOfKind(plan, 'drive').flatMap((placed) => {
     const told = textAt(plan, placed, 'plug');
     if (!told || told.text === 'sata') return [];
     const brings =

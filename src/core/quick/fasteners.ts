@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { figure } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { screwLength, whichThread } from '../fit/fasteners.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { parseNumber } from '../units/length.ts';
 import { range } from '../units/range.ts';
 
@@ -32,7 +32,7 @@ function thread(text: string) {
       plain('diameter', `${match[1]} mm`, 0),
       ...(pitch === undefined ? [] : [plain('pitch', `${match[2]} mm`, 0)]),
     ],
-    restLabel: answer.may.map((each) => each.name).join(' or ') || 'none',
+    marginLabel: answer.may.map((each) => each.name).join(' or ') || 'none',
     say: answer.say,
   };
   return { say: answer.say, finding };
@@ -48,8 +48,8 @@ function screw(text: string) {
     mark: answer.fits.length > 0 ? 'clear' : answer.washers ? 'mend' : 'stop',
     unit: '',
     terms: [plain('depth of the hole', range(depth), 1), plain('plate', range(plate), 1)],
-    rest: answer.mayMm,
-    restLabel: `${figure(answer.mayMm)} mm under the head`,
+    margin: answer.mayMm,
+    marginLabel: `${figure(answer.mayMm)} mm under the head`,
     say: answer.say,
   };
   return { say: answer.say, finding };
@@ -60,7 +60,7 @@ const base = (title: string) => ({
   station: 'fit' as const,
   title,
   seats: [],
-  source: practice,
+  source: commonPractice,
   remedies: [],
   undoMinutes: 0,
 });

@@ -1,7 +1,7 @@
 import type { Finding, Mark, Term } from '../findings/finding.ts';
 import { figure, gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { practice, type Source } from '../standards/source.ts';
+import { commonPractice, type Source } from '../standards/source.ts';
 import {
   lengthPattern,
   lengthsIn,
@@ -55,7 +55,7 @@ const partInRoom: Reader = (text, unit) => {
     ...quickBase('part in its room'),
     unit: 'mm',
     terms: [plain('room', range(room), 1), plain('part', range(need), -1)],
-    margin: 2,
+    minimumMargin: 2,
     say: (rest, mark) =>
       mark === 'stop'
         ? `${figure(range(-rest.lo))} mm too long. It does not go in as it is.`
@@ -222,7 +222,7 @@ const quickBase = (title: string) => ({
   station: 'fit' as const,
   title,
   seats: [],
-  source: practice,
+  source: commonPractice,
   undoMinutes: 0,
 });
 
@@ -233,7 +233,16 @@ function note(
   rest: string,
   mark: Mark,
   say: string,
-  source: Source = practice,
+  source: Source = commonPractice,
 ): Finding {
-  return { ...quickBase(title), mark, unit: '', terms, restLabel: rest, say, source, remedies: [] };
+  return {
+    ...quickBase(title),
+    mark,
+    unit: '',
+    terms,
+    marginLabel: rest,
+    say,
+    source,
+    remedies: [],
+  };
 }

@@ -1,10 +1,10 @@
-import { attribute, dropBetween, saidBy, SettleError, type Said } from '../heat/index.ts';
-import type { Hunt, Job } from '../model/types/types.ts';
-import { causes, signs, testOf } from '../startup/index.ts';
+import { attribute, dropBetween, runFit, SettleError, type RunFit } from '../heat/index.ts';
+import type { Diagnosis, Job } from '../model/types/types.ts';
+import { causes, symptoms, testOf } from '../startup/index.ts';
 
 /** A search for a fault in a line or two: the sign, what was tried, what it was. */
-export function huntLine(hunt: Hunt): string {
-  const sign = signs[hunt.sign as keyof typeof signs] ?? hunt.sign;
+export function diagnosisLine(hunt: Diagnosis): string {
+  const sign = symptoms[hunt.sign as keyof typeof symptoms] ?? hunt.sign;
   const cause = causes.find((each) => each.id === hunt.causeId)?.name;
   const tried = hunt.tried.map((each) => {
     const test = testOf(each.testId, []);
@@ -26,9 +26,9 @@ export function huntLine(hunt: Hunt): string {
 
 /** What the runs of a job came to: where each settled, and the drop from first to last. */
 export function heatLines(job: Job): string[] {
-  const said = job.runs.flatMap((run): Said[] => {
+  const said = job.runs.flatMap((run): RunFit[] => {
     try {
-      return [saidBy(run)];
+      return [runFit(run)];
     } catch (error) {
       if (!(error instanceof SettleError)) throw error;
       return [];
@@ -49,7 +49,7 @@ export function heatLines(job: Job): string[] {
 }
 
 /** Parts damaged on the way and what became of them. */
-export function mishapLines(job: Job): string[] {
+export function damageLines(job: Job): string[] {
   return job.mishaps.map(
     (each) =>
       `${each.what}: ${each.mended ? 'mended' : 'not mended'}, ${each.retested ? 'retested' : 'not retested'}`,

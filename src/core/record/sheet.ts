@@ -16,7 +16,7 @@ import { jobAccount } from '../shop/accounts.ts';
 import { costs } from '../shop/standing.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
-import { heatLines, huntLine, mishapLines } from './record.ts';
+import { heatLines, diagnosisLine, damageLines } from './record.ts';
 import { titleOf } from '../remedies/index.ts';
 
 /** The sheet of a job: as it was frozen at hand-over, else as it stands now. */
@@ -56,8 +56,8 @@ function sheetNow(shop: Shop, job: Job): Sheet {
     open: found.filter((finding) => finding.mark !== 'clear').map(openLine),
     remedies: job.applied.map((value) => titleOf(value, plan)),
     readings: job.readings,
-    hunts: job.hunts.map(huntLine),
-    mishaps: mishapLines(job),
+    hunts: job.hunts.map(diagnosisLine),
+    mishaps: damageLines(job),
     heat: heatLines(job),
     clearings: job.clearings.map((clearing) => ({
       ...clearing,
@@ -79,7 +79,7 @@ function sheetNow(shop: Shop, job: Job): Sheet {
   };
 }
 
-const openLine = ({ id, mark, title, unit, rest, say }: Finding): SheetFinding => ({
+const openLine = ({ id, mark, title, unit, margin: rest, say }: Finding): SheetFinding => ({
   id,
   mark,
   title,

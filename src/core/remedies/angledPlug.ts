@@ -1,5 +1,5 @@
 import { plain } from '../findings/terms.ts';
-import { all } from '../model/lookup/plan.ts';
+import { partsOfKind } from '../model/lookup/plan.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../standards/room.ts';
 import { range, subtract } from '../units/range.ts';
@@ -22,5 +22,5 @@ export const angledPlug = remedy({
   undoable: true,
   givesUp: 'one more contact in the path: only for what the adapter carries',
   term: () => plain('angled plug', subtract(range(CARD_PLUG_BEND_MM), ANGLED_BEND_MM), 1),
-  options: (plan) => all(plan, 'card').map(({ seat }) => [{ do: 'angledPlug', seat }]),
+  options: (plan) => partsOfKind(plan, 'card').map(({ seat }) => [{ do: 'angledPlug', seat }]),
 });

@@ -1,5 +1,5 @@
 import { termOf } from '../findings/terms.ts';
-import { numberAt, one } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind } from '../model/lookup/plan.ts';
 import { remedy } from './kind.ts';
 
 declare module '../model/types/remedyValue.ts' {
@@ -17,12 +17,12 @@ export const cageOut = remedy({
   minutes: 20,
   undoable: true,
   term: (plan) => {
-    const shell = one(plan, 'case');
+    const shell = partOfKind(plan, 'case');
     const gain = shell && numberAt(plan, shell, 'cageGain');
     return gain && termOf(shell, 'cageGain', 'cage out', 1, gain);
   },
   options: (plan) => {
-    const shell = one(plan, 'case');
+    const shell = partOfKind(plan, 'case');
     return shell && numberAt(plan, shell, 'cageGain') ? [[{ do: 'cageOut' }]] : [];
   },
 });

@@ -1,5 +1,5 @@
 import { plain } from '../findings/terms.ts';
-import { all } from '../model/lookup/plan.ts';
+import { partsOfKind } from '../model/lookup/plan.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { range } from '../units/range.ts';
 import { remedy } from './kind.ts';
@@ -25,5 +25,5 @@ export const cutFront = remedy({
   cuts: true,
   spoils: 'an opening in the front',
   term: () => plain('cut', range(CUT_MM), 1),
-  options: (plan) => all(plan, 'card').map(({ seat }) => [{ do: 'cutFront', seat }]),
+  options: (plan) => partsOfKind(plan, 'card').map(({ seat }) => [{ do: 'cutFront', seat }]),
 });

@@ -1,5 +1,5 @@
 import { plain } from '../findings/terms.ts';
-import { all } from '../model/lookup/plan.ts';
+import { partsOfKind } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { range } from '../units/range.ts';
@@ -25,6 +25,6 @@ export const fanOutside = remedy({
   undoable: true,
   spoils: 'a fan to be seen',
   term: () => plain('fan outside', range(FAN_MM), 1),
-  options: (plan) => all(plan, 'fan').map(({ seat }) => [{ do: 'fanOutside', seat }]),
+  options: (plan) => partsOfKind(plan, 'fan').map(({ seat }) => [{ do: 'fanOutside', seat }]),
   moves: ({ seat }) => seat,
 });

@@ -1,8 +1,8 @@
 import {
-  all,
+  partsOfKind,
   appliedOf,
   listAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -17,7 +17,7 @@ export interface Mount {
 
 /** Every mount of the case, as its list names them: `cage 3.5`. Undefined while nobody listed them. */
 export function mountsOf(plan: Plan): Mount[] | undefined {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const list = shell && listAt(plan, shell, 'mounts');
   return list?.items.map((item) => {
     const at = item.lastIndexOf(' ');
@@ -39,7 +39,7 @@ export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
   const chosen = new Map(appliedOf(plan, 'moveDrive').map(({ seat, to }) => [seat, to]));
   const free = (mountsOf(plan) ?? []).filter((mount) => !(noCage && mount.place === 'cage'));
   const held = new Map<string, Mount>();
-  const drives = all(plan, 'drive').flatMap((drive) => {
+  const drives = partsOfKind(plan, 'drive').flatMap((drive) => {
     const form = textAt(plan, drive, 'form')?.text;
     return form === '3.5' || form === '2.5' ? [{ drive, form }] : [];
   });

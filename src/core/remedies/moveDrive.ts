@@ -1,4 +1,4 @@
-import { all } from '../model/lookup/plan.ts';
+import { partsOfKind } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { remedy } from './kind.ts';
@@ -20,7 +20,7 @@ export const moveDrive = remedy({
   minutes: 12,
   undoable: true,
   options: (plan) =>
-    all(plan, 'drive').map((drive) =>
+    partsOfKind(plan, 'drive').map((drive) =>
       otherPlaces(plan, drive).map((to) => ({ do: 'moveDrive', seat: drive.seat, to })),
     ),
   moves: ({ seat }) => seat,

@@ -17,7 +17,7 @@ export function offer(plan: Plan, value: RemedyValue, mark: Mark, rest?: Range):
     minutes: minutesOf(value),
     money: moneyOf(value, settingsOf(plan).currency),
     undoable,
-    ...(rest && { rest }),
+    ...(rest && { margin: rest }),
     ...(givesUp !== undefined && { givesUp }),
     ...(spoils !== undefined && { spoils }),
     ...(get && { get }),

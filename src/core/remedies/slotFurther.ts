@@ -1,5 +1,5 @@
 import { plain } from '../findings/terms.ts';
-import { all } from '../model/lookup/plan.ts';
+import { partsOfKind } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { range } from '../units/range.ts';
@@ -24,6 +24,6 @@ export const slotFurther = remedy({
   minutes: 2,
   undoable: true,
   term: () => plain('two slots further', range(TWO_SLOTS_MM), 1),
-  options: (plan) => all(plan, 'memory').map(({ seat }) => [{ do: 'slotFurther', seat }]),
+  options: (plan) => partsOfKind(plan, 'memory').map(({ seat }) => [{ do: 'slotFurther', seat }]),
   moves: ({ seat }) => seat,
 });

@@ -1,4 +1,4 @@
-import { one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { remedy } from './kind.ts';
 
 declare module '../model/types/remedyValue.ts' {
@@ -23,7 +23,7 @@ export const turnSupply = remedy({
 
 /** Whether the case holds its supply where it can be turned. */
 export function canTurn(plan: Plan): boolean {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const at = shell && textAt(plan, shell, 'supplyAt')?.text;
   return at === 'in front of the board' || at === 'over the board';
 }

@@ -9,9 +9,9 @@ import { driveMounts } from '../fit/driveMounts.ts';
 import { stack } from '../fit/stack.ts';
 import { supplyBay } from '../fit/supplyBay.ts';
 import { foundTogether } from '../plan/foundTogether.ts';
-import { inked } from '../plan/ordered.ts';
+import { withOrderedRemedies } from '../plan/ordered.ts';
 import { promisedElsewhere, twoSeats } from '../plan/promised.ts';
-import { all, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, type Plan } from '../model/lookup/plan.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';
 import { cageOut } from '../remedies/cageOut.ts';
 import { cutFront } from '../remedies/cutFront.ts';
@@ -48,7 +48,7 @@ function changesWith(plan: Plan, seat: string): string[] {
   /* Fans share the mounts of the case: where one hangs moves the others. */
   if (kind === 'fan')
     return [
-      ...all(plan, 'fan').map((fan) => variableId(fanOutside({ seat: fan.seat }))),
+      ...partsOfKind(plan, 'fan').map((fan) => variableId(fanOutside({ seat: fan.seat }))),
       variableId(cageOut()),
     ];
   if (kind === 'drive') return [variableId(moveDrive({ seat, to: '' })), variableId(cageOut())];
@@ -57,8 +57,8 @@ function changesWith(plan: Plan, seat: string): string[] {
 
 /** Every sum of the plan that something which may give takes part in. */
 export function familiesOf(plan: Plan): Family[] {
-  const cards = all(plan, 'card').map((placed) => placed.seat);
-  const drives = all(plan, 'drive').map((placed) => placed.seat);
+  const cards = partsOfKind(plan, 'card').map((placed) => placed.seat);
+  const drives = partsOfKind(plan, 'drive').map((placed) => placed.seat);
   const only =
     (check: Check, seat: string): Family['run'] =>
     (at) =>
@@ -115,7 +115,7 @@ export function familiesOf(plan: Plan): Family[] {
       variables: [a, b],
       run: (at) => twoSeats(at).filter((finding) => finding.seats.includes(a)),
     })),
-    ...all(plan, 'memory').map(({ seat }): Family => ({
+    ...partsOfKind(plan, 'memory').map(({ seat }): Family => ({
       name: `${seat} on its board`,
       variables: [seat],
       run: (at) => every(linkChecks)(at).filter((finding) => finding.seats.includes(seat)),
@@ -138,7 +138,8 @@ export function familiesOf(plan: Plan): Family[] {
   }
   return families.map((family) => ({
     ...family,
-    run: (at) => family.run(at).map((finding) => inked(at, foundTogether(at, finding))),
+    run: (at) =>
+      family.run(at).map((finding) => withOrderedRemedies(at, foundTogether(at, finding))),
   }));
 }
 

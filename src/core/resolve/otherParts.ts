@@ -78,7 +78,7 @@ function swap(
     {
       value: { do: 'put', seat, partId: part.id },
       title: `${part.name} (${part.id}${home ? `, donor ${home.id}` : ''}) as ${seatName(seat)}`,
-      rest: same?.rest,
+      margin: same?.margin,
       mark: worst([...(same ? [same] : []), ...fresh]),
       minutes: MINUTES_TO_SWAP + (home ? 10 : 0),
       money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },

@@ -11,7 +11,7 @@ import {
 } from './solve.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
 import type { Plan } from '../model/lookup/plan.ts';
-import { asks as asked } from '../links/asks.ts';
+import { linkRequirements as asked } from '../links/linkRequirements.ts';
 import { cardHeight } from '../fit/cardHeight.ts';
 import { coolerMount } from '../fit/coolerMount.ts';
 import { supplyBay } from '../fit/supplyBay.ts';
@@ -25,14 +25,14 @@ import { costOf, usualWeights, type Weights } from './cost.ts';
 import { variablesOf, withRemedy, type Option, type Variable } from './variables.ts';
 
 /** One thing that gives, and the conflicts that come back without it. */
-export interface Given {
+export interface ResolutionStep {
   label: string;
   because: string[];
 }
 
 /** A whole set of changes with which everything goes in. */
-export interface Way {
-  gives: Given[];
+export interface Resolution {
+  gives: ResolutionStep[];
   puts: { seat: SeatId; partId: string }[];
   applies: RemedyValue[];
   gets: { what: string; remedy: RemedyValue }[];
@@ -49,8 +49,8 @@ export interface Way {
   measure: string[];
 }
 
-export interface GiveAnswer {
-  ways: Way[];
+export interface Resolutions {
+  ways: Resolution[];
   combinations: number;
   nodes: number;
   proven: boolean;
@@ -62,7 +62,7 @@ export interface GiveAnswer {
   stays: string[];
 }
 
-export interface GiveOptions {
+export interface ResolveOptions {
   weights?: Weights;
   most?: number;
   nodeLimit?: number;
@@ -76,11 +76,11 @@ interface Model {
 }
 
 /** Ways to make it fit so that everything goes in: the cheapest set of changes, and the next best. */
-export function* giving(
+export function* searchResolutions(
   shop: Shop,
   job: Job,
-  options: GiveOptions = {},
-): Generator<Progress, GiveAnswer> {
+  options: ResolveOptions = {},
+): Generator<Progress, Resolutions> {
   const model = modelOf(shop, job, options.weights ?? usualWeights);
   const most = options.most ?? 6;
   const nodeLimit = options.nodeLimit ?? 2_000_000;
@@ -110,8 +110,8 @@ export function* giving(
   };
 }
 
-export function give(shop: Shop, job: Job, options: GiveOptions = {}): GiveAnswer {
-  const search = giving(shop, job, options);
+export function findResolutions(shop: Shop, job: Job, options: ResolveOptions = {}): Resolutions {
+  const search = searchResolutions(shop, job, options);
   for (;;) {
     const step = search.next();
     if (step.done) return step.value;
@@ -122,7 +122,7 @@ const stops = (found: readonly Finding[]) =>
   new Set(found.filter((finding) => finding.mark === 'stop').map((finding) => finding.id));
 
 /** A plan with a way taken, for its picture. */
-export function planWithWay(plan: Plan, way: Pick<Way, 'puts' | 'applies'>): Plan {
+export function planWithResolution(plan: Plan, way: Pick<Resolution, 'puts' | 'applies'>): Plan {
   const parts = indexOf(plan.shop).parts;
   const puts = new Map(way.puts.map((put) => [put.seat, parts.get(put.partId)]));
   return {
@@ -207,7 +207,7 @@ function levelOf(found: readonly Finding[], before: ReadonlySet<string>, plan: P
       finding.station === 'fit' &&
       finding.mark === 'watch' &&
       !settled(finding) &&
-      (finding.rest?.lo ?? -1) < 0
+      (finding.margin?.lo ?? -1) < 0
     )
       level = 1;
   }
@@ -221,7 +221,7 @@ const settled = (finding: Finding) => finding.terms.some((term) => term.value ==
 export function planWith(model: Pick<Model, 'plan' | 'variables'>, picks: readonly number[]): Plan {
   const options = picks.flatMap((o, v) => (o > 0 ? [model.variables[v]!.options[o]!] : []));
   if (options.length === 0) return model.plan;
-  return planWithWay(model.plan, {
+  return planWithResolution(model.plan, {
     puts: options.flatMap(({ put }) => (put ? [{ seat: put.seat, partId: put.part.id }] : [])),
     applies: options.flatMap((option) => option.applies),
   });
@@ -267,7 +267,7 @@ function merged(sure: readonly Found[], may: readonly Found[]): (Found & { sure:
   ].sort((a, b) => a.cost - b.cost || Number(b.sure) - Number(a.sure));
 }
 
-function wayOf(model: Model, found: Found & { sure: boolean }): Way {
+function wayOf(model: Model, found: Found & { sure: boolean }): Resolution {
   const picked = found.picks.flatMap((o, v) =>
     o > 0 ? [{ v, option: model.variables[v]!.options[o]! }] : [],
   );

@@ -2,12 +2,12 @@ import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { fitChecks } from '../fit/index.ts';
 import { leads } from '../fit/leads.ts';
-import { noWayIn } from '../fit/ways.ts';
+import { noInsertionPath } from '../fit/insertionPaths.ts';
 import type { Facts } from '../model/types/fact.ts';
 import { numberAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { Kind, SeatId, Shop } from '../model/types/types.ts';
 import { variablesOf } from './variables.ts';
-import { planWithWay } from './resolutions.ts';
+import { planWithResolution } from './resolutions.ts';
 import type { Job } from '../model/types/types.ts';
 
 /** A measure of a part whose limit may hang on another. */
@@ -99,7 +99,7 @@ export interface TradeOff {
 
 const STEPS = 40;
 /** Sums two sizes may share; leads and ways in say nothing of sizes. */
-const judged = fitChecks.filter((check) => check !== leads && check !== noWayIn);
+const judged = fitChecks.filter((check) => check !== leads && check !== noInsertionPath);
 
 /**
  * The map of what is left: for each size of A the largest B with which every sum of the two
@@ -116,7 +116,7 @@ export function tradeOff(shop: Shop, job: Job, plan: Plan, aId: string, bId: str
       .filter((option) => !option.put && option.applies.length > 0)
       .map((option) => ({
         label: option.label,
-        plan: planWithWay(whole, { puts: [], applies: option.applies }),
+        plan: planWithResolution(whole, { puts: [], applies: option.applies }),
       })),
     ...radiators(whole, a, b),
   ];
@@ -226,7 +226,7 @@ function levelOf(plan: Plan, a: Axis, b: Axis): number {
     for (const finding of check(plan)) {
       if (finding.unit !== 'mm' || !concerns(finding, a, b)) continue;
       if (finding.mark === 'stop') return 0;
-      if ((finding.rest?.lo ?? 0) < 0) level = 1;
+      if ((finding.margin?.lo ?? 0) < 0) level = 1;
     }
   }
   return level;

@@ -1,7 +1,7 @@
 import type { TextKey } from '../model/properties/index.ts';
 import type { Remedy } from '../findings/finding.ts';
 import { standingOf } from '../model/lookup/lookup.ts';
-import { all, numberAt, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Job, Part, SeatId, Shop } from '../model/types/types.ts';
@@ -67,7 +67,7 @@ export function variablesOf(shop: Shop, job: Job, plan: Plan): Variable[] {
 function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variable {
   const free = candidates(shop, job, placed.seat)
     .filter((part) => alike(plan, placed, part))
-    .filter(unlike(all(plan, placed.kind).length));
+    .filter(unlike(partsOfKind(plan, placed.kind).length));
   return {
     id: placed.seat,
     options: [

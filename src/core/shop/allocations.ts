@@ -13,7 +13,7 @@ export const SHELF = 'shelf';
 export const BUY = 'buy';
 
 /** A part on its way from what it sits in to the job that has planned it. */
-export interface Strand {
+export interface Allocation {
   from: string;
   to: string;
   part: Part;
@@ -26,12 +26,12 @@ export interface Strand {
 export interface Source {
   id: string;
   machine: Machine | undefined;
-  strands: Strand[];
+  strands: Allocation[];
 }
 
 export interface Goal {
   job: Job;
-  strands: Strand[];
+  strands: Allocation[];
   mark: Mark;
   tightest: Finding | undefined;
 }
@@ -48,12 +48,12 @@ const rank: readonly Mark[] = ['stop', 'mend', 'watch', 'clear'];
  * All that open jobs take from donors, shelf and shops: sources left, jobs right, in an order in which
  * few strands cross. Sources and jobs without a strand stand at the end; the job `near` stands in the upper half.
  */
-export function strandsOf(shop: Shop, near?: string): Crossing {
+export function allocationsOf(shop: Shop, near?: string): Crossing {
   const { parts, homeOf, machines } = indexOf(shop);
   const open = shop.jobs.filter((job) => !job.handedOver);
   const strands = open.flatMap((job) => {
     const found = checksOf(shop, job);
-    return job.changes.flatMap((change): Strand[] => {
+    return job.changes.flatMap((change): Allocation[] => {
       const part = change.partId === null ? undefined : parts.get(change.partId);
       if (!part) return [];
       const home = homeOf.get(part.id);
@@ -89,9 +89,9 @@ export function strandsOf(shop: Shop, near?: string): Crossing {
   );
   const place = (list: string[]) => new Map(list.map((id, i) => [id, i]));
   const [left, right] = [place(order.left), place(order.right)];
-  const byGoal = (a: Strand, b: Strand) =>
+  const byGoal = (a: Allocation, b: Allocation) =>
     (right.get(a.to) ?? 0) - (right.get(b.to) ?? 0) || compareSeats(a.seat, b.seat);
-  const bySource = (a: Strand, b: Strand) =>
+  const bySource = (a: Allocation, b: Allocation) =>
     (left.get(a.from) ?? 0) - (left.get(b.from) ?? 0) || compareSeats(a.seat, b.seat);
   return {
     crossings: order.crossings,
@@ -119,14 +119,14 @@ export function strandsOf(shop: Shop, near?: string): Crossing {
 let last: { key: string; order: Laid } | undefined;
 
 /** The order found last is found again as long as nothing begins or ends elsewhere. */
-function laidOnce(left: string[], right: string[], strands: readonly Strand[]): Laid {
+function laidOnce(left: string[], right: string[], strands: readonly Allocation[]): Laid {
   const key = JSON.stringify([left, right, strands.map(({ from, to }) => [from, to])]);
   if (last?.key !== key) last = { key, order: laid(left, right, strands) };
   return last.order;
 }
 
 /** Upside down, if that brings the job into the upper half: as many strands cross. */
-function turned(order: Laid, strands: readonly Strand[], near: string | undefined): Laid {
+function turned(order: Laid, strands: readonly Allocation[], near: string | undefined): Laid {
   const goals = new Set(strands.map(({ to }) => to));
   const from = new Set(strands.map((strand) => strand.from));
   const at = near === undefined ? -1 : order.right.indexOf(near);
@@ -158,7 +158,7 @@ export function movedBetween(before: Shop, after: Shop): Moved[] {
 }
 
 /** `supply, to 14 · wanted by 9 too`. */
-export const sayOf = (strand: Strand, shop: Shop): string => {
+export const sayOf = (strand: Allocation, shop: Shop): string => {
   const others = (wantedBy(shop).get(strand.part.id) ?? []).filter((id) => id !== strand.to);
   return `${strand.part.name} (${strand.part.id}), ${seatName(strand.seat)} of job ${strand.to}${
     others.length > 0 ? `, wanted by ${others.join(' and ')} too` : ''

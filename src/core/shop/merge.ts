@@ -15,7 +15,7 @@ export interface Renamed {
   name: string;
 }
 
-export interface Joined {
+export interface Merged {
   shop: Shop;
   /** Things that came, by list; those that were here already are not among them. */
   came: {
@@ -34,7 +34,7 @@ export interface Joined {
 type Tags = Map<string, string>;
 
 /** Adds everything of `incoming` but its name and settings; rates only of currencies the shop has none for. */
-export function joinShops(own: Shop, incoming: Shop): Joined {
+export function mergeShops(own: Shop, incoming: Shop): Merged {
   const renamed: Renamed[] = [];
   let same = 0;
   /** New tags of one list: equal records keep theirs and are left out, others that clash get a free one. */
@@ -99,7 +99,7 @@ export function joinShops(own: Shop, incoming: Shop): Joined {
     id === item.id ? item : { ...item, id, was: [...(item.was ?? []), item.id].slice(-10) };
   const factsOf = (facts: Facts) => renamedFacts(facts, part, model, plug);
 
-  const came: Joined['came'] = {
+  const came: Merged['came'] = {
     models: models.fresh.map((each) => ({
       ...each,
       id: model(each.id),

@@ -1,4 +1,4 @@
-import { practice, type Source } from './source.ts';
+import { commonPractice, type Source } from './source.ts';
 import { table } from '../units/table.ts';
 
 /** Small converter boards by family: what they make of what (common practice, no source; efficiencies as ranges). */
@@ -33,7 +33,7 @@ const made = (
   efficiency,
   minutes,
   ...(from.endsWith('SB') ? { standby: true } : {}),
-  source: practice,
+  source: commonPractice,
 });
 
 export const converters: readonly Converter[] = [

@@ -1,5 +1,5 @@
 import { range, type Range } from '../units/range.ts';
-import { practice, type Source } from './source.ts';
+import { commonPractice, type Source } from './source.ts';
 import { table } from '../units/table.ts';
 
 /** Sizes of supplies, cards, coolers, drives and fans: what a class of part measures. */
@@ -20,7 +20,7 @@ const supplyGuide: Source = {
 export const supplyFormats: readonly SupplyFormat[] = [
   { name: 'ATX', widthMm: 150, heightMm: 86, depthMm: range(140, 200), source: supplyGuide },
   { name: 'SFX', widthMm: 125, heightMm: 63.5, depthMm: range(100), source: supplyGuide },
-  { name: 'SFX-L', widthMm: 125, heightMm: 63.5, depthMm: range(130), source: practice },
+  { name: 'SFX-L', widthMm: 125, heightMm: 63.5, depthMm: range(130), source: commonPractice },
   { name: 'TFX', widthMm: 85, heightMm: 65, depthMm: range(175), source: supplyGuide },
   { name: 'FlexATX', widthMm: 81.5, heightMm: 40.5, depthMm: range(150), source: supplyGuide },
 ];

@@ -6,7 +6,7 @@ export interface Source {
 }
 
 /** Common practice of the trade with no published source. */
-export const practice: Source = { title: 'common practice, no source' };
+export const commonPractice: Source = { title: 'common practice, no source' };
 
 export function sourceText(source: Source): string {
   const clause = source.clause ? `, ${source.clause}` : '';

@@ -5,7 +5,7 @@ import type { Kind } from '../model/types/types.ts';
  * shop's own results correct them.
  */
 
-export const signs = {
+export const symptoms = {
   nothing: 'nothing at all happens',
   'no-standby': 'no standby light, no standby volts',
   picture: 'fans spin, no picture',
@@ -20,8 +20,8 @@ export const signs = {
   link: 'a link is slow or narrow',
   load: 'shuts off under load',
 } as const;
-export type Sign = keyof typeof signs;
-export const signIds = Object.keys(signs) as Sign[];
+export type Symptom = keyof typeof symptoms;
+export const symptomIds = Object.keys(symptoms) as Symptom[];
 
 export interface Cause {
   id: string;
@@ -31,7 +31,7 @@ export interface Cause {
   /** Kinds of part it sits in: made likelier when one of them was changed last. */
   kinds: readonly Kind[];
   /** Rough odds by sign, of a hundred; a sign it does not cause is left out. */
-  odds: Partial<Record<Sign, number>>;
+  odds: Partial<Record<Symptom, number>>;
   /** Likelier by this in a machine with its maker's own board. */
   maker?: number;
 }

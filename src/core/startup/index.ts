@@ -1,15 +1,15 @@
-export { causes, signIds, signs, type Cause, type Sign } from './causes.ts';
+export { causes, symptomIds, symptoms, type Cause, type Symptom } from './causes.ts';
 export {
   nextTests,
   oddsOf,
   standOf,
   SURE,
   testOf,
-  type HuntState,
+  type DiagnosisState,
   type Learned,
   type NextTest,
   type Odds,
-} from './hunt.ts';
+} from './diagnosis.ts';
 export { leaveAlone, settingsFor, type Setting } from './settings.ts';
-export { faultyMachine, lookBack, practiceSpares, type FaultyMachine } from './bench.ts';
+export { faultyMachine, afterwards, simulatedSpares, type FaultyMachine } from './simulated.ts';
 export { checklist, tests, type Test } from './tests.ts';

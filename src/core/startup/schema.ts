@@ -1,12 +1,12 @@
 import { array, boolean, mixed, object, string, ValidationError } from 'yup';
 import { kinds, type Kind } from '../model/types/types.ts';
-import { signIds, type Sign } from './causes.ts';
-import type { HuntState } from './hunt.ts';
+import { symptomIds, type Symptom } from './causes.ts';
+import type { DiagnosisState } from './diagnosis.ts';
 import { tests } from './tests.ts';
 
 const schema = object({
   sign: string()
-    .oneOf([...signIds])
+    .oneOf([...symptomIds])
     .required(),
   after: array(
     string()
@@ -38,12 +38,12 @@ const schema = object({
 }).noUnknown('${path} has names it does not know: ${unknown}');
 
 /** What the API takes, as the state of a search. Throws yup's ValidationError with the path of the fault. */
-export function readHunt(value: unknown): HuntState {
+export function readDiagnosis(value: unknown): DiagnosisState {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     throw new ValidationError('the body is no object', value);
   const { sign, after, maker, spares, tried } = schema.validateSync(value, { strict: true });
   return {
-    sign: sign as Sign,
+    sign: sign as Symptom,
     after: (after ?? []) as Kind[],
     maker: maker ?? false,
     spares: Object.fromEntries(

@@ -1,4 +1,4 @@
-import { all, listAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 
 /** A setting of the firmware this plan needs, and what it gives up where it silences something. */
 export interface Setting {
@@ -10,7 +10,7 @@ export interface Setting {
 
 /** Settings to look at before the lid goes on (common practice, no source). */
 export function settingsFor(plan: Plan): Setting[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board) return [];
   const found: Setting[] = [];
   const makers = textAt(plan, board, 'format')?.text === "maker's own";
@@ -22,15 +22,15 @@ export function settingsFor(plan: Plan): Setting[] {
       loses: 'nobody is told when the case was opened',
     });
   const headers = listAt(plan, board, 'fanHeaders')?.items.length;
-  const fans = all(plan, 'fan').length + (one(plan, 'cooler') ? 1 : 0);
+  const fans = partsOfKind(plan, 'fan').length + (partOfKind(plan, 'cooler') ? 1 : 0);
   if (headers !== undefined && fans < headers)
     found.push({
       setting: 'fan lower limit: ignore on the empty headers',
       why: `${headers} headers, ${fans} fan${fans === 1 ? '' : 's'}: the board misses the others`,
       loses: 'a fan that dies there later is not told',
     });
-  const cards = all(plan, 'card');
-  const riser = all(plan, 'small').some((each) =>
+  const cards = partsOfKind(plan, 'card');
+  const riser = partsOfKind(plan, 'small').some((each) =>
     /riser/.test(textAt(plan, each, 'what')?.text ?? ''),
   );
   if (riser)
@@ -43,13 +43,13 @@ export function settingsFor(plan: Plan): Setting[] {
       setting: 'link power saving: off, for the first starts',
       why: 'some firmware does not bring up a card until it is off; put it back after',
     });
-  const graphics = one(plan, 'processor');
+  const graphics = partOfKind(plan, 'processor');
   if (cards.length > 0 && graphics && textAt(plan, graphics, 'graphics')?.text === 'yes')
     found.push({
       setting: 'first picture: from the card, the CPU’s own left on'.replace('’', "'"),
       why: 'the first picture goes where the firmware sends it: look at both ports',
     });
-  if (all(plan, 'memory').some((module) => module.state === 'comes'))
+  if (partsOfKind(plan, 'memory').some((module) => module.state === 'comes'))
     found.push({
       setting: 'RAM: no profile for the first start',
       why: 'new RAM first at its plain speed, faster once it runs',
@@ -59,8 +59,8 @@ export function settingsFor(plan: Plan): Setting[] {
 
 /** Seconds to leave a machine alone at its first start, and why; 0 where there is no need. */
 export function leaveAlone(plan: Plan): { seconds: number; why: string } {
-  const memory = all(plan, 'memory').some((module) => module.state === 'comes');
-  const board = one(plan, 'board')?.state === 'comes';
+  const memory = partsOfKind(plan, 'memory').some((module) => module.state === 'comes');
+  const board = partOfKind(plan, 'board')?.state === 'comes';
   if (memory || board)
     return {
       seconds: 120,

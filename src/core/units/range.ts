@@ -50,7 +50,7 @@ export function shareBelow(a: Range, limit: number): number {
 }
 
 /** The values both ranges allow, or undefined when they contradict each other. */
-export function meet(a: Range, b: Range): Range | undefined {
+export function intersection(a: Range, b: Range): Range | undefined {
   const lo = Math.max(a.lo, b.lo);
   const hi = Math.min(a.hi, b.hi);
   return lo <= hi ? { lo, hi } : undefined;

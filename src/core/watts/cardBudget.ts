@@ -1,7 +1,14 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, listAt, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  listAt,
+  numberAt,
+  partOfKind,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { plug, slotW } from '../standards/plugs/index.ts';
 import { range, total, type Range } from '../units/range.ts';
 import { slotPower } from './slotPower.ts';
@@ -11,8 +18,8 @@ const SENSED_W = range(150, 600);
 
 /** A card's watts against what its slot and its power plugs may carry together. */
 export function cardBudget(plan: Plan): Finding[] {
-  if (!one(plan, 'board')) return [];
-  return all(plan, 'card').flatMap((placed) => {
+  if (!partOfKind(plan, 'board')) return [];
+  return partsOfKind(plan, 'card').flatMap((placed) => {
     const { watts, plugs } = told(plan, placed);
     if (!watts || !plugs) return [];
     const limits = plugs.items.map(limitOf);
@@ -39,7 +46,7 @@ export function cardBudget(plan: Plan): Finding[] {
           : []),
         termOf(placed, 'watts', 'card draws', -1, watts),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       source: slotW.source,
       undoMinutes: 30,

@@ -1,5 +1,5 @@
 import { indexOf } from '../model/lookup/lookup.ts';
-import { all, numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { Reading } from '../model/types/types.ts';
 import { range, total, type Range } from '../units/range.ts';
 import {
@@ -62,7 +62,7 @@ const span = ({ mean, dev }: Gauss): Range => range(Math.max(0, mean - 2 * dev),
  * latest. Undefined without a reading, a supply or a part with watts.
  */
 export function correctionOf(plan: Plan, when: Reading['when']): Correction | undefined {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const seats = weighed(plan);
   const readings = latest(plan, when);
   if (!supply || seats.length === 0 || readings.length === 0 || cardsOwnSupply(plan))
@@ -141,7 +141,7 @@ interface Weighed {
 /** Parts whose own watts are known as a figure, each as a normal value. */
 function weighed(plan: Plan): Weighed[] {
   return counted.flatMap((kind) =>
-    all(plan, kind).flatMap((placed) => {
+    partsOfKind(plan, kind).flatMap((placed) => {
       const told = numberAt(plan, placed, 'watts');
       if (!told) return [];
       const said = range(told.lo, told.hi);

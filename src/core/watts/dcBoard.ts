@@ -2,16 +2,23 @@ import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import {
+  partsOfKind,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range, total } from '../units/range.ts';
 import { drawsOf, feedOf, isDcBoard, isSingleFeed, type Rail } from './tree/index.ts';
 
 /** A small board that makes the rails of one voltage: does the source reach its 12 V rail, and does it carry the small rails? */
 export function dcBoard(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   if (!supply || !isSingleFeed(plan, supply)) return [];
-  const placed = all(plan, 'small').find((each) => isDcBoard(plan, each));
+  const placed = partsOfKind(plan, 'small').find((each) => isDcBoard(plan, each));
   if (!placed) return [];
   return [...straight(plan, supply, placed), ...smallRails(plan, placed)];
 }
@@ -44,7 +51,7 @@ function straight(plan: Plan, supply: Placed, placed: Placed): Finding[] {
           sign: 0,
         },
       ],
-      restLabel: mark === 'clear' ? 'apart' : mark === 'stop' ? 'joined' : 'not known',
+      marginLabel: mark === 'clear' ? 'apart' : mark === 'stop' ? 'joined' : 'not known',
       say:
         mark === 'clear'
           ? within
@@ -53,7 +60,7 @@ function straight(plan: Plan, supply: Placed, placed: Placed): Finding[] {
           : mark === 'stop'
             ? `It passes its input on: ${volts.hi} V on the 12 V rail destroy what hangs there. A wide-input board, or a 12 V source.`
             : `Is it a wide-input board? A plain one would put ${volts.hi} V on the 12 V rail. Beep input against 12 V, and give the first power through a current limit.`,
-      source: practice,
+      source: commonPractice,
       remedies: [],
       undoMinutes: 240,
     },
@@ -81,9 +88,9 @@ function smallRails(plan: Plan, placed: Placed): Finding[] {
         termOf(placed, key, `label, ${rail}`, 1, label),
         { ...plain('parts draw', range(watts.lo / volts, watts.hi / volts), -1), how: 'class' },
       ],
-      margin: label.lo * 0.1,
+      minimumMargin: label.lo * 0.1,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 60,
       say: (_, mark) =>
         mark === 'clear'

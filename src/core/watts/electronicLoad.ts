@@ -1,4 +1,4 @@
-import { dice, normalOf } from '../units/dice.ts';
+import { seededRandom, normalOf } from '../units/seededRandom.ts';
 
 /**
  * A stand-in for an electronic load: a supply whose true volts, resistance and limit nobody told is
@@ -30,7 +30,7 @@ const AMPS_ERROR = 0.002;
 export function* electronicLoad({ volts, amps, seed, step }: LoadOptions): Generator<LoadStep> {
   if (!(volts > 0 && volts <= 60)) throw new RangeError(`invalid volts: ${volts}`);
   if (!(amps > 0 && amps <= 250)) throw new RangeError(`invalid amps: ${amps}`);
-  const random = dice(seed);
+  const random = seededRandom(seed);
   const normal = () => normalOf(random);
   const open = volts * (0.99 + 0.03 * random());
   const ohm = (volts / amps) * (0.005 + 0.02 * random());

@@ -2,8 +2,8 @@ import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap, type GapSpec } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { numberAt, partOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import {
   FUSE_CARRIES,
   FUSE_LOAD,
@@ -19,7 +19,7 @@ import { boardW, drawsOf, feedOf, isSingleFeed, tipOf } from './tree/index.ts';
 
 /** A machine on one voltage: brick, battery or bench supply, its lead, fuse, tip and converter at full load. */
 export function feedLimits(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   if (!supply) return [];
   if (!isSingleFeed(plan, supply)) return wrongKind(plan, supply);
   const feed = feedOf(plan, supply);
@@ -37,7 +37,7 @@ export function feedLimits(plan: Plan): Finding[] {
             input: { partId: supply.part.id, key: 'volts', seat: supply.seat },
           },
         ],
-        margin: 1,
+        minimumMargin: 1,
         say: () =>
           'Which volts it gives has not been said: read its label before anything is joined.',
       }),
@@ -60,7 +60,7 @@ export function feedLimits(plan: Plan): Finding[] {
 
 /** A board with one input and no main header is not fed by a supply for the case. */
 function wrongKind(plan: Plan, supply: Placed): Finding[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const taken = board && numberAt(plan, board, 'inVolts');
   const plugged = board && textAt(plan, board, 'mainPlug');
   if (!board || !taken || plugged) return [];
@@ -77,7 +77,7 @@ function wrongKind(plan: Plan, supply: Placed): Finding[] {
         },
         plain('PSU', supply.part.name, 0),
       ],
-      restLabel: 'no feed',
+      marginLabel: 'no feed',
       say: `The board takes ${taken.lo} to ${taken.hi} V at one input: a brick, a battery or a bench PSU, not this.`,
       remedies: [],
     },
@@ -93,7 +93,7 @@ const base = (
   station: 'watts',
   title,
   seats: [supply.seat],
-  source: practice,
+  source: commonPractice,
   undoMinutes: 60,
 });
 
@@ -113,7 +113,7 @@ function lineCarries({ supply, wantedW, feed }: FeedState): Finding[] {
         { ...plain('the line carries at most', most, 1), how: 'class' },
         { ...plain('wanted at its end', wantedW, -1), how: 'class' },
       ],
-      margin: most.lo * 0.2,
+      minimumMargin: most.lo * 0.2,
       short: 'short',
       say: () =>
         `Over this lead ${feed.volts.lo} V may collapse: ${Math.round(most.lo)} W is what it can carry at worst. A shorter or thicker lead.`,
@@ -137,7 +137,7 @@ function labelOf(plan: Plan, state: FeedState): Finding[] {
           termOf(supply, 'watts', 'label', 1, watts),
           { ...plain('machine draws through it', givenW, -1), how: 'class' },
         ],
-        margin: watts.lo * 0.1,
+        minimumMargin: watts.lo * 0.1,
         short: 'short',
         say: (rest, mark) =>
           mark === 'stop'
@@ -158,7 +158,7 @@ function labelOf(plan: Plan, state: FeedState): Finding[] {
           termOf(supply, 'amps12', 'gives', 1, label12),
           { ...plain('machine draws', amps, -1), how: 'class' },
         ],
-        margin: label12.lo * 0.1,
+        minimumMargin: label12.lo * 0.1,
         short: 'short',
         say: (_, mark) =>
           mark === 'clear' ? 'It gives what the machine draws.' : 'More than it gives, or near it.',
@@ -170,7 +170,7 @@ function labelOf(plan: Plan, state: FeedState): Finding[] {
 /** Do the volts that arrive lie within what the board, or the converter, takes? 19 V on a 12 V board destroy it. */
 function boardVolts(plan: Plan, state: FeedState): Finding[] {
   const { feed, arrives, supply } = state;
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const converter = feed.converter;
   const taken = converter ? converter.inV : board && numberAt(plan, board, 'inVolts');
   const into = converter ? converter.placed : board;
@@ -190,7 +190,7 @@ function boardVolts(plan: Plan, state: FeedState): Finding[] {
         },
         plain('may arrive', feed.volts, -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       say: (_, mark) =>
         mark === 'stop'
@@ -208,7 +208,7 @@ function boardVolts(plan: Plan, state: FeedState): Finding[] {
           input: { partId: into.part.id, key, seat: into.seat },
         },
       ],
-      margin: taken.lo * 0.03,
+      minimumMargin: taken.lo * 0.03,
       short: 'too low',
       say: (_, mark) =>
         mark === 'stop'
@@ -242,7 +242,7 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
           term('inAmps', 'may go in', converter.inA),
           { ...plain('go in at full load', amps, -1), how: 'class' },
         ],
-        margin: converter.inA.lo * 0.1,
+        minimumMargin: converter.inA.lo * 0.1,
         short: 'over',
         say: (_, mark) =>
           mark === 'stop'
@@ -267,7 +267,7 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
           term('outAmps', 'gives', converter.outA),
           { ...plain('machine draws at full load', out, -1), how: 'class' },
         ],
-        margin: converter.outA.lo * 0.1,
+        minimumMargin: converter.outA.lo * 0.1,
         short: 'short',
         say: (_, mark) =>
           mark === 'clear'
@@ -294,7 +294,7 @@ function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
           input: { partId: supply.part.id, key: 'fuse', seat: supply.seat },
         },
       ],
-      restLabel: 'not known',
+      marginLabel: 'not known',
       say: 'No fuse was said. A battery without one sets its lead on fire: fit it at the battery end.',
       remedies: [],
     });
@@ -310,7 +310,7 @@ function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
         },
         { ...plain(`full load, ${FUSE_LOAD} times`, scale(amps, FUSE_LOAD), -1), how: 'class' },
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       lack: 'mend',
       source: fuseSource,
@@ -337,7 +337,7 @@ function fuseWire({ feed, supply }: FeedState): Finding[] {
         },
         plain('fuse', fuseA, -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       source: fuseSource,
       say: (_, mark) =>
@@ -365,7 +365,7 @@ function wireAtLeast({ feed, supply, wantedW }: FeedState): Finding[] {
         plain(`AWG ${awg} carries`, carries, 1),
         { ...plain('asked at its plain volts', asked, -1), how: 'class' },
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       source: wireSource,
       say: () => 'The wire gets hot before the volts fall: a thicker one.',
@@ -387,7 +387,7 @@ function leadWire({ feed, amps, supply }: FeedState): Finding[] {
         plain(`AWG ${awg} carries`, bears, 1),
         { ...plain('full load', amps, -1), how: 'class' },
       ],
-      margin: bears.lo * 0.1,
+      minimumMargin: bears.lo * 0.1,
       short: 'over',
       source: wireSource,
       say: (_, mark) =>
@@ -411,7 +411,7 @@ function tip(plan: Plan, { supply, amps }: FeedState): Finding[] {
         plain('tip carries', range(barrel.contactA), 1),
         { ...plain('full load', amps, -1), how: 'class' },
       ],
-      margin: barrel.contactA * 0.1,
+      minimumMargin: barrel.contactA * 0.1,
       short: 'over',
       source: barrel.source,
       say: (_, mark) =>
@@ -432,7 +432,7 @@ function identity(plan: Plan, { supply }: FeedState): Finding[] {
       mark: 'watch',
       unit: '',
       terms: [{ ...plain('board and brick', 'not known to each other', 0) }],
-      restLabel: 'throttled, perhaps',
+      marginLabel: 'throttled, perhaps',
       say: 'The board does not know this brick: it may run throttled or not charge. Try a brick of its own kind, then look at the clock under load.',
       remedies: [],
     },

@@ -1,5 +1,5 @@
 import type { Remedy } from '../findings/finding.ts';
-import { numberAt, one, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { withApplied } from '../model/lookup/reads.ts';
 import { range, type Range } from '../units/range.ts';
 import { wireOhmPerM } from '../units/wire.ts';
@@ -52,7 +52,7 @@ export function fewerWatts(
   restOf: (after: FeedState) => Range,
   margin: number,
 ): Remedy[] {
-  const processor = one(plan, 'processor');
+  const processor = partOfKind(plan, 'processor');
   const said = processor && numberAt(plan, processor, 'watts');
   if (!processor || !said) return [];
   return LIMITS_W.filter((watts) => watts < said.hi)
@@ -61,9 +61,9 @@ export function fewerWatts(
       const held = drawsOf(withApplied(plan, [...plan.applied, limit]));
       const { state: after } = stateOf(state.feed, state.supply, boardW(held, 'full'));
       const rest = restOf(after);
-      return { ...offer(plan, limit, rest.hi < 0 ? 'stop' : 'watch'), rest };
+      return { ...offer(plan, limit, rest.hi < 0 ? 'stop' : 'watch'), margin: rest };
     })
-    .filter((remedy) => remedy.rest.hi >= 0 || remedy.rest.lo >= margin)
+    .filter((remedy) => remedy.margin.hi >= 0 || remedy.margin.lo >= margin)
     .slice(0, 2);
 }
 
@@ -87,8 +87,8 @@ export function thickerLeads(plan: Plan, state: FeedState, leastV: number): Reme
       const { state: after } = stateOf(thicker, supply, state.watts);
       const rest = range(after.arrives.lo - leastV, after.arrives.hi - leastV);
       const lead = thickerLead({ awg: each, leadMm: lengthMm.hi });
-      return { ...offer(plan, lead, rest.lo >= 0 ? 'clear' : 'watch'), rest };
+      return { ...offer(plan, lead, rest.lo >= 0 ? 'clear' : 'watch'), margin: rest };
     })
-    .filter((remedy) => remedy.rest.lo > state.arrives.lo - leastV)
+    .filter((remedy) => remedy.margin.lo > state.arrives.lo - leastV)
     .slice(0, 3);
 }

@@ -1,13 +1,13 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
-import { all, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { plugNameIn } from '../model/lookup/ownPlugs.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 
 /** What burns however the machine is fed: moulded splitters, and risers that ask 75 W of a drive plug (common practice, no source). */
 export function fire(plan: Plan): Finding[] {
-  return all(plan, 'small').flatMap((placed): Finding[] => {
+  return partsOfKind(plan, 'small').flatMap((placed): Finding[] => {
     const what = textAt(plan, placed, 'what')?.text ?? '';
     const plug = textAt(plan, placed, 'plug')?.text;
     if (/moulded/.test(what))
@@ -65,9 +65,9 @@ function finding(plan: Plan, placed: Placed, mark: Mark, say: string): Finding {
       side('what', 'what it is', what?.text ?? '?'),
       side('plug', 'fed from', plug ? plugNameIn(plugsOf(plan), plug.text) : '?'),
     ],
-    restLabel: mark === 'stop' ? 'fire risk' : plug ? 'feel it' : 'not known',
+    marginLabel: mark === 'stop' ? 'fire risk' : plug ? 'feel it' : 'not known',
     say,
-    source: practice,
+    source: commonPractice,
     remedies: [],
     undoMinutes: 240,
   };

@@ -1,14 +1,14 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { numberAt, one, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { add, range, scale, subtract } from '../units/range.ts';
 import { treeOf, type Rail } from './tree/index.ts';
 
 /** The small rails against the label, where it was read. */
 export function smallRails(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const tree = supply && treeOf(plan, 'full');
   if (!supply || !tree) return [];
   const railOf = (name: Rail) => tree.branches.find((branch) => branch.id === name);
@@ -31,9 +31,9 @@ export function smallRails(plan: Plan): Finding[] {
         termOf(supply, key, `label, ${rail}`, 1, label),
         { ...plain('parts draw', amps, -1), how: 'class' },
       ],
-      margin: label.lo * 0.1,
+      minimumMargin: label.lo * 0.1,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'clear' ? `The ${rail} rail carries it.` : `The ${rail} rail is near its limit.`,
@@ -55,9 +55,9 @@ export function smallRails(plan: Plan): Finding[] {
         termOf(supply, 'combined', 'label, together', 1, combined),
         { ...plain('parts draw', both, -1), how: 'class' },
       ],
-      margin: combined.lo * 0.1,
+      minimumMargin: combined.lo * 0.1,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'clear'
@@ -69,7 +69,7 @@ export function smallRails(plan: Plan): Finding[] {
 
 /** A label that contradicts itself: one rail, or the two together, above the total. Rails adding up beyond it are normal. */
 export function labelSense(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const watts = supply && numberAt(plan, supply, 'watts');
   if (!supply || !watts || watts.how === 'class') return [];
   const claims = (
@@ -96,10 +96,10 @@ export function labelSense(plan: Plan): Finding[] {
       termOf(supply, 'watts', 'label, total', 1, watts),
       { ...termOf(supply, key, label, -1, told), value: claim },
     ],
-    rest: subtract(watts, claim),
-    restLabel: 'above the total',
+    margin: subtract(watts, claim),
+    marginLabel: 'above the total',
     say: `${label} is ${Math.round(claim.lo)} W, more than the ${Math.round(watts.hi)} W in all: read the label again.`,
-    source: practice,
+    source: commonPractice,
     remedies: [],
     undoMinutes: 10,
   }));

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { all, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { withApplied } from '../model/lookup/reads.ts';
 import { atLoad, slotW } from '../standards/plugs/index.ts';
 import type { Source } from '../standards/source.ts';
@@ -81,7 +81,7 @@ function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
             { ...plain(`one ${what} carries`, range(bears), 1), how: 'class' },
             { ...plain('it may carry', need, -1), how: 'class' },
           ],
-          margin: bears * MARGIN,
+          minimumMargin: bears * MARGIN,
           short: 'over',
           source: lead.plug.source,
           undoMinutes: 30,
@@ -157,7 +157,7 @@ export function leadDrops(plan: Plan): Finding[] {
           plain(`may lose, ${Math.round(share * 100)} % of ${rail}`, range(nominal * share), 1),
           { ...plain('loses in wire and contacts', drop, -1), how: 'class' },
         ],
-        margin: nominal * share * 0.2,
+        minimumMargin: nominal * share * 0.2,
         short: 'too low',
         source,
         undoMinutes: 30,
@@ -173,8 +173,8 @@ export function leadDrops(plan: Plan): Finding[] {
 /** What a card takes from its slot, while nobody said both its watts and its plugs. */
 export function slotLimits(plan: Plan): Finding[] {
   const tree = treeOf(plan, 'full');
-  if (!tree || !one(plan, 'board')) return [];
-  return all(plan, 'card').flatMap((placed) => {
+  if (!tree || !partOfKind(plan, 'board')) return [];
+  return partsOfKind(plan, 'card').flatMap((placed) => {
     const draw = tree.draws.find((each) => each.id === `${placed.seat} slot`);
     if (!draw || hasBudget(plan, placed)) return [];
     const need: Range = draw.watts.full;
@@ -188,7 +188,7 @@ export function slotLimits(plan: Plan): Finding[] {
         plain('slot provides', slotPower(plan, placed), 1),
         { ...plain('card takes there', need, -1), how: 'class' },
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       source: slotW.source,
       undoMinutes: 30,

@@ -1,7 +1,7 @@
 import type { Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { moduleW } from '../model/classes/classes.ts';
-import { all, numberAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, type Plan } from '../model/lookup/plan.ts';
 import { scale, type Range } from '../units/range.ts';
 import { cardsOwnSupply } from './tree/index.ts';
 
@@ -16,16 +16,16 @@ export function loads(plan: Plan): (Term & { value: Range })[] {
   const lines: (Term & { value: Range })[] = [];
   for (const [kind, label] of named) {
     if (kind === 'card' && cardsOwnSupply(plan)) continue;
-    for (const placed of all(plan, kind)) {
+    for (const placed of partsOfKind(plan, kind)) {
       const watts = numberAt(plan, placed, 'watts');
       if (watts) lines.push(termOf(placed, 'watts', label, -1, watts));
     }
   }
-  for (const placed of all(plan, 'drive')) {
+  for (const placed of partsOfKind(plan, 'drive')) {
     const watts = numberAt(plan, placed, 'watts');
     if (watts) lines.push(termOf(placed, 'watts', 'drive', -1, watts));
   }
-  const modules = all(plan, 'memory').length;
+  const modules = partsOfKind(plan, 'memory').length;
   if (modules > 0) {
     lines.push({
       ...plain(`RAM, ${modules}`, scale(moduleW, modules), -1),
@@ -33,7 +33,7 @@ export function loads(plan: Plan): (Term & { value: Range })[] {
       source: 'modules',
     });
   }
-  const fans = all(plan, 'fan').flatMap((placed) => numberAt(plan, placed, 'amps') ?? []);
+  const fans = partsOfKind(plan, 'fan').flatMap((placed) => numberAt(plan, placed, 'amps') ?? []);
   if (fans.length > 0) {
     const lo = fans.reduce((sum, fan) => sum + fan.lo * 12, 0);
     const hi = fans.reduce((sum, fan) => sum + fan.hi * 12, 0);

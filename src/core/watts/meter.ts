@@ -1,4 +1,4 @@
-import { dice, normalOf } from '../units/dice.ts';
+import { seededRandom, normalOf } from '../units/seededRandom.ts';
 
 /**
  * A stand-in for a wall-plug power meter: a machine whose true watts nobody told, read with the
@@ -28,7 +28,7 @@ const SETTLE_S = 12;
 /** Readings one a second, without end. Throws RangeError for watts that are none. */
 export function* wallMeter({ aboutW, seed, fromW = 0 }: MeterOptions): Generator<MeterReading> {
   if (!(aboutW > 0 && aboutW < 4000)) throw new RangeError(`invalid watts: ${aboutW}`);
-  const random = dice(seed);
+  const random = seededRandom(seed);
   const normal = () => normalOf(random);
   const truth = aboutW * (0.8 + 0.3 * random());
   const meter = 1 + METER_SHARE * (2 * random() - 1);

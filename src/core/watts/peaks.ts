@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, textAt, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import {
   ageing,
   cardJumps,
@@ -9,7 +9,7 @@ import {
   olderRidesThrough,
   ridesThrough,
 } from '../standards/supplies.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range, scale, total, type Range } from '../units/range.ts';
 import { cardsOwnSupply, drawsOf, isSingleFeed, treeOf } from './tree/index.ts';
 
@@ -22,9 +22,11 @@ export interface Peak {
 
 /** Undefined without a label or a card. */
 export function peaksOf(plan: Plan): Peak[] | undefined {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
-  const cards = all(plan, 'card').flatMap((placed) => numberAt(plan, placed, 'watts') ?? []);
+  const cards = partsOfKind(plan, 'card').flatMap(
+    (placed) => numberAt(plan, placed, 'watts') ?? [],
+  );
   if (!supply || !label || cards.length === 0 || cardsOwnSupply(plan)) return undefined;
   const tree = treeOf(plan, 'full');
   if (!tree || isSingleFeed(plan, supply)) return undefined;
@@ -59,7 +61,7 @@ export function excursions(plan: Plan): Finding[] {
     (a, b) => a.rides.lo - a.jumps.hi - (b.rides.lo - b.jumps.hi),
   );
   if (!worst) return [];
-  const cards = all(plan, 'card').map((placed) => placed.seat);
+  const cards = partsOfKind(plan, 'card').map((placed) => placed.seat);
   return [
     gap({
       id: `excursions-${worst.ms}`,
@@ -71,7 +73,7 @@ export function excursions(plan: Plan): Finding[] {
         { ...plain('PSU tolerates', worst.rides, 1), how: 'class' },
         { ...plain('load spikes to', worst.jumps, -1), how: 'class' },
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'over',
       /* Jumps trip a supply, they do not burn it. */
       lack: 'mend',
@@ -89,9 +91,9 @@ export function excursions(plan: Plan): Finding[] {
 
 /** Amps on 12 V while every drive spins up at once, where there are several. */
 export function spinUp(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'amps12');
-  const spinning = all(plan, 'drive').filter(
+  const spinning = partsOfKind(plan, 'drive').filter(
     (drive) => textAt(plan, drive, 'form')?.text === '3.5',
   );
   if (!supply || !label || spinning.length < 2) return [];
@@ -114,9 +116,9 @@ export function spinUp(plan: Plan): Finding[] {
         { ...plain(`${spinning.length} drives, 2 A each`, drives, -1), how: 'class' },
         { ...plain('everything else', scale(others, 1 / 12), -1), how: 'class' },
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'clear'

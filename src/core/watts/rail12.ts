@@ -1,8 +1,8 @@
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { cardsOwnSupply, isSingleFeed } from './tree/index.ts';
 import { range, scale } from '../units/range.ts';
 
@@ -11,12 +11,12 @@ const CONVERTER = { least: 1.1, most: 1.2 };
 
 /** Amps on 12 V: processor through its converter, cards, spinning drives and fans against the label. */
 export function rail12(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'amps12');
   /* What supplies mostly have says nothing of a brick or a battery. */
   if (!supply || !label || (label.how === 'class' && isSingleFeed(plan, supply))) return [];
   const terms: Term[] = [];
-  const processor = one(plan, 'processor');
+  const processor = partOfKind(plan, 'processor');
   const processorW = processor && numberAt(plan, processor, 'watts');
   if (processor && processorW) {
     terms.push({
@@ -27,12 +27,12 @@ export function rail12(plan: Plan): Finding[] {
       },
     });
   }
-  for (const placed of cardsOwnSupply(plan) ? [] : all(plan, 'card')) {
+  for (const placed of cardsOwnSupply(plan) ? [] : partsOfKind(plan, 'card')) {
     const watts = numberAt(plan, placed, 'watts');
     if (watts)
       terms.push({ ...termOf(placed, 'watts', 'card', -1, watts), value: scale(watts, 1 / 12) });
   }
-  const fans = all(plan, 'fan').flatMap((placed) => numberAt(plan, placed, 'amps') ?? []);
+  const fans = partsOfKind(plan, 'fan').flatMap((placed) => numberAt(plan, placed, 'amps') ?? []);
   if (fans.length > 0) {
     terms.push({
       ...plain(
@@ -55,9 +55,9 @@ export function rail12(plan: Plan): Finding[] {
       seats: ['supply', ...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],
       unit: 'A',
       terms: [termOf(supply, 'amps12', 'label, 12 V', 1, label), ...terms],
-      margin: label.lo * 0.1,
+      minimumMargin: label.lo * 0.1,
       short: 'short',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (rest, mark) =>
         mark === 'stop'

@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { settingsOf } from '../model/lookup/reads.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range, scale, type Range } from '../units/range.ts';
 import { efficiencyOf, treeOf } from './tree/index.ts';
 
@@ -20,7 +20,7 @@ const METER = 0.03;
 
 /** What the machine gives itself, from a reading at the wall under full load; undefined where none was taken. */
 export function measuredW(plan: Plan): Range | undefined {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
   const reading = (plan.job?.readings ?? [])
     .filter(({ kind, load }) => kind === 'wallW' && load !== 'idle' && load !== 'real use')
@@ -37,7 +37,9 @@ export function measuredW(plan: Plan): Range | undefined {
 export function schoolsOf(plan: Plan): School[] {
   const tree = treeOf(plan, 'full');
   const headroom = 1 + settingsOf(plan).headroom;
-  const makers = all(plan, 'card').flatMap((placed) => numberAt(plan, placed, 'makerTotal') ?? []);
+  const makers = partsOfKind(plan, 'card').flatMap(
+    (placed) => numberAt(plan, placed, 'makerTotal') ?? [],
+  );
   const measured = measuredW(plan);
   const latest = plan.job?.readings.filter((each) => each.kind === 'wallW').at(-1);
   const asMeasured = measured !== undefined && latest?.when === 'after';
@@ -75,7 +77,7 @@ export function schoolsOf(plan: Plan): School[] {
 
 /** The measured school against the label, where a reading of the finished machine was taken. */
 export function measuredSchool(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
   const school = schoolsOf(plan).find(
     (each) => each.name === 'measured at the wall' && each.governs,
@@ -100,10 +102,10 @@ export function measuredSchool(plan: Plan): Finding[] {
         termOf(supply, 'watts', 'label', 1, label),
         { ...plain('measured, with headroom', school.asks, -1), how: 'measured' },
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (_, mark) =>
         mark === 'clear'

@@ -2,8 +2,8 @@ import type { TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, wordOf } from '../findings/terms.ts';
-import { all, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range, total } from '../units/range.ts';
 import { cardsDraws, cardsOwnSupply, secondLabelW } from './tree/index.ts';
 
@@ -12,7 +12,7 @@ import { cardsDraws, cardsOwnSupply, secondLabelW } from './tree/index.ts';
  * together with it, returns joined, outputs never side by side. Common practice, no source.
  */
 export function secondSupply(plan: Plan): Finding[] {
-  return all(plan, 'small').flatMap((placed) =>
+  return partsOfKind(plan, 'small').flatMap((placed) =>
     textAt(plan, placed, 'what')?.text === 'second supply'
       ? [
           outputs(plan, placed),
@@ -45,7 +45,7 @@ function ownLoads(plan: Plan, placed: Placed): Finding[] {
         },
         { ...plain('the cards draw', need, -1), how: 'class' },
       ],
-      margin: (label?.lo ?? 0) * 0.1,
+      minimumMargin: (label?.lo ?? 0) * 0.1,
       short: 'short',
       undoMinutes: 60,
       say: (_, mark) =>
@@ -67,7 +67,7 @@ const base = (placed: Placed, id: string, title: string) => ({
   title,
   seats: ['supply', placed.seat],
   unit: '',
-  source: practice,
+  source: commonPractice,
   remedies: [],
   undoMinutes: 240,
 });
@@ -84,7 +84,7 @@ function outputs(plan: Plan, placed: Placed): Finding {
     ...base(placed, 'second-outputs', 'outputs of the second PSU'),
     mark: same ? 'stop' : said ? 'clear' : 'watch',
     terms: [term(plan, placed, 'feedsWhat', 'feeds')],
-    restLabel: same ? 'side by side' : said ? 'apart' : 'not known',
+    marginLabel: same ? 'side by side' : said ? 'apart' : 'not known',
     say: same
       ? 'Outputs of two PSUs side by side feed back into each other: part them. Each load depends on one PSU.'
       : said
@@ -100,7 +100,7 @@ function enable(plan: Plan, placed: Placed): Finding {
     ...base(placed, 'second-enable', 'switching the second PSU on'),
     mark: linked ? 'clear' : said === 'not yet' ? 'mend' : 'watch',
     terms: [term(plan, placed, 'enable', 'switched')],
-    restLabel: linked ? 'with the first' : (said ?? 'not known'),
+    marginLabel: linked ? 'with the first' : (said ?? 'not known'),
     say: linked
       ? 'Its enable follows the first: both start and stop together.'
       : said === 'not yet'
@@ -115,7 +115,7 @@ function sharedReturn(plan: Plan, placed: Placed): Finding {
     ...base(placed, 'second-return', 'ground of both PSUs'),
     mark: said === 'yes' ? 'clear' : said === 'no' ? 'stop' : 'watch',
     terms: [term(plan, placed, 'sharedReturn', 'joined')],
-    restLabel: said === 'yes' ? 'joined' : said === 'no' ? 'apart' : 'not known',
+    marginLabel: said === 'yes' ? 'joined' : said === 'no' ? 'apart' : 'not known',
     say:
       said === 'yes'
         ? 'Both grounds are joined.'

@@ -1,4 +1,11 @@
-import { listAt, numberAt, one, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  listAt,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { plug, slotW } from '../standards/plugs/index.ts';
 import { range, type Range } from '../units/range.ts';
 
@@ -11,7 +18,7 @@ const MAKERS_LEAST = 25;
  * graphics 75, where the board is no maker's own.
  */
 export function slotPower(plan: Plan, card: Placed): Range {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const said = board && numberAt(plan, board, 'slotWatts');
   if (said) return { lo: said.lo, hi: said.hi };
   const may = possible(plan, card, board);

@@ -1,9 +1,9 @@
 import type { Finding, Term } from '../findings/finding.ts';
 import { figure, gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { settingsOf } from '../model/lookup/reads.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { scale, total, type Range } from '../units/range.ts';
 import { isSingleFeed } from './tree/index.ts';
 import { loads } from './loads.ts';
@@ -13,7 +13,7 @@ import { loads } from './loads.ts';
  * and against the card maker's figure for the whole machine: two schools side by side.
  */
 export function supplyTotal(plan: Plan): Finding[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
   /* What supplies mostly have says nothing of a brick or a battery. */
   if (!supply || !label || (label.how === 'class' && isSingleFeed(plan, supply))) return [];
@@ -33,10 +33,10 @@ export function supplyTotal(plan: Plan): Finding[] {
         ...terms,
         plain(`headroom ${Math.round(headroom * 100)} %`, scale(sum, headroom), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: label.hi < sum.lo ? 'stop' : 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (rest, mark) => {
         if (mark === 'clear') return 'The label covers the sum with the headroom you keep.';
@@ -54,10 +54,10 @@ export function supplyTotal(plan: Plan): Finding[] {
 
 function makerSchool(
   plan: Plan,
-  supply: NonNullable<ReturnType<typeof one>>,
+  supply: NonNullable<ReturnType<typeof partOfKind>>,
   label: NonNullable<ReturnType<typeof numberAt>>,
 ): Finding[] {
-  return all(plan, 'card').flatMap((placed) => {
+  return partsOfKind(plan, 'card').flatMap((placed) => {
     const asks = numberAt(plan, placed, 'makerTotal');
     if (!asks) return [];
     return gap({
@@ -70,10 +70,10 @@ function makerSchool(
         termOf(supply, 'watts', 'label', 1, label),
         termOf(placed, 'makerTotal', 'maker asks for', -1, asks),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'below',
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 30,
       say: (rest, mark) =>
         mark === 'clear'

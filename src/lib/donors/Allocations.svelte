@@ -4,27 +4,27 @@
   import { resolve } from '$app/paths';
   import type { Finding } from '$core/findings/finding.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
-  import { one } from '$core/model/lookup/plan.ts';
+  import { partOfKind } from '$core/model/lookup/plan.ts';
   import { kindName, seatName } from '$core/model/types/seats.ts';
   import type { Part } from '$core/model/types/types.ts';
   import { foundOf } from '$core/plan/planOf.ts';
-  import { movedBetween, type Crossing, type Strand } from '$core/shop/allocations.ts';
+  import { movedBetween, type Crossing, type Allocation } from '$core/shop/allocations.ts';
   import { wantedBy } from '$core/model/lookup/wanted.ts';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { show } from '$lib/ui/figures.ts';
-  import { nameOfSource, strandsPicture, type Ribbon } from './allocationsPicture.ts';
+  import { nameOfSource, allocationsPicture, type Ribbon } from './allocationsPicture.ts';
 
   interface Props {
     crossing: Crossing;
     /** The job in hand: its strands are drawn one by one. */
     jobId: string | undefined;
-    chosen: Strand | undefined;
+    chosen: Allocation | undefined;
     held: Part | undefined;
-    onchoose: (strand: Strand) => void;
+    onchoose: (strand: Allocation) => void;
     onhold: (part: Part) => void;
   }
   const { crossing, jobId, chosen, held, onchoose, onhold }: Props = $props();
@@ -34,14 +34,14 @@
   const goals = $derived(new Map(crossing.goals.map((goal) => [goal.job.id, goal])));
   const sources = $derived(new Map(crossing.sources.map((source) => [source.id, source])));
   const picture = $derived(
-    strandsPicture(crossing, jobId, (id) => {
+    allocationsPicture(crossing, jobId, (id) => {
       const machine = sources.get(id)?.machine;
       return machine?.state === 'donor' ? spare(machine.seats).length : 0;
     }),
   );
   const moved = $derived(
-    bench.before
-      ? new Map(movedBetween(bench.before, bench.shop).map((each) => [each.jobId, each]))
+    shopStore.before
+      ? new Map(movedBetween(shopStore.before, shopStore.shop).map((each) => [each.jobId, each]))
       : new Map<string, never>(),
   );
   const link = linkHorizontal<unknown, [number, number]>();
@@ -49,8 +49,8 @@
   /** Parts of a donor nobody has planned. */
   function spare(seats: readonly { seat: string; partId: string }[]) {
     return seats.flatMap(({ seat, partId }) => {
-      const part = indexOf(bench.shop).parts.get(partId);
-      return part && !wantedBy(bench.shop).has(partId) ? [{ seat, part }] : [];
+      const part = indexOf(shopStore.shop).parts.get(partId);
+      return part && !wantedBy(shopStore.shop).has(partId) ? [{ seat, part }] : [];
     });
   }
   function label(ribbon: Ribbon): string {
@@ -59,9 +59,13 @@
     return ribbon.strands.map((each) => seatName(each.seat)).join(', ');
   }
   /** What is left at worst, to whole units. */
-  const least = ({ rest, unit }: Finding) =>
+  const least = ({ margin: rest, unit }: Finding) =>
     rest
-      ? show({ lo: Math.round(rest.lo), hi: Math.round(rest.lo) }, unit, bench.shop.settings.unit)
+      ? show(
+          { lo: Math.round(rest.lo), hi: Math.round(rest.lo) },
+          unit,
+          shopStore.shop.settings.unit,
+        )
       : '';
   const clip = (text: string, most: number) =>
     text.length > most ? `${text.slice(0, most - 1)}…` : text;
@@ -94,8 +98,8 @@
       {/each}
       {#each picture.sources as box (box.id)}
         {@const machine = sources.get(box.id)?.machine}
-        {@const shell = machine && one(foundOf(bench.shop, machine.seats), 'case')}
-        {@const outside = shell && outsideOf(bench.shop, shell.part)}
+        {@const shell = machine && partOfKind(foundOf(shopStore.shop, machine.seats), 'case')}
+        {@const outside = shell && outsideOf(shopStore.shop, shell.part)}
         <g>
           <path class="side" d="M{LEFT} {box.y}V{box.y + box.height}" />
           {#if outside}
@@ -161,7 +165,7 @@
         >
           <Mark mark={goal.mark} size={16} />
           <b>{box.id} · {clip(goal.job.name, 17)}</b>
-          {#if goal.tightest?.rest}
+          {#if goal.tightest?.margin}
             <Gap finding={goal.tightest} width={54} height={12} />
             <span class="figure">{least(goal.tightest)}</span>
           {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { writeEntry } from '$core/edits/ledgerEdits.ts';
   import { understand } from '$core/quick/understand.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {
@@ -11,16 +11,16 @@
   const { jobId }: Props = $props();
   let text = $state('');
   let day = $state('');
-  const understood = $derived(understand(bench.shop, text));
+  const understood = $derived(understand(shopStore.shop, text));
   const entry = $derived(understood.kind === 'entry' ? understood.entry : undefined);
 
   function write(event: SubmitEvent): void {
     event.preventDefault();
     if (!entry) return;
     const loose = entry.partId === undefined && entry.machineId === undefined;
-    bench.edit(
+    shopStore.edit(
       `book: ${entry.what}`,
-      writeEntry({ at: day || bench.now, ...entry, jobId: loose ? jobId : undefined }),
+      writeEntry({ at: day || shopStore.now, ...entry, jobId: loose ? jobId : undefined }),
     );
     text = '';
   }

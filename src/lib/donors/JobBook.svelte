@@ -6,20 +6,20 @@
   import { donorAccount, jobAccount } from '$core/shop/accounts.ts';
   import { stageCosts } from '$core/plan/stageMoney.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import AccountGap from './AccountGap.svelte';
   import BookLine from './BookLine.svelte';
 
   const { view }: { view: JobView } = $props();
-  const account = $derived(view.job && jobAccount(bench.shop, view.job));
-  const stages = $derived(view.job ? stageCosts(bench.shop, view.job) : []);
-  const currency = $derived(bench.shop.settings.currency);
+  const account = $derived(view.job && jobAccount(shopStore.shop, view.job));
+  const stages = $derived(view.job ? stageCosts(shopStore.shop, view.job) : []);
+  const currency = $derived(shopStore.shop.settings.currency);
   const f = (minor: number) => `${formatMoney({ minor, currency })} ${currencySign(currency)}`;
   const donors = $derived(
-    bench.shop.machines
+    shopStore.shop.machines
       .filter((machine) => machine.state === 'donor')
-      .map((machine) => ({ machine, account: donorAccount(bench.shop, machine) })),
+      .map((machine) => ({ machine, account: donorAccount(shopStore.shop, machine) })),
   );
   const words = { cost: 'paid', sale: 'sold', gift: 'gift', hours: 'hours' } as const;
 </script>
@@ -48,7 +48,7 @@
           >
           <td
             >{#if line.entryId}<button
-                onclick={() => bench.edit('line deleted', dropEntry(line.entryId ?? ''))}
+                onclick={() => shopStore.edit('line deleted', dropEntry(line.entryId ?? ''))}
                 aria-label="Delete {line.what}">delete</button
               >{:else}<small>noted at the part</small>{/if}</td
           >

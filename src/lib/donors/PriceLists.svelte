@@ -2,14 +2,14 @@
   import Papa from 'papaparse';
   import { addList, dropList } from '$core/edits/listEdits.ts';
   import { readPriceList, type ListFault } from '$core/intake/priceList.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
 
   const MOST_BYTES = 5_000_000;
   let faults = $state.raw<ListFault[]>([]);
   /** Price lists laid in, by the name of their file, with how many parts. */
   const lists = $derived(
-    bench.shop.parts.reduce((found, part) => {
+    shopStore.shop.parts.reduce((found, part) => {
       if (part.place === 'buy' && part.where)
         found.set(part.where, (found.get(part.where) ?? 0) + 1);
       return found;
@@ -28,11 +28,11 @@
       skipEmptyLines: 'greedy',
     });
     const source = file.name.replace(/\.[^.]*$/, '').slice(0, 60) || 'list';
-    const { currency } = bench.shop.settings;
-    const read = readPriceList(data, { source, currency, at: bench.now });
+    const { currency } = shopStore.shop.settings;
+    const read = readPriceList(data, { source, currency, at: shopStore.now });
     faults = read.faults;
     if (read.parts.length === 0) return;
-    bench.edit(`price list ${source}`, addList(source, read.parts));
+    shopStore.edit(`price list ${source}`, addList(source, read.parts));
     toast(`${read.parts.length} parts of “${source}” stand to be bought.`);
   }
 </script>
@@ -49,7 +49,7 @@
     <span
       >{name}, {count}
       <button
-        onclick={() => bench.edit(`price list ${name} out`, dropList(name))}
+        onclick={() => shopStore.edit(`price list ${name} out`, dropList(name))}
         aria-label="Take the list {name} out">out</button
       ></span
     >

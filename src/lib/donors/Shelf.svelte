@@ -1,13 +1,13 @@
 <script lang="ts">
   import { foundOf } from '$core/plan/planOf.ts';
-  import { one } from '$core/model/lookup/plan.ts';
+  import { partOfKind } from '$core/model/lookup/plan.ts';
   import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
   import { wantedBy } from '$core/model/lookup/wanted.ts';
   import { kindName } from '$core/model/types/seats.ts';
   import type { Part } from '$core/model/types/types.ts';
   import { findParts } from '$core/quick/understand.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
@@ -22,22 +22,22 @@
   let showing = $state<string | undefined>();
   let opened = $state<string | undefined>();
 
-  const donors = $derived(bench.shop.machines.filter((machine) => machine.state === 'donor'));
-  const wanted = $derived(wantedBy(bench.shop));
+  const donors = $derived(shopStore.shop.machines.filter((machine) => machine.state === 'donor'));
+  const wanted = $derived(wantedBy(shopStore.shop));
   const free = $derived(
-    bench.shop.parts.filter((part) => {
-      const home = indexOf(bench.shop).homeOf.get(part.id);
+    shopStore.shop.parts.filter((part) => {
+      const home = indexOf(shopStore.shop).homeOf.get(part.id);
       return part.place !== 'gone' && (!home || home.state === 'donor');
     }),
   );
   const list = $derived.by(() => {
     if (query.trim() === '') return free;
-    const found = new Set(findParts(bench.shop, query));
+    const found = new Set(findParts(shopStore.shop, query));
     return free.filter((part) => found.has(part));
   });
 
   function place(part: Part): string {
-    const home = indexOf(bench.shop).homeOf.get(part.id);
+    const home = indexOf(shopStore.shop).homeOf.get(part.id);
     if (home) return `donor ${home.id}`;
     if (part.place === 'buy') return part.where ?? 'to buy';
     return part.where ?? 'shelf';
@@ -53,8 +53,8 @@
 
 <ul class="donors">
   {#each donors as donor (donor.id)}
-    {@const shell = one(foundOf(bench.shop, donor.seats), 'case')}
-    {@const outside = shell && outsideOf(bench.shop, shell.part)}
+    {@const shell = partOfKind(foundOf(shopStore.shop, donor.seats), 'case')}
+    {@const outside = shell && outsideOf(shopStore.shop, shell.part)}
     <li class:opened={opened === donor.id}>
       {#if outside}
         <svg width={outside.w * SCALE + 6} height="92" aria-hidden="true"
@@ -71,7 +71,7 @@
         {#if donor.note}<p>{donor.note}</p>{/if}
         <p class="seats">
           {#each donor.seats as seat (seat.seat)}
-            {@const part = indexOf(bench.shop).parts.get(seat.partId)}
+            {@const part = indexOf(shopStore.shop).parts.get(seat.partId)}
             {#if part}
               <button class:wanted={wanted.has(part.id)} onclick={() => (showing = part.id)}
                 >{kindName(part.kind)}</button
@@ -103,7 +103,7 @@
       <b class="figure">{part.id}</b>
       <span>{part.name}</span>
       <small>{place(part)}</small>
-      <small>{standingOf(bench.shop, part).condition}</small>
+      <small>{standingOf(shopStore.shop, part).condition}</small>
       <small class="figure right">{part.price ? formatMoney(part.price) : ''}</small>
       <small class:twice={(jobs?.length ?? 0) > 1} class:mine={jobs?.includes(view.job?.id ?? '')}
         >{jobs ? `wanted by ${jobs.join(', ')}` : bound(part)}</small

@@ -4,7 +4,7 @@
   import { seatName } from '$core/model/types/seats.ts';
   import type { Machine } from '$core/model/types/types.ts';
   import { stripping } from '$core/shop/stripping.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
@@ -15,13 +15,13 @@
   const { donor, onclose }: Props = $props();
   let chosen = $state<string[]>([]);
   let where = $state('');
-  const parts = $derived(indexOf(bench.shop).parts);
-  const told = $derived(stripping(bench.shop, donor, chosen));
+  const parts = $derived(indexOf(shopStore.shop).parts);
+  const told = $derived(stripping(shopStore.shop, donor, chosen));
 
   function out(): void {
     const minutes = told.minutes;
     const note = told.spoils.join(' ') || undefined;
-    bench.edit(
+    shopStore.edit(
       `${chosen.join(', ')} out of ${donor.id}`,
       strip(donor.id, chosen, where.trim() || 'shelf', note),
     );
@@ -68,7 +68,7 @@
         type="checkbox"
         checked={donor.keepWhole ?? false}
         onchange={(event) =>
-          bench.edit('kept whole', keepWhole(donor.id, event.currentTarget.checked))}
+          shopStore.edit('kept whole', keepWhole(donor.id, event.currentTarget.checked))}
       /> Keep it whole: its parts serve no other job</label
     >
   </div>

@@ -4,10 +4,10 @@
   import { stageName } from '$core/model/types/stages.ts';
   import type { Part } from '$core/model/types/types.ts';
   import type { Service } from '$core/resolve/candidatesFor.ts';
-  import { strandsOf, type Strand } from '$core/shop/allocations.ts';
+  import { allocationsOf, type Allocation } from '$core/shop/allocations.ts';
   import { wantedBy } from '$core/model/lookup/wanted.ts';
   import PartSheet from '$lib/parts/PartSheet.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -17,10 +17,10 @@
   import StrandsDrawn from './Allocations.svelte';
 
   const { view }: { view: JobView } = $props();
-  const crossing = $derived(strandsOf(bench.shop, view.job?.id));
+  const crossing = $derived(allocationsOf(shopStore.shop, view.job?.id));
   const goals = $derived(new Map(crossing.goals.map((goal) => [goal.job.id, goal])));
   const sources = $derived(new Map(crossing.sources.map((source) => [source.id, source])));
-  let chosen = $state.raw<Strand | undefined>();
+  let chosen = $state.raw<Allocation | undefined>();
   let held = $state.raw<Part | undefined>();
   let showing = $state<string | undefined>();
   const judge = new Judge();
@@ -28,7 +28,7 @@
 
   const still = $derived(
     chosen &&
-      bench.shop.jobs.some(
+      shopStore.shop.jobs.some(
         (job) =>
           job.id === chosen?.to && job.changes.some((change) => change.partId === chosen?.part.id),
       )
@@ -37,7 +37,7 @@
   );
   const nameOf = (id: string) => nameOfSource(sources.get(id));
 
-  function choose(strand: Strand): void {
+  function choose(strand: Allocation): void {
     held = undefined;
     chosen = still?.part.id === strand.part.id && still.to === strand.to ? undefined : strand;
   }
@@ -45,18 +45,21 @@
   function hold(part: Part): void {
     chosen = undefined;
     held = held?.id === part.id ? undefined : part;
-    if (held) void judge.askPart(bench.shop, held);
+    if (held) void judge.askPart(shopStore.shop, held);
   }
 
-  function takeOff(strand: Strand): void {
-    bench.edit(
+  function takeOff(strand: Allocation): void {
+    shopStore.edit(
       `${strand.part.id} off job ${strand.to}`,
       dropChange(strand.to, strand.seat, strand.part.id, strand.stage),
     );
   }
 
   function putOn({ jobId, seat, part }: Service): void {
-    bench.edit(`${part.id} as ${seatName(seat)} of job ${jobId}`, putPart(jobId, seat, part.id));
+    shopStore.edit(
+      `${part.id} as ${seatName(seat)} of job ${jobId}`,
+      putPart(jobId, seat, part.id),
+    );
     held = undefined;
   }
 </script>
@@ -72,7 +75,7 @@
 
 <div class="hand" aria-live="polite">
   {#if still}
-    {@const others = (wantedBy(bench.shop).get(still.part.id) ?? []).filter(
+    {@const others = (wantedBy(shopStore.shop).get(still.part.id) ?? []).filter(
       (id) => id !== still?.to,
     )}
     <p>

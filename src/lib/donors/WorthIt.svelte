@@ -5,7 +5,7 @@
   import { seatName } from '$core/model/types/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -15,10 +15,10 @@
   }
   const { view }: Props = $props();
   /** A machine that is offered, or `loose` for one nobody has written down. */
-  const offered = $derived(bench.shop.machines.filter(({ state }) => state === 'offered'));
+  const offered = $derived(shopStore.shop.machines.filter(({ state }) => state === 'offered'));
   // svelte-ignore state_referenced_locally (chosen once, then by hand)
   let which = $state(offered[0]?.id ?? 'loose');
-  const machine = $derived(bench.shop.machines.find((each) => each.id === which));
+  const machine = $derived(shopStore.shop.machines.find((each) => each.id === which));
   let value = $state('');
   let asked = $state('');
   let fixes = $state('');
@@ -30,7 +30,7 @@
   /** What was written down of an offer, back into the fields. */
   function recall(id: string): void {
     which = id;
-    const offer = bench.shop.machines.find((each) => each.id === id)?.offer;
+    const offer = shopStore.shop.machines.find((each) => each.id === id)?.offer;
     value = offer?.value ? spanText(offer.value) : '';
     asked = offer?.asked === undefined ? '' : plainMoney(offer.asked);
     fixes = (offer?.fixes ?? [])
@@ -45,7 +45,7 @@
     if (!machine || answer.fault) return;
     const done = amountOf(value);
     const price = asked.trim() === '' ? undefined : parseMoney(asked, currency)?.minor;
-    bench.edit(
+    shopStore.edit(
       `offer of ${machine.id}`,
       setOffer(machine.id, {
         currency,
@@ -62,10 +62,10 @@
     const price = parseMoney(asked, currency);
     if (!machine || !price) return;
     const id = machine.id;
-    bench.edit(`${id} bought`, (shop) =>
+    shopStore.edit(`${id} bought`, (shop) =>
       editMachine(id, { state: 'donor', price })(
         writeEntry({
-          at: bench.now,
+          at: shopStore.now,
           kind: 'cost',
           what: machine.name,
           money: price,
@@ -79,11 +79,11 @@
 
   async function writeDown(): Promise<void> {
     const made = newOffer();
-    await bench.edit('an offer', made.edit);
+    await shopStore.edit('an offer', made.edit);
     which = made.tag();
     keep();
   }
-  const currency = $derived(bench.shop.settings.currency);
+  const currency = $derived(shopStore.shop.settings.currency);
   /** `80` or `80 to 120`. */
   function amountOf(text: string): Amount | undefined {
     const ends = text.split(/\s*(?:to|-|–)\s*/).map((each) => parseMoney(each, currency)?.minor);
@@ -123,7 +123,7 @@
   );
   const x = (minor: number) => 8 + (Math.max(0, minor) / most) * 640;
   const parts = $derived(
-    staying(foundOf(bench.shop, (machine ?? view.plan?.machine)?.seats ?? [])),
+    staying(foundOf(shopStore.shop, (machine ?? view.plan?.machine)?.seats ?? [])),
   );
 </script>
 
@@ -145,7 +145,7 @@
         maxlength="120"
         oninput={(event) =>
           event.currentTarget.value.trim() &&
-          bench.edit(
+          shopStore.edit(
             'name of the offer',
             editMachine(machine.id, { name: event.currentTarget.value }),
             `name ${machine.id}`,
@@ -210,7 +210,7 @@
       <Button onclick={buy}>Bought for {f(price)}</Button>
       <Button
         onclick={() => {
-          bench.edit(`${machine.id} let go`, editMachine(machine.id, { state: 'gone' }));
+          shopStore.edit(`${machine.id} let go`, editMachine(machine.id, { state: 'gone' }));
           recall('loose');
         }}>Let it go</Button
       >

@@ -1,9 +1,9 @@
-import { BUY, SHELF, type Crossing, type Source, type Strand } from '$core/shop/allocations.ts';
+import { BUY, SHELF, type Crossing, type Source, type Allocation } from '$core/shop/allocations.ts';
 
 /** Where everything of the strands' picture stands, in px of its own frame. */
 export interface Ribbon {
   key: string;
-  strands: Strand[];
+  strands: Allocation[];
   /** Middle of its left and right end. */
   y0: number;
   y1: number;
@@ -41,12 +41,12 @@ const sourceLeast = (spare: number) =>
  * Strands of the job in hand and strands with trouble are drawn one by one; the others of one source and one
  * job together, as wide as they are many. `spareOf` tells how many parts of a source nobody has planned.
  */
-export function strandsPicture(
+export function allocationsPicture(
   crossing: Crossing,
   jobId: string | undefined,
   spareOf: (sourceId: string) => number = () => 0,
 ): Picture {
-  const alone = (strand: Strand) => strand.to === jobId || strand.trouble !== undefined;
+  const alone = (strand: Allocation) => strand.to === jobId || strand.trouble !== undefined;
   const ribbons = new Map<string, Ribbon>();
   for (const source of crossing.sources) {
     for (const strand of source.strands) {
@@ -61,14 +61,14 @@ export function strandsPicture(
   }
   for (const ribbon of ribbons.values())
     ribbon.width = ribbon.single ? 3 : Math.min(16, 2 + 2 * ribbon.strands.length);
-  const of = (strands: readonly Strand[]) => {
+  const of = (strands: readonly Allocation[]) => {
     const seen = new Set(strands);
     return [...ribbons.values()]
       .filter((ribbon) => ribbon.strands.some((strand) => seen.has(strand)))
       .sort((a, b) => firstIn(strands, a) - firstIn(strands, b));
   };
   const column = (
-    list: readonly { id: string; strands: Strand[] }[],
+    list: readonly { id: string; strands: Allocation[] }[],
     end: 'y0' | 'y1',
     least: (id: string) => number,
   ): Box[] => {
@@ -105,7 +105,7 @@ export function strandsPicture(
   };
 }
 
-const firstIn = (strands: readonly Strand[], { strands: own }: Ribbon): number =>
+const firstIn = (strands: readonly Allocation[], { strands: own }: Ribbon): number =>
   strands.findIndex((strand) => own.includes(strand));
 
 /** What a source is called: its machine's name, or what it is. */

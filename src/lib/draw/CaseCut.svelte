@@ -52,11 +52,13 @@
   const lit = $derived(new Set(found.find((finding) => finding.id === chosen)?.seats ?? []));
   const overCard = $derived(
     found.find(
-      (finding) => finding.id.startsWith('card-length') && finding.rest && finding.rest.hi < 0,
+      (finding) => finding.id.startsWith('card-length') && finding.margin && finding.margin.hi < 0,
     ),
   );
   const overCooler = $derived(
-    found.find((finding) => finding.id === 'cooler-height' && finding.rest && finding.rest.hi < 0),
+    found.find(
+      (finding) => finding.id === 'cooler-height' && finding.margin && finding.margin.hi < 0,
+    ),
   );
 
   function fits(box: Box, text: string, size: number): boolean {
@@ -129,14 +131,14 @@
       {@render part(box, 4, true)}
     {/if}
   {/each}
-  {#if overCard?.rest && cut.cardWall}
+  {#if overCard?.margin && cut.cardWall}
     {@const box = cut.side.boxes.find((each) => each.seat.startsWith('card'))}
     {#if box}
       <rect
         class="over"
-        x={4 + (box.w + overCard.rest.hi) * scale}
+        x={4 + (box.w + overCard.margin.hi) * scale}
         y={4 + box.y * scale}
-        width={-overCard.rest.hi * scale}
+        width={-overCard.margin.hi * scale}
         height={box.h * scale}
       />
       {#if !small}
@@ -144,7 +146,7 @@
           class="over-text figure"
           x={10 + box.w * scale}
           y={2 + (box.y + box.h / 2) * scale + 6}
-          >{drawnLength(-overCard.rest.hi, cut.lengths, 'ceil')} over</text
+          >{drawnLength(-overCard.margin.hi, cut.lengths, 'ceil')} over</text
         >
       {/if}
     {/if}
@@ -197,7 +199,7 @@
       {/if}
     {/each}
     {#if overCooler}<text class="over-text figure" x={endX} y={cut.end.h * scale + 20}
-        >lid {drawnLength(-(overCooler.rest?.hi ?? 0), cut.lengths, 'ceil')} open</text
+        >lid {drawnLength(-(overCooler.margin?.hi ?? 0), cut.lengths, 'ceil')} open</text
       >{:else}<text class="dim-text figure start" x={endX} y={cut.end.h * scale + 31}
         >from the front</text
       >{/if}

@@ -1,9 +1,9 @@
 import { restOf } from '$core/findings/gap.ts';
 import { isOpen } from '$core/findings/terms.ts';
 import type { Box as SpaceBox } from '$core/fit/space/box.ts';
-import { way } from '$core/fit/space/coord.ts';
+import { offsetTerms } from '$core/fit/space/coord.ts';
 import { spaceOf } from '$core/fit/space/space.ts';
-import { numberAt, one, type Placed, type Plan } from '$core/model/lookup/plan.ts';
+import { numberAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
 import { drawnLength, type LengthUnit } from '$core/units/length.ts';
 import type { Range } from '$core/units/range.ts';
 import { outsideOf, type Outside } from './sizes.ts';
@@ -52,7 +52,7 @@ export interface CaseCut {
 const mid = (value: Range) => (value.lo + value.hi) / 2;
 
 export function caseCut(plan: Plan): CaseCut | undefined {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   const space = spaceOf(plan);
   if (!shell || !space) return undefined;
   const outside = outsideOf(plan.shop, shell.part);
@@ -122,10 +122,10 @@ function common({ box, placed }: Drawn) {
 }
 
 const sizeOf = (box: SpaceBox, axis: 'x' | 'y' | 'w'): Range =>
-  restOf(way(box[axis][0], box[axis][1]));
+  restOf(offsetTerms(box[axis][0], box[axis][1]));
 /** Does a length rest on what its class usually measures? */
 const vague = (box: SpaceBox, axis: 'x' | 'y' | 'w') =>
-  way(box[axis][0], box[axis][1]).some((term) => isOpen(term));
+  offsetTerms(box[axis][0], box[axis][1]).some((term) => isOpen(term));
 
 function sideBox(plan: Plan, drawn: Drawn): Box {
   const { box } = drawn;
@@ -171,7 +171,7 @@ function endBox(plan: Plan, drawn: Drawn, thick: number, boxes: readonly SpaceBo
   const { box, placed } = drawn;
   const foot = boxes.find((each) => each.seat === box.seat && each.what === 'base');
   const far = foot && box.what === 'body' ? foot : box;
-  const w = restOf(way(box.w[0], far.w[1]));
+  const w = restOf(offsetTerms(box.w[0], far.w[1]));
   const height = placed.kind === 'card' && box.what === 'body';
   return {
     ...common(drawn),

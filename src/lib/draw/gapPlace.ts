@@ -1,7 +1,7 @@
 import type { Finding, Mark } from '$core/findings/finding.ts';
 import { figure } from '$core/findings/gap.ts';
 import { separation, type Box, type Separation } from '$core/fit/space/box.ts';
-import { mayMeet } from '$core/fit/clashes.ts';
+import { mayCollide } from '$core/fit/clashes.ts';
 import { boxesOf } from '$core/fit/space/space.ts';
 import type { Plan } from '$core/model/lookup/plan.ts';
 import { lengthsIn } from '$core/units/length.ts';
@@ -21,7 +21,7 @@ const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
 
 /** Where the gap of a sum between two parts lies; undefined for sums of another sort. */
 export function gapPlace(plan: Plan, finding: Finding | undefined, thick: number): Gap | undefined {
-  if (!finding?.id.startsWith('space:') || !finding.rest) return undefined;
+  if (!finding?.id.startsWith('space:') || !finding.margin) return undefined;
   const [, a = '', b = ''] = finding.id.split(':');
   const pair = nearest(boxesOf(plan, [a, b]), finding);
   if (!pair) return undefined;
@@ -35,7 +35,7 @@ export function gapPlace(plan: Plan, finding: Finding | undefined, thick: number
     (Math.max(mid(first[other][0]), mid(second[other][0])) +
       Math.min(mid(first[other][1]), mid(second[other][1]))) /
     2;
-  const apartBy = lengthsIn(`${figure(finding.rest, 0)} mm`, plan.shop.settings.unit);
+  const apartBy = lengthsIn(`${figure(finding.margin, 0)} mm`, plan.shop.settings.unit);
   const common = { axis, at, figure: apartBy, mark: finding.mark };
   return axis === 'w' ? { ...common, from: thick - to, to: thick - from } : { ...common, from, to };
 }
@@ -47,9 +47,9 @@ function nearest(
 ): { first: Box; second: Box; apart: Separation } | undefined {
   for (const first of boxes) {
     for (const second of boxes) {
-      if (first.id >= second.id || !mayMeet(first, second)) continue;
+      if (first.id >= second.id || !mayCollide(first, second)) continue;
       const apart = separation(first, second);
-      if (apart.rest.lo === finding.rest?.lo && apart.rest.hi === finding.rest.hi)
+      if (apart.rest.lo === finding.margin?.lo && apart.rest.hi === finding.margin.hi)
         return { first, second, apart };
     }
   }

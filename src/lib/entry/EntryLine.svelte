@@ -4,9 +4,9 @@
   import { lengthsIn } from '$core/units/length.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { standingOf } from '$core/model/lookup/lookup.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -20,12 +20,13 @@
   let text = $state('');
   let input = $state<HTMLInputElement>();
   const lit = $derived(litQuestion(view));
-  const understood = $derived(understand(bench.shop, text, lit));
+  const understood = $derived(understand(shopStore.shop, text, lit));
   const say = $derived.by(() => {
     if (understood.kind === 'nothing') return understood.say;
     if (understood.kind === 'sum') return `${understood.say} · Enter keeps it`;
     if (understood.kind === 'part') {
-      if (look.laying !== undefined) return `${understood.say} · Enter lays it in ${look.laying}`;
+      if (uiState.laying !== undefined)
+        return `${understood.say} · Enter lays it in ${uiState.laying}`;
       const seat = seatFor(understood.partId, view);
       return seat ? `${understood.say} · Enter puts it in as ${seatName(seat)}` : understood.say;
     }
@@ -33,10 +34,10 @@
     return `${understood.say} · Enter`;
   });
   const hint = $derived(
-    look.laying !== undefined
-      ? `scan parts into ${look.laying} · done`
+    uiState.laying !== undefined
+      ? `scan parts into ${uiState.laying} · done`
       : lit
-        ? lengthsIn(lit.ask, bench.shop.settings.unit)
+        ? lengthsIn(lit.ask, shopStore.shop.settings.unit)
         : view?.job
           ? '267 in 247 · scan a tag · done'
           : '267 in 247 · 12 V 20 A · fan 92 · job Name becomes goal',
@@ -51,7 +52,7 @@
 
   /** A scan does at once what it means; what it does not is shown here to be mended. */
   function scanned(scan: string): void {
-    const meant = understand(bench.shop, scan, lit);
+    const meant = understand(shopStore.shop, scan, lit);
     if (meant.kind !== 'nothing' && meant.kind !== 'find') {
       act(meant, view);
       return;
@@ -72,7 +73,7 @@
     listenForScans({
       onscan: scanned,
       onloose: into,
-      isCode: (scan) => codes.includes(understand(bench.shop, scan).kind),
+      isCode: (scan) => codes.includes(understand(shopStore.shop, scan).kind),
     }),
   );
 
@@ -104,12 +105,12 @@
     }}
   />
   <output id="entry-say" class="say" aria-live="polite">{say}</output>
-  {#if understood.kind === 'sum' && understood.finding.rest}
+  {#if understood.kind === 'sum' && understood.finding.margin}
     <div class="drop sum">
       <Mark mark={understood.finding.mark} word />
       <Gap finding={understood.finding} width={260} height={22} />
       <b class="figure">{understood.say}</b>
-      <span>{lengthsIn(understood.finding.say, bench.shop.settings.unit)}</span>
+      <span>{lengthsIn(understood.finding.say, shopStore.shop.settings.unit)}</span>
     </div>
   {:else if understood.kind === 'sum'}
     <div class="drop sum">
@@ -117,8 +118,8 @@
       <b class="figure">{understood.say}</b>
       <span
         >{lengthsIn(
-          `${understood.finding.restLabel}. ${understood.finding.say}`,
-          bench.shop.settings.unit,
+          `${understood.finding.marginLabel}. ${understood.finding.say}`,
+          shopStore.shop.settings.unit,
         )}</span
       >
     </div>
@@ -130,7 +131,7 @@
             <b class="figure">{part.id}</b>
             <span>{part.name}</span>
             <small
-              >{part.where ? `shelf ${part.where}` : part.place}, {standingOf(bench.shop, part)
+              >{part.where ? `shelf ${part.where}` : part.place}, {standingOf(shopStore.shop, part)
                 .condition}</small
             >
           </button>

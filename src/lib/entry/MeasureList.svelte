@@ -2,9 +2,9 @@
   import { lengthsIn } from '$core/units/length.ts';
   import { tick } from 'svelte';
   import { property } from '$core/model/properties/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Question } from '$core/plan/questions.ts';
   import { answerThen, answerYesNo, measureInto, questionKey } from './act.ts';
@@ -22,7 +22,7 @@
   const saves = $derived(list.reduce((sum, question) => sum + question.savesMinutes, 0));
   let open = $state(false);
   const showing = $derived(
-    open || list.some((question) => questionKey(question) === look.measuring),
+    open || list.some((question) => questionKey(question) === uiState.measuring),
   );
   const time = (s: number) => (s < 90 ? `${s} s` : `${Math.round(s / 60)} min`);
 
@@ -55,8 +55,8 @@
       <ol bind:this={items}>
         {#each list as question (questionKey(question))}
           {@const listed = property(question.part.kind, question.input.key)}
-          <li class:lit={look.measuring === questionKey(question)}>
-            <p>{lengthsIn(question.ask, bench.shop.settings.unit)}</p>
+          <li class:lit={uiState.measuring === questionKey(question)}>
+            <p>{lengthsIn(question.ask, shopStore.shop.settings.unit)}</p>
             <small
               >{time(question.seconds)}{question.savesMinutes >= 1
                 ? `, may save ${Math.round(question.savesMinutes)} min`
@@ -77,7 +77,7 @@
                   open
                   label={question.property.label}
                   unit={question.property.measure}
-                  lengths={bench.shop.settings.unit}
+                  lengths={shopStore.shop.settings.unit}
                   value={question.known}
                   most={question.property.most}
                   onmeasure={(value) => keep(question, value)}
@@ -104,7 +104,7 @@
                 open
                 label={question.property.label}
                 unit={question.property.measure}
-                lengths={bench.shop.settings.unit}
+                lengths={shopStore.shop.settings.unit}
                 value={question.known}
                 most={question.property.most}
                 onmeasure={(value) => keep(question, value)}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { startJob } from './act.ts';
@@ -14,12 +14,12 @@
       fault = 'A name, so that the tag has something on it.';
       return;
     }
-    look.dialog = undefined;
+    uiState.dialog = undefined;
     void startJob(name.trim(), becomes.trim());
   }
 </script>
 
-<Dialog title="New job" onclose={() => (look.dialog = undefined)}>
+<Dialog title="New job" onclose={() => (uiState.dialog = undefined)}>
   <form onsubmit={submit}>
     <label>
       <span>What is it?</span>

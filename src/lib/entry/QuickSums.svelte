@@ -2,8 +2,8 @@
   import { quickSum } from '$core/quick/sums.ts';
   import type { Job, KeptSum } from '$core/model/types/types.ts';
   import { dropItem } from '$core/shop/items.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
   import { show, unitWord } from '$lib/ui/figures.ts';
   import { keepSum } from './act.ts';
@@ -17,28 +17,28 @@
     (job?.sums ?? []).map((sum) => ({
       kept: sum,
       text: sum.text,
-      sum: quickSum(sum.text, sum.unit, bench.shop.settings.unit),
+      sum: quickSum(sum.text, sum.unit, shopStore.shop.settings.unit),
     })),
   );
-  const jobs = $derived(bench.shop.jobs.filter((each) => !each.handedOver));
+  const jobs = $derived(shopStore.shop.jobs.filter((each) => !each.handedOver));
 
   function drop(sum: KeptSum): void {
-    if (job) void bench.edit('kept sum dropped', dropItem(job.id, 'sums', sum));
+    if (job) void shopStore.edit('kept sum dropped', dropItem(job.id, 'sums', sum));
   }
 </script>
 
-{#if look.quick.length > 0 || kept.length > 0}
+{#if uiState.quick.length > 0 || kept.length > 0}
   <ul aria-label="Quick sums">
-    {#each look.quick as sum (sum)}
+    {#each uiState.quick as sum (sum)}
       <li>
         <p class="figure line">
           <Mark mark={sum.finding.mark} size={16} />
-          {sum.text}{sum.unit === bench.shop.settings.unit ? '' : ` (in ${sum.unit})`}
+          {sum.text}{sum.unit === shopStore.shop.settings.unit ? '' : ` (in ${sum.unit})`}
         </p>
         <p class="answer figure">
-          = {sum.finding.rest
-            ? `${sum.finding.restLabel} ${show(sum.finding.rest, sum.finding.unit, bench.shop.settings.unit).replace('−', '')} ${unitWord(sum.finding.unit, bench.shop.settings.unit)}`
-            : sum.finding.restLabel}
+          = {sum.finding.margin
+            ? `${sum.finding.marginLabel} ${show(sum.finding.margin, sum.finding.unit, shopStore.shop.settings.unit).replace('−', '')} ${unitWord(sum.finding.unit, shopStore.shop.settings.unit)}`
+            : sum.finding.marginLabel}
         </p>
         {#if job}
           <button onclick={() => keepSum(job.id, sum)}>Keep with {job.id}</button>
@@ -58,7 +58,7 @@
       <li>
         <p class="figure line">
           {#if one.sum}<Mark mark={one.sum.finding.mark} size={16} />{/if}
-          {one.text}{one.kept.unit === bench.shop.settings.unit ? '' : ` (in ${one.kept.unit})`}
+          {one.text}{one.kept.unit === shopStore.shop.settings.unit ? '' : ` (in ${one.kept.unit})`}
         </p>
         <p class="answer figure">= {one.sum?.say ?? 'not understood'}</p>
         <button onclick={() => drop(one.kept)} aria-label="Drop {one.text}">Drop</button>

@@ -10,22 +10,22 @@ import { freeSeat, kindOfSeat, seatName } from '$core/model/types/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
 import type { AnswerValue, Understood, Word } from '$core/quick/quick.ts';
 import { progress } from '$core/order/index.ts';
-import { bench } from '$lib/shop/bench.svelte.ts';
+import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
-import { look, type QuickPrinted } from '$lib/shop/look.svelte.ts';
+import { uiState, type QuickPrinted } from '$lib/shop/uiState.svelte.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';
 
 /** Does what the entry line understood. Returns false when there was nothing to do. */
 export function act(understood: Understood, view: JobView | undefined): boolean {
   switch (understood.kind) {
     case 'sum':
-      look.quick = [
+      uiState.quick = [
         {
           text: understood.text,
           finding: understood.finding,
-          unit: bench.shop.settings.unit,
+          unit: shopStore.shop.settings.unit,
         },
-        ...look.quick,
+        ...uiState.quick,
       ].slice(0, 20);
       return true;
     case 'job':
@@ -56,15 +56,15 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
 /** A new job needs a name; what it should become may follow. */
 export async function startJob(name: string, becomes: string): Promise<void> {
   const made = newJob(name, becomes);
-  await bench.edit(`new job: ${name}`, made.edit);
+  await shopStore.edit(`new job: ${name}`, made.edit);
   await goto(resolve('/job/[id]/[station]', { id: made.tag(), station: 'take-in' }));
 }
 
 /** Where a scanned part would go in this job: the lit seat if it takes its kind, else the next free one. */
 export function seatFor(partId: string, view: JobView | undefined): string | undefined {
-  const part = bench.shop.parts.find((each) => each.id === partId);
+  const part = shopStore.shop.parts.find((each) => each.id === partId);
   if (!part || !view?.plan) return undefined;
-  if (look.seat && kindOfSeat(look.seat) === part.kind) return look.seat;
+  if (uiState.seat && kindOfSeat(uiState.seat) === part.kind) return uiState.seat;
   return freeSeat(
     part.kind,
     view.plan.seats.map((placed) => placed.seat),
@@ -75,36 +75,36 @@ export function seatFor(partId: string, view: JobView | undefined): string | und
 function book(entry: Draft, view: JobView | undefined): boolean {
   const loose = entry.partId === undefined && entry.machineId === undefined;
   const jobId = loose ? view?.job?.id : undefined;
-  bench.edit(`book: ${entry.what}`, writeEntry({ at: bench.now, ...entry, jobId }));
+  shopStore.edit(`book: ${entry.what}`, writeEntry({ at: shopStore.now, ...entry, jobId }));
   toast(`In the book: ${entry.what}${jobId ? `, job ${jobId}` : ''}.`);
   return true;
 }
 
 function lay(partId: string, where: string): boolean {
-  const home = indexOf(bench.shop).homeOf.get(partId);
+  const home = indexOf(shopStore.shop).homeOf.get(partId);
   if (home) {
     toast(`${partId} sits in ${home.name}: take it out at Donors first.`, 'stop');
     return false;
   }
-  bench.edit(`${partId} to ${where}`, movePart(partId, where));
+  shopStore.edit(`${partId} to ${where}`, movePart(partId, where));
   toast(`${partId} lies in ${where}.`);
   return true;
 }
 
 /** The part scanned last goes there; without one, every part scanned from now on does. */
 function placeScanned(where: string): boolean {
-  if (look.held) {
-    const held = look.held;
-    look.held = undefined;
+  if (uiState.held) {
+    const held = uiState.held;
+    uiState.held = undefined;
     return lay(held, where);
   }
-  look.laying = where;
+  uiState.laying = where;
   toast(`Parts scanned now go to ${where}. Scan “done” when the box is full.`);
   return true;
 }
 
 function putScanned(partId: string, view: JobView | undefined): boolean {
-  if (look.laying !== undefined) return lay(partId, look.laying);
+  if (uiState.laying !== undefined) return lay(partId, uiState.laying);
   const already = view?.plan?.seats.find((placed) => placed.part.id === partId);
   if (already) {
     toast(`${partId} is in the plan already, as ${seatName(already.seat)}.`);
@@ -112,12 +112,12 @@ function putScanned(partId: string, view: JobView | undefined): boolean {
   }
   const seat = seatFor(partId, view);
   if (!seat || !view?.job) {
-    look.held = partId;
-    const part = bench.shop.parts.find((each) => each.id === partId);
+    uiState.held = partId;
+    const part = shopStore.shop.parts.find((each) => each.id === partId);
     toast(`${partId}, ${part?.name ?? ''}: scan a place to lay it there, or open a job.`);
     return true;
   }
-  bench.edit(`${partId} as ${seatName(seat)}`, putPart(view.job.id, seat, partId));
+  shopStore.edit(`${partId} as ${seatName(seat)}`, putPart(view.job.id, seat, partId));
   toast(`${partId} is planned as ${seatName(seat)}.`);
   return true;
 }
@@ -125,7 +125,7 @@ function putScanned(partId: string, view: JobView | undefined): boolean {
 export const questionKey = (question: Question) => `${question.input.partId} ${question.input.key}`;
 
 export function litQuestion(view: JobView | undefined): Question | undefined {
-  return view?.questions.find((question) => questionKey(question) === look.measuring);
+  return view?.questions.find((question) => questionKey(question) === uiState.measuring);
 }
 
 /** Writes the answer down and moves the light to the next question. */
@@ -139,12 +139,12 @@ function answerLit(value: AnswerValue, view: JobView | undefined): boolean {
 /** A figure is measured, an option is said. */
 export function measureInto(question: Question, value: AnswerValue): void {
   const { input, property, part } = question;
-  void bench.edit(
+  void shopStore.edit(
     `${property.label} of ${part.name}`,
     setFact(
       input.partId,
       input.key,
-      factOf(value, property.measure === 'mm' ? look.accuracyMm : undefined),
+      factOf(value, property.measure === 'mm' ? uiState.accuracyMm : undefined),
       part.modelId !== undefined,
     ),
   );
@@ -152,13 +152,13 @@ export function measureInto(question: Question, value: AnswerValue): void {
 
 /** `goodTo`: ± mm of what it was measured with. */
 function factOf(value: AnswerValue, goodTo: number | undefined): Fact {
-  if ('text' in value) return { ...value, how: 'said', at: bench.now };
-  if (!goodTo || value.lo !== value.hi) return { ...value, how: 'measured', at: bench.now };
+  if ('text' in value) return { ...value, how: 'said', at: shopStore.now };
+  if (!goodTo || value.lo !== value.hi) return { ...value, how: 'measured', at: shopStore.now };
   return {
     lo: Math.max(0, value.lo - goodTo),
     hi: value.hi + goodTo,
     how: 'measured',
-    at: bench.now,
+    at: shopStore.now,
     source: `good to ${goodTo} mm`,
   };
 }
@@ -172,17 +172,18 @@ export function answerThen(
   const after = keyAfter(questionKey(question), view);
   answer();
   const asked = (view?.questions ?? []).map(questionKey);
-  look.measuring = after !== undefined && asked.includes(after) ? after : keyAfter(undefined, view);
+  uiState.measuring =
+    after !== undefined && asked.includes(after) ? after : keyAfter(undefined, view);
 }
 
 export function nextQuestion(view: JobView | undefined): void {
-  look.measuring = keyAfter(look.measuring, view);
+  uiState.measuring = keyAfter(uiState.measuring, view);
 }
 
 /** The question after one, round about, in the order in which they are asked on screen. */
 function keyAfter(key: string | undefined, view: JobView | undefined): string | undefined {
   const asked = (view?.questions ?? []).map(questionKey);
-  const order = look.order?.filter((each) => asked.includes(each)) ?? asked;
+  const order = uiState.order?.filter((each) => asked.includes(each)) ?? asked;
   return order[order.indexOf(key ?? '') + 1] ?? order[0];
 }
 
@@ -198,7 +199,7 @@ function sayWord(word: Word, view: JobView | undefined): boolean {
       void undo();
       return true;
     case 'redo':
-      void bench.redo();
+      void shopStore.redo();
       return true;
     case 'next':
     case 'not measured':
@@ -213,9 +214,9 @@ function sayWord(word: Word, view: JobView | undefined): boolean {
       answerThen(question, view, () => answerYesNo(question, word === 'yes'));
       return true;
     case 'done':
-      if (look.laying !== undefined) {
-        toast(`No more parts to ${look.laying}.`);
-        look.laying = undefined;
+      if (uiState.laying !== undefined) {
+        toast(`No more parts to ${uiState.laying}.`);
+        uiState.laying = undefined;
         return true;
       }
       return tickNext(view);
@@ -224,12 +225,12 @@ function sayWord(word: Word, view: JobView | undefined): boolean {
 
 /** A quick sum printed last is torn off first; then the shop's own steps. */
 export async function undo(): Promise<void> {
-  if (look.quick.length > 0) {
-    look.quick = look.quick.slice(1);
+  if (uiState.quick.length > 0) {
+    uiState.quick = uiState.quick.slice(1);
     toast('Torn off the tape.');
     return;
   }
-  await bench.undo();
+  await shopStore.undo();
 }
 
 function tickNext(view: JobView | undefined): boolean {
@@ -238,16 +239,19 @@ function tickNext(view: JobView | undefined): boolean {
     toast(view?.job ? 'No step is left to tick.' : 'Open a job first: done ticks its next step.');
     return false;
   }
-  bench.edit(`done: ${next.title}`, tickStep(view.job.id, { stepId: next.id, at: bench.now }));
+  shopStore.edit(
+    `done: ${next.title}`,
+    tickStep(view.job.id, { stepId: next.id, at: shopStore.now }),
+  );
   toast(`Done: ${next.title}`);
   return true;
 }
 
 export function keepSum(jobId: string, { text, unit }: QuickPrinted): void {
-  if (!bench.shop.jobs.some((each) => each.id === jobId)) return;
-  void bench.edit(
+  if (!shopStore.shop.jobs.some((each) => each.id === jobId)) return;
+  void shopStore.edit(
     `sum kept with ${jobId}`,
-    addItems(jobId, 'sums', [{ text, at: bench.now, unit }]),
+    addItems(jobId, 'sums', [{ text, at: shopStore.now, unit }]),
   );
-  look.quick = look.quick.filter((sum) => sum.text !== text);
+  uiState.quick = uiState.quick.filter((sum) => sum.text !== text);
 }

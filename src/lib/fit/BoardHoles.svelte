@@ -5,16 +5,16 @@
   import {
     HolesError,
     trayMatch,
-    whose,
+    identifyBoard,
     type Candidate,
     type RegisterInput,
-    type Whose,
+    type BoardIdentity,
   } from '$core/fit/holes/index.ts';
   import type { Mark as MarkName } from '$core/findings/finding.ts';
-  import { listAt, numberAt, one, type Plan } from '$core/model/lookup/plan.ts';
+  import { listAt, numberAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveBytes } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -28,9 +28,9 @@
     onclose: () => void;
   }
   const { plan, onclose }: Props = $props();
-  const lengths = $derived(bench.shop.settings.unit);
-  const board = $derived(one(plan, 'board'));
-  const shell = $derived(one(plan, 'case'));
+  const lengths = $derived(shopStore.shop.settings.unit);
+  const board = $derived(partOfKind(plan, 'board'));
+  const shell = $derived(partOfKind(plan, 'case'));
   const kept = $derived(readPlaces(board && listAt(plan, board, 'holePlaces')?.items));
   /** Always one empty row to measure into. */
   const rows = $derived<Place[]>([...kept, { x: undefined, y: undefined }].slice(0, 24));
@@ -53,17 +53,17 @@
     all: all === '' ? undefined : all === 'yes',
     outline,
   });
-  const answer = $derived.by((): { whose?: Whose; fault?: string } => {
+  const answer = $derived.by((): { identity?: BoardIdentity; fault?: string } => {
     if (measured.points.length === 0) return {};
     try {
-      return { whose: whose(input) };
+      return { identity: identifyBoard(input) };
     } catch (error) {
       if (error instanceof HolesError) return { fault: error.message };
       throw error;
     }
   });
   const candidate = $derived<Candidate | undefined>(
-    answer.whose?.candidates[Math.min(picked, (answer.whose?.candidates.length ?? 1) - 1)],
+    answer.identity?.candidates[Math.min(picked, (answer.identity?.candidates.length ?? 1) - 1)],
   );
   const tray = $derived(
     candidate && standoffs.length > 0
@@ -78,7 +78,7 @@
         )
       : undefined,
   );
-  const marks: Record<Whose['verdict'], MarkName> = {
+  const marks: Record<BoardIdentity['verdict'], MarkName> = {
     is: 'clear',
     nearly: 'mend',
     'cannot tell': 'watch',
@@ -92,13 +92,13 @@
 
   function store(change: (places: Place[]) => Place[], key?: string): void {
     if (!board) return;
-    void bench.edit(
+    void shopStore.edit(
       'hole places',
       changeItems(
         board.part.id,
         'holePlaces',
         (items) => writePlaces(change(readPlaces(items))),
-        { how: 'measured', at: bench.now },
+        { how: 'measured', at: shopStore.now },
         board.part.modelId !== undefined,
       ),
       key,
@@ -116,15 +116,15 @@
     if (!board) return;
     const names = chosen.pairs.map((pair) => pair.hole);
     const onModel = board.part.modelId !== undefined;
-    const holes = { items: [...names].sort(), how: 'measured' as const, at: bench.now };
-    const name = answer.whose?.verdict === 'is' ? chosen.pattern.name : undefined;
-    bench.edit(`holes of ${board.part.name}`, (shop) => {
+    const holes = { items: [...names].sort(), how: 'measured' as const, at: shopStore.now };
+    const name = answer.identity?.verdict === 'is' ? chosen.pattern.name : undefined;
+    shopStore.edit(`holes of ${board.part.name}`, (shop) => {
       const withHoles = setFact(board.part.id, 'holes', holes, onModel)(shop);
       return name
         ? setFact(
             board.part.id,
             'format',
-            { text: name, how: 'measured', at: bench.now },
+            { text: name, how: 'measured', at: shopStore.now },
             onModel,
           )(withHoles)
         : withHoles;
@@ -138,12 +138,12 @@
   const exact = (value: number | undefined) => (value === undefined ? undefined : range(value));
 </script>
 
-<div class="whose">
+<div class="identity">
   <div class="picture">
-    {#if answer.whose}
+    {#if answer.identity}
       <p class="verdict" aria-live="polite">
-        <Mark mark={marks[answer.whose.verdict]} word size={22} />
-        {answer.whose.say}
+        <Mark mark={marks[answer.identity.verdict]} word size={22} />
+        {answer.identity.say}
       </p>
     {:else if answer.fault}
       <p class="verdict" role="alert"><Mark mark="watch" word size={22} /> {answer.fault}</p>
@@ -163,9 +163,9 @@
         width={470}
         height={430}
       />
-      {#if (answer.whose?.candidates.length ?? 0) > 1}
+      {#if (answer.identity?.candidates.length ?? 0) > 1}
         <p class="row">
-          {#each answer.whose?.candidates ?? [] as each, i (each.pattern.name)}
+          {#each answer.identity?.candidates ?? [] as each, i (each.pattern.name)}
             <button class="pick" aria-pressed={picked === i} onclick={() => (picked = i)}
               >{each.pattern.name}</button
             >
@@ -176,7 +176,7 @@
   </div>
 
   <div class="side" bind:this={list}>
-    {#each answer.whose?.ask ?? [] as ask (ask.kind)}<p class="ask">{ask.question}</p>{/each}
+    {#each answer.identity?.ask ?? [] as ask (ask.kind)}<p class="ask">{ask.question}</p>{/each}
     <p class="row">
       <label
         >All holes?
@@ -271,7 +271,7 @@
 </div>
 
 <style>
-  .whose {
+  .identity {
     display: flex;
     flex-wrap: wrap;
     gap: 12px 22px;

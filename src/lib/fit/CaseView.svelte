@@ -10,9 +10,9 @@
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { gapPlace } from '$lib/draw/gapPlace.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import type { Chosen } from '$lib/frame/chosen.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
@@ -47,8 +47,8 @@
 
   function measure(input: InputRef | undefined, label: string, part: Part, value: number): void {
     if (!input) return;
-    const fact = { lo: value, hi: value, how: 'measured' as const, at: bench.now };
-    bench.edit(
+    const fact = { lo: value, hi: value, how: 'measured' as const, at: shopStore.now };
+    shopStore.edit(
       `${label} of ${part.name}`,
       setFact(input.partId, input.key, fact, part.modelId !== undefined),
       `${input.partId} ${input.key}`,
@@ -60,12 +60,12 @@
     const own = chosen.here.filter((finding) => finding.seats.includes(seat));
     const at = own.findIndex((finding) => finding.id === chosen.finding?.id);
     const next = own[(at + 1) % Math.max(1, own.length)];
-    if (next) look.chosen = next.id;
+    if (next) uiState.chosen = next.id;
   }
 
   function hold(seat: string): void {
     if (!view.job) return;
-    const choices = choicesFor(bench.shop, view.job, seat);
+    const choices = choicesFor(shopStore.shop, view.job, seat);
     held = { seat, choices, rects: choices.map(rectOf) };
   }
 
@@ -103,7 +103,7 @@
 
   function put(choice: Choice | undefined): void {
     if (!choice || !view.job || !held) return;
-    bench.edit(`${seatName(held.seat)}: ${choice.label}`, takeChoice(view.job.id, choice));
+    shopStore.edit(`${seatName(held.seat)}: ${choice.label}`, takeChoice(view.job.id, choice));
     hold(held.seat);
   }
 
@@ -147,12 +147,12 @@
     {#if chosen.finding}
       <div class="inputs">
         <h2>{chosen.finding.title}</h2>
-        <p>{lengthsIn(chosen.finding.say, bench.shop.settings.unit)}</p>
+        <p>{lengthsIn(chosen.finding.say, shopStore.shop.settings.unit)}</p>
         {#each inputs as { term, placed, asked, told } (`${term.input?.partId} ${term.input?.key}`)}
           <MeasureField
             label="{term.label}, {placed.part.name}"
             unit={asked.measure}
-            lengths={bench.shop.settings.unit}
+            lengths={shopStore.shop.settings.unit}
             value={told}
             open={told?.how === 'class'}
             most={asked.most}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { fromDistances, HolesError, type EdgePair } from '$core/fit/holes/index.ts';
   import { range } from '$core/units/range.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Place } from './places.ts';
@@ -70,7 +70,7 @@
           compact
           label="inside, {pair[0]} to {pair[1]}"
           unit="mm"
-          lengths={bench.shop.settings.unit}
+          lengths={shopStore.shop.settings.unit}
           value={known(inside[key(pair)])}
           open={inside[key(pair)] === undefined}
           most={1000}
@@ -80,7 +80,7 @@
           compact
           label="outside, {pair[0]} to {pair[1]}"
           unit="mm"
-          lengths={bench.shop.settings.unit}
+          lengths={shopStore.shop.settings.unit}
           value={known(outside[key(pair)])}
           open={outside[key(pair)] === undefined}
           most={1000}

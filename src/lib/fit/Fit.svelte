@@ -1,9 +1,9 @@
 <script lang="ts">
   import { litreClass, litresOf } from '$core/fit/litres.ts';
-  import { one } from '$core/model/lookup/plan.ts';
+  import { partOfKind } from '$core/model/lookup/plan.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import CaseView from './CaseView.svelte';
-  import Ways from './Ways.svelte';
+  import Resolutions from './Resolutions.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import ViewButtons from '$lib/frame/ViewButtons.svelte';
   import { ViewSwitch } from '$lib/frame/views.svelte.ts';
@@ -14,11 +14,11 @@
   // svelte-ignore state_referenced_locally (the view is the frame's, one for all pages)
   const chosen = new Chosen(view, 'fit');
   const plan = $derived(view.plan);
-  const shell = $derived(plan && one(plan, 'case'));
+  const shell = $derived(plan && partOfKind(plan, 'case'));
   const shown = new ViewSwitch();
 
   const views = $derived(
-    fitViews.filter((each) => (each.needs === 'board' ? plan && one(plan, 'board') : shell)),
+    fitViews.filter((each) => (each.needs === 'board' ? plan && partOfKind(plan, 'board') : shell)),
   );
 
   const subtitle = $derived.by(() => {
@@ -39,7 +39,7 @@
     {#if shown.Shown}<shown.Shown {plan} {view} onclose={shown.close} />{/if}
   {:else if plan}
     <CaseView {view} {plan} {chosen} />
-    {#if shell}<Ways {view} {plan} />{/if}
+    {#if shell}<Resolutions {view} {plan} />{/if}
   {:else}
     <p>Put a case into the plan at Intake, and its parts are drawn here to scale.</p>
   {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { limits, readOut } from '$core/fit/limits.ts';
-  import { one, type Plan } from '$core/model/lookup/plan.ts';
+  import { partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { drawnLength } from '$core/units/length.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { saveBytes, saveFile } from '$lib/shop/files.ts';
@@ -14,7 +14,7 @@
   const { plan, onclose }: Props = $props();
   const list = $derived(limits(plan));
   const lengths = $derived(plan.shop.settings.unit);
-  const name = $derived(one(plan, 'case')?.part.name ?? 'case');
+  const name = $derived(partOfKind(plan, 'case')?.part.name ?? 'case');
   const most = $derived(Math.max(1, ...list.map((limit) => limit.mm)));
 
   async function print(): Promise<void> {

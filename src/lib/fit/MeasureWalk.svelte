@@ -5,16 +5,16 @@
   import { walk } from '$core/plan/walk.ts';
   import type { Fact } from '$core/model/types/fact.ts';
   import { factOf } from '$core/model/lookup/lookup.ts';
-  import { one, type Plan } from '$core/model/lookup/plan.ts';
+  import { partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { property } from '$core/model/properties/index.ts';
   import { answerThen, answerYesNo, measureInto, questionKey } from '$lib/entry/act.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { dimensionOf } from '$lib/draw/dimension.ts';
   import FactField from '$lib/parts/FactField.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import MountList from './MountList.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
@@ -25,7 +25,7 @@
     onclose: () => void;
   }
   const { plan, view, onclose }: Props = $props();
-  const lengths = $derived(bench.shop.settings.unit);
+  const lengths = $derived(shopStore.shop.settings.unit);
   /** What a length is taken with, and how well. */
   const tools = [
     { mm: 0.1, name: 'caliper' },
@@ -33,28 +33,28 @@
     { mm: 1, name: 'tape' },
     { mm: 3, name: 'by eye' },
   ];
-  const all = $derived(walk(bench.shop, view.found, 'fit'));
+  const all = $derived(walk(shopStore.shop, view.found, 'fit'));
   let accuracyMm = $state(0.1);
   /** Put aside for now: not measured, asked again next time. */
   let aside = $state.raw<ReadonlySet<string>>(new Set());
   const list = $derived(all.filter((question) => !aside.has(questionKey(question))));
   const next = $derived(
-    list.find((question) => questionKey(question) === look.measuring) ?? list[0],
+    list.find((question) => questionKey(question) === uiState.measuring) ?? list[0],
   );
   /* A caliper, a scan or the entry line answers what is asked here, in this order. */
   $effect(() => {
-    look.order = list.map(questionKey);
-    look.measuring = next && questionKey(next);
+    uiState.order = list.map(questionKey);
+    uiState.measuring = next && questionKey(next);
   });
   $effect(() => {
-    look.accuracyMm = accuracyMm;
+    uiState.accuracyMm = accuracyMm;
   });
   $effect(() => () => {
-    look.order = look.accuracyMm = look.measuring = undefined;
+    uiState.order = uiState.accuracyMm = uiState.measuring = undefined;
   });
   const asked = $derived(next && property(next.part.kind, next.input.key));
   const cut = $derived(caseCut(plan));
-  const shell = $derived(one(plan, 'case'));
+  const shell = $derived(partOfKind(plan, 'case'));
   const line = $derived(
     next &&
       cut &&
@@ -73,12 +73,12 @@
   }
   function say(fact: Fact | undefined): void {
     if (!next || !asked || !fact) return;
-    bench.edit(
+    shopStore.edit(
       `${asked.label} of ${next.part.name}`,
       setFact(
         next.input.partId,
         next.input.key,
-        { ...fact, at: bench.now },
+        { ...fact, at: shopStore.now },
         next.part.modelId !== undefined,
       ),
     );
@@ -128,7 +128,7 @@
       {#if asked.measure === 'text' || asked.measure === 'list'}
         <FactField
           property={asked}
-          fact={factOf(bench.shop, next.part, next.input.key)?.fact}
+          fact={factOf(shopStore.shop, next.part, next.input.key)?.fact}
           {lengths}
           onfact={say}
         />

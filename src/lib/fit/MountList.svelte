@@ -3,7 +3,7 @@
   import { changeItems } from '$core/shop/items.ts';
   import { listAt, type Placed, type Plan } from '$core/model/lookup/plan.ts';
   import { drivePlaces } from '$core/model/properties/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     plan: Plan;
@@ -27,13 +27,13 @@
     label: string,
     change: (items: readonly string[]) => readonly string[],
   ): void {
-    void bench.edit(
+    void shopStore.edit(
       `${label.toLowerCase()} of ${shell.part.name}`,
       changeItems(
         shell.part.id,
         key,
         change,
-        { how: 'measured', at: bench.now },
+        { how: 'measured', at: shopStore.now },
         shell.part.modelId !== undefined,
       ),
     );

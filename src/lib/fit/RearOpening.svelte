@@ -3,8 +3,8 @@
   import { applyRemedy } from '$core/edits/edits.ts';
   import { changeItems } from '$core/shop/items.ts';
   import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
-  import { listAt, one, type Placed, type Plan } from '$core/model/lookup/plan.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { listAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -16,10 +16,10 @@
     onclose: () => void;
   }
   const { plan, view, onclose }: Props = $props();
-  const lengths = $derived(bench.shop.settings.unit);
+  const lengths = $derived(shopStore.shop.settings.unit);
   const length = (mm: number) => formatLength(mm, lengths);
-  const board = $derived(one(plan, 'board'));
-  const shell = $derived(one(plan, 'case'));
+  const board = $derived(partOfKind(plan, 'board'));
+  const shell = $derived(partOfKind(plan, 'case'));
   const ports = $derived(readAreas(board && listAt(plan, board, 'ports')?.items));
   const openings = $derived(readAreas(shell && listAt(plan, shell, 'openings')?.items));
   const views = $derived(portViews(ports, openings));
@@ -47,13 +47,13 @@
     placed: Placed,
     change: (items: readonly string[]) => readonly string[],
   ): void {
-    void bench.edit(
+    void shopStore.edit(
       `${key} of ${placed.part.name}`,
       changeItems(
         placed.part.id,
         key,
         change,
-        { how: 'measured', at: bench.now },
+        { how: 'measured', at: shopStore.now },
         placed.part.modelId !== undefined,
       ),
     );
@@ -158,7 +158,8 @@
       {finding}
       remedies={finding.remedies}
       {lengths}
-      ontake={(remedy) => view.job && bench.edit(remedy.title, applyRemedy(view.job.id, remedy))}
+      ontake={(remedy) =>
+        view.job && shopStore.edit(remedy.title, applyRemedy(view.job.id, remedy))}
     />
   {:else if finding}<p>{lengthsIn(finding.say, lengths)}</p>{/if}
   <p><Button onclick={onclose}>Back to the case</Button></p>

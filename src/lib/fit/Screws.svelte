@@ -4,7 +4,7 @@
   import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
   import type { Plan } from '$core/model/lookup/plan.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
@@ -19,7 +19,7 @@
   let pitch = $state<number | undefined>();
   let plate = $state(1.2);
   let depth = $state(3.8);
-  const lengths = $derived(bench.shop.settings.unit);
+  const lengths = $derived(shopStore.shop.settings.unit);
   const thread = $derived(attempt(() => (diameter ? whichThread(diameter, pitch).say : '')));
   const screw = $derived.by(() => {
     try {
@@ -48,7 +48,7 @@
   function list(): void {
     const job = view.job;
     if (!job) return;
-    void bench.edit('screws onto the list', addWants(job.id, missing));
+    void shopStore.edit('screws onto the list', addWants(job.id, missing));
   }
 </script>
 

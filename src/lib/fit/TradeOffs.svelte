@@ -3,8 +3,8 @@
   import type { Plan } from '$core/model/lookup/plan.ts';
   import { tradeAxes, type TradeOff } from '$core/resolve/tradeOff.ts';
   import { drawnLength, lengthsIn, MM_PER_INCH } from '$core/units/length.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { GiveSearch } from '$lib/fit/resolving.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { ResolutionSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
@@ -14,7 +14,7 @@
     onclose: () => void;
   }
   const { plan, view, onclose }: Props = $props();
-  const worker = new GiveSearch();
+  const worker = new ResolutionSearch();
   $effect(() => () => worker.close());
   let a = $state('card');
   let b = $state('supply');
@@ -26,7 +26,7 @@
     if (!job || a === b || !plan) return;
     run += 1;
     const mine = run;
-    void worker.tradeOff(bench.shop, job.id, a, b).then((answer) => {
+    void worker.tradeOff(shopStore.shop, job.id, a, b).then((answer) => {
       if (mine === run) map = answer;
     });
   });
@@ -34,7 +34,7 @@
   const W = 620;
   const H = 400;
   const pad = { left: 56, right: 16, top: 12, bottom: 46 };
-  const lengths = $derived(bench.shop.settings.unit);
+  const lengths = $derived(shopStore.shop.settings.unit);
   const shown = $derived(lengths === 'mm' ? 1 : 1 / MM_PER_INCH);
   const down = (mm: number) => drawnLength(mm, lengths, 'floor');
   const x = $derived(scaleLinear([map?.a.from ?? 0, map?.a.to ?? 1], [pad.left, W - pad.right]));

@@ -1,17 +1,17 @@
 import type { Progress } from '$core/resolve/solve.ts';
 import type { Shop } from '$core/model/types/types.ts';
-import type { GiveAnswer } from '$core/resolve/resolutions.ts';
+import type { Resolutions } from '$core/resolve/resolutions.ts';
 import type { TradeOff } from '$core/resolve/tradeOff.ts';
 import type { Weights } from '$core/resolve/cost.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
-import type { GiveWorker } from '../../workers/resolve.worker.ts';
+import type { ResolveWorker } from '../../workers/resolve.worker.ts';
 
 /** Ways to make it fit in one job, searched in a worker; a new search overtakes the one under way. */
-export class GiveSearch {
-  answer = $state.raw<GiveAnswer | undefined>(undefined);
+export class ResolutionSearch {
+  answer = $state.raw<Resolutions | undefined>(undefined);
   progress = $state.raw<Progress | undefined>(undefined);
   cancelled = $state(false);
-  #worker = new Background<GiveWorker>(
+  #worker = new Background<ResolveWorker>(
     () =>
       new Worker(new URL('../../workers/resolve.worker.ts', import.meta.url), { type: 'module' }),
   );

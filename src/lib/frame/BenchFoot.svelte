@@ -2,9 +2,9 @@
   import { asset, resolve } from '$app/paths';
   import { editSettings } from '$core/edits/edits.ts';
   import type { Settings } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveShop } from '$lib/shop/files.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   /** The validator is large and seldom wanted: it is loaded with the first file. */
@@ -13,11 +13,12 @@
     await readFile(input);
   }
 
-  const set = (label: string, fields: Partial<Settings>) => bench.edit(label, editSettings(fields));
+  const set = (label: string, fields: Partial<Settings>) =>
+    shopStore.edit(label, editSettings(fields));
 </script>
 
 <p class="keep">
-  <Button quiet onclick={() => saveShop(bench.shop)}>Export the shop</Button>
+  <Button quiet onclick={() => saveShop(shopStore.shop)}>Export the shop</Button>
   <label class="open-file">
     Open a shop file
     <input
@@ -30,18 +31,18 @@
   <a href={resolve('/labels')}>Labels</a>
   <a href={resolve('/book')}>The book</a>
   <a href={asset('/licences.txt')} target="_blank" rel="noopener">Licences</a>
-  <Button quiet onclick={() => (look.dialog = 'keys')}>Keys</Button>
-  {#if !bench.practice}
+  <Button quiet onclick={() => (uiState.dialog = 'keys')}>Keys</Button>
+  {#if !shopStore.practice}
     <Button
       quiet
       title="On a copy of the shop: nothing of it is kept"
-      onclick={() => bench.startPractice()}>Practise</Button
+      onclick={() => shopStore.startPractice()}>Practise</Button
     >
   {/if}
   <label>
     Lengths
     <select
-      value={bench.shop.settings.unit}
+      value={shopStore.shop.settings.unit}
       onchange={(event) =>
         set('unit of length', { unit: event.currentTarget.value as Settings['unit'] })}
     >
@@ -51,7 +52,7 @@
   <label>
     Light
     <select
-      value={bench.shop.settings.theme}
+      value={shopStore.shop.settings.theme}
       onchange={(event) => set('light', { theme: event.currentTarget.value as Settings['theme'] })}
     >
       <option value="auto">as the machine</option><option value="light">bright bench</option><option
@@ -62,7 +63,7 @@
   <label>
     Headroom
     <select
-      value={String(bench.shop.settings.headroom)}
+      value={String(shopStore.shop.settings.headroom)}
       onchange={(event) => set('headroom', { headroom: Number(event.currentTarget.value) })}
     >
       {#each [0, 0.1, 0.2, 0.3, 0.5, 1] as share (share)}<option value={String(share)}

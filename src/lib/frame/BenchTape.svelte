@@ -7,8 +7,8 @@
   import { formatHours } from '$core/units/duration.ts';
   import { currencySign, formatMoney, parseMoney, sumMoney } from '$core/units/money.ts';
   import QuickSums from '$lib/entry/QuickSums.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Sum from '$lib/ui/Sum.svelte';
   import Tape from '$lib/frame/Tape.svelte';
@@ -20,22 +20,24 @@
   const { open }: Props = $props();
   const today = $derived(open.filter((each) => each.hands.when === 'now' && each.progress.next));
   const minutes = $derived(today.reduce((sum, each) => sum + each.progress.minutesLeft, 0));
-  const owed = $derived(loansOf(bench.shop, bench.now));
-  const trip = $derived(tripList(bench.shop));
-  const tripSum = $derived(sumMoney(trip, bench.shop.settings.currency, bench.shop.settings.rates));
+  const owed = $derived(loansOf(shopStore.shop, shopStore.now));
+  const trip = $derived(tripList(shopStore.shop));
+  const tripSum = $derived(
+    sumMoney(trip, shopStore.shop.settings.currency, shopStore.shop.settings.rates),
+  );
   /** The line ticked off in the shop, until its price is said. */
   let buying = $state<{ label: string; price: string } | undefined>();
   let fault = $state('');
 
   function buy(): void {
     if (!buying) return;
-    const { currency } = bench.shop.settings;
+    const { currency } = shopStore.shop.settings;
     const apiece = buying.price.trim() === '' ? undefined : parseMoney(buying.price, currency);
     if (buying.price.trim() !== '' && !apiece) {
       fault = 'No amount: 12 or 12.50. Kept as typed.';
       return;
     }
-    bench.edit(`bought: ${buying.label}`, buyLine(buying.label, apiece, bench.now));
+    shopStore.edit(`bought: ${buying.label}`, buyLine(buying.label, apiece, shopStore.now));
     buying = undefined;
     fault = '';
   }
@@ -50,7 +52,7 @@
   ]);
 </script>
 
-<Tape title="Today" aside={format(new Date(bench.now), 'EEE d')}>
+<Tape title="Today" aside={format(new Date(shopStore.now), 'EEE d')}>
   <QuickSums job={undefined} />
   <section>
     <h3>Next steps</h3>
@@ -164,8 +166,8 @@
     {#each conflicts as finding (finding.title)}
       <Sum
         {finding}
-        chosen={look.chosen === finding.id}
-        onchoose={() => (look.chosen = finding.id)}
+        chosen={uiState.chosen === finding.id}
+        onchoose={() => (uiState.chosen = finding.id)}
       />
     {/each}
   </ul>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { editJob } from '$core/edits/edits.ts';
-  import { asksIn } from '$core/model/types/empty.ts';
+  import { requirementsIn } from '$core/model/types/empty.ts';
   import { costs } from '$core/shop/standing.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
 
   interface Props {
@@ -11,13 +11,13 @@
   }
   const { view }: Props = $props();
   const spent = $derived(
-    view.job && view.plan ? costs(bench.shop, view.job, view.plan) : undefined,
+    view.job && view.plan ? costs(shopStore.shop, view.job, view.plan) : undefined,
   );
   const donors = $derived(
-    bench.shop.machines.filter((machine) => machine.state === 'donor').length,
+    shopStore.shop.machines.filter((machine) => machine.state === 'donor').length,
   );
-  const open = $derived(bench.shop.jobs.filter((job) => !job.handedOver).length);
-  const shelf = $derived(bench.shop.parts.filter((part) => part.place === 'shelf').length);
+  const open = $derived(shopStore.shop.jobs.filter((job) => !job.handedOver).length);
+  const shelf = $derived(shopStore.shop.parts.filter((part) => part.place === 'shelf').length);
 </script>
 
 {#if view.job && spent}
@@ -34,9 +34,9 @@
           placeholder="what it should become"
           oninput={(event) => {
             const becomes = event.currentTarget.value;
-            bench.edit(
+            shopStore.edit(
               'what it becomes',
-              editJob(job.id, { becomes, asks: asksIn(becomes) }),
+              editJob(job.id, { becomes, asks: requirementsIn(becomes) }),
               `becomes ${job.id}`,
             );
           }}
@@ -55,7 +55,7 @@
   </div>
 {:else}
   <div class="shop">
-    <b>{bench.shop.name}</b>
+    <b>{shopStore.shop.name}</b>
     <span>{open} jobs · {donors} donors · {shelf} parts on the shelf</span>
   </div>
 {/if}

@@ -3,9 +3,9 @@
   import { remedyId, titleOf } from '$core/remedies/index.ts';
   import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
   import { applyRemedy, dropRemedy } from '$core/edits/edits.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Sum from '$lib/ui/Sum.svelte';
   import { stationName } from '$lib/frame/stations.ts';
   import Tape from '$lib/frame/Tape.svelte';
@@ -31,12 +31,12 @@
   const ids = $derived(new Set(here.map((finding) => finding.id)));
 
   function choose(finding: Finding): void {
-    look.chosen = look.chosen === finding.id ? undefined : finding.id;
+    uiState.chosen = uiState.chosen === finding.id ? undefined : finding.id;
   }
 
   function take(finding: Finding, remedy: Remedy): void {
     if (!view.job) return;
-    bench.edit(`${remedy.title}`, applyRemedy(view.job.id, remedy));
+    shopStore.edit(`${remedy.title}`, applyRemedy(view.job.id, remedy));
   }
 </script>
 
@@ -50,13 +50,13 @@
   {/if}
   <ul>
     {#each gone as flip (flip.id)}
-      <li class="gone figure"><s>{flip.before?.title}, {flip.before?.restLabel}</s></li>
+      <li class="gone figure"><s>{flip.before?.title}, {flip.before?.marginLabel}</s></li>
     {/each}
     {#each open as finding (finding.id)}
       <Sum
         {finding}
-        lengths={bench.shop.settings.unit}
-        chosen={look.chosen === finding.id}
+        lengths={shopStore.shop.settings.unit}
+        chosen={uiState.chosen === finding.id}
         flip={view.flips.get(finding.id)}
         onchoose={() => choose(finding)}
         ontake={(remedy) => take(finding, remedy)}
@@ -65,9 +65,9 @@
     {#each clear as finding (finding.id)}
       <Sum
         {finding}
-        lengths={bench.shop.settings.unit}
-        folded={look.chosen !== finding.id}
-        chosen={look.chosen === finding.id}
+        lengths={shopStore.shop.settings.unit}
+        folded={uiState.chosen !== finding.id}
+        chosen={uiState.chosen === finding.id}
         flip={view.flips.get(finding.id)}
         onchoose={() => choose(finding)}
       />
@@ -78,10 +78,12 @@
     <section class="ink" aria-label="Remedies taken">
       {#each view.job.applied as value (remedyId(value))}
         <p>
-          <span>{view.plan && lengthsIn(titleOf(value, view.plan), bench.shop.settings.unit)}</span>
+          <span
+            >{view.plan && lengthsIn(titleOf(value, view.plan), shopStore.shop.settings.unit)}</span
+          >
           <button
             onclick={() =>
-              view.job && bench.edit('remedy given back', dropRemedy(view.job.id, value))}
+              view.job && shopStore.edit('remedy given back', dropRemedy(view.job.id, value))}
             >Give back</button
           >
         </p>

@@ -4,9 +4,9 @@
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
   import type { StationId } from '$core/findings/finding.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { stations } from '$lib/frame/stations.ts';
   import { nextQuestion, undo } from '../entry/act.ts';
@@ -42,7 +42,7 @@
   };
 
   function go(id: StationId): void {
-    const jobId = view.job?.id ?? look.lastJob;
+    const jobId = view.job?.id ?? uiState.lastJob;
     if (jobId) void goto(resolve('/job/[id]/[station]', { id: jobId, station: id }));
   }
 
@@ -52,9 +52,9 @@
         finding.mark !== 'clear' &&
         (!station || finding.station === station || station === 'take-in'),
     );
-    const at = open.findIndex((finding) => finding.id === look.chosen);
+    const at = open.findIndex((finding) => finding.id === uiState.chosen);
     const next = open[(at + by + open.length) % open.length] ?? open[0];
-    look.chosen = next?.id;
+    uiState.chosen = next?.id;
   }
 
   onMount(() => {
@@ -64,23 +64,23 @@
       ']': key(() => move(1)),
       m: key(() => {
         nextQuestion(view);
-        if (look.measuring) document.querySelector<HTMLInputElement>('.entry input')?.focus();
+        if (uiState.measuring) document.querySelector<HTMLInputElement>('.entry input')?.focus();
       }),
-      t: key(() => (look.tapeOpen = !look.tapeOpen)),
-      n: key(() => (look.dialog = 'new job')),
+      t: key(() => (uiState.tapeOpen = !uiState.tapeOpen)),
+      n: key(() => (uiState.dialog = 'new job')),
       u: key(() => void undo()),
-      'Shift+U': key(() => void bench.redo()),
+      'Shift+U': key(() => void shopStore.redo()),
       p: key(() => window.print()),
-      '?': key(() => (look.dialog = 'keys')),
-      'Shift+?': key(() => (look.dialog = 'keys')),
+      '?': key(() => (uiState.dialog = 'keys')),
+      'Shift+?': key(() => (uiState.dialog = 'keys')),
     };
     for (const each of stations) bindings[`g ${each.digit}`] = key(() => go(each.id));
     return tinykeys(window, bindings);
   });
 </script>
 
-{#if look.dialog === 'keys'}
-  <Dialog title="Keys" onclose={() => (look.dialog = undefined)}>
+{#if uiState.dialog === 'keys'}
+  <Dialog title="Keys" onclose={() => (uiState.dialog = undefined)}>
     <dl>
       {#each list as [keys, what] (keys)}
         <div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { updated } from '$app/state';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveShop } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
   import Notice from '$lib/ui/Notice.svelte';
@@ -21,32 +21,33 @@
   });
 </script>
 
-{#if bench.practice}
+{#if shopStore.practice}
   <p class="practice" role="status">
     <b>Practice</b>
     <span>on a copy of the shop: simulated instruments, nothing is kept</span>
-    <Button onclick={() => void bench.endPractice()}>End practice</Button>
+    <Button onclick={() => void shopStore.endPractice()}>End practice</Button>
   </p>
 {/if}
-{#if bench.trouble}
-  {@const waiting = bench.waiting}
+{#if shopStore.trouble}
+  {@const waiting = shopStore.waiting}
   <div class="no-print">
     <Notice tone="stop">
       <b
-        >{bench.trouble.kind === 'not saved yet' || bench.waiting > 0
+        >{shopStore.trouble.kind === 'not saved yet' || shopStore.waiting > 0
           ? `Not saved yet: ${waiting} ${waiting === 1 ? 'change' : 'changes'}.`
-          : bench.trouble.kind === 'no store'
+          : shopStore.trouble.kind === 'no store'
             ? 'Nothing is saved here.'
             : 'Not open.'}</b
       >
-      {bench.trouble.say}
+      {shopStore.trouble.say}
       {#snippet actions()}
-        {#if bench.trouble?.kind === 'newer'}
+        {#if shopStore.trouble?.kind === 'newer'}
           <Button next onclick={() => location.reload()}>Reload</Button>
-        {:else if bench.trouble?.kind === 'not saved yet'}
-          <Button next onclick={() => void bench.tryAgain()}>Try again</Button>
+        {:else if shopStore.trouble?.kind === 'not saved yet'}
+          <Button next onclick={() => void shopStore.tryAgain()}>Try again</Button>
         {/if}
-        {#if bench.ready}<Button onclick={() => saveShop(bench.shop)}>Export shop</Button>{/if}
+        {#if shopStore.ready}<Button onclick={() => saveShop(shopStore.shop)}>Export shop</Button
+          >{/if}
       {/snippet}
     </Notice>
   </div>

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { joinShops } from '$core/shop/merge.ts';
+  import { mergeShops } from '$core/shop/merge.ts';
   import type { Shop } from '$core/model/types/types.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import { bench } from '../shop/bench.svelte.ts';
+  import { shopStore } from '../shop/shopStore.svelte.ts';
   import { saveShop } from '../shop/files.ts';
   import { toast } from '../shop/toasts.svelte.ts';
 
@@ -14,7 +14,7 @@
     onclose: () => void;
   }
   const { file, shop, onclose }: Props = $props();
-  const joined = $derived(joinShops(bench.shop, shop));
+  const joined = $derived(mergeShops(shopStore.shop, shop));
   const nouns = {
     jobs: ['job', 'jobs'],
     machines: ['machine', 'machines'],
@@ -34,18 +34,18 @@
     [...joined.renamed].sort((a, b) => order.indexOf(a.list) - order.indexOf(b.list)),
   );
   const comes = $derived(counted(joined.came));
-  const goes = $derived(counted(bench.shop));
+  const goes = $derived(counted(shopStore.shop));
   const asked = $derived(
     joined.came.jobs.length > 0 ? joined.came.jobs.map((job) => job.name).join(', ') : shop.name,
   );
 
   async function add(): Promise<void> {
-    await bench.edit(`added ${file}`, (now) => joinShops(now, shop).shop);
+    await shopStore.edit(`added ${file}`, (now) => mergeShops(now, shop).shop);
     toast(`Added: ${comes}. Undo takes it out again.`);
     onclose();
   }
   async function replace(): Promise<void> {
-    await bench.edit(`opened ${file}`, () => shop);
+    await shopStore.edit(`opened ${file}`, () => shop);
     toast(`Opened ${file}. Undo brings the shop before back.`);
     onclose();
   }
@@ -53,7 +53,7 @@
 
 <Dialog title="Open {file}" wide {onclose}>
   <section>
-    <h3>Add to {bench.shop.name}</h3>
+    <h3>Add to {shopStore.shop.name}</h3>
     {#if comes}
       <p><b>{asked}</b>. What comes: {comes}.</p>
     {:else}
@@ -77,7 +77,8 @@
     <p>{goes ? `What goes: ${goes}. ` : ''}What comes: {counted(shop) || 'nothing'}.</p>
     <p class="row">
       <Button onclick={() => void replace()}>Replace</Button>
-      {#if goes}<Button quiet onclick={() => saveShop(bench.shop)}>Export this shop first</Button
+      {#if goes}<Button quiet onclick={() => saveShop(shopStore.shop)}
+          >Export this shop first</Button
         >{/if}
     </p>
   </section>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
 
   interface Props {
     title: string;
@@ -18,7 +18,7 @@
     <h1>{title}</h1>
     <p class="soft">{subtitle}</p>
     <span class="tools no-print">{@render tools?.()}</span>
-    <button class="tape-button no-print" onclick={() => (look.tapeOpen = true)}>Tape</button>
+    <button class="tape-button no-print" onclick={() => (uiState.tapeOpen = true)}>Tape</button>
   </header>
   {@render children()}
 </main>

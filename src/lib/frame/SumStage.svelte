@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { StationId } from '$core/findings/finding.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
   import Stage from '$lib/frame/Stage.svelte';
@@ -32,14 +32,14 @@
   <GapBoard
     findings={chosen.here}
     chosen={chosen.finding?.id}
-    lengths={bench.shop.settings.unit}
-    onchoose={(id) => (look.chosen = id)}
+    lengths={shopStore.shop.settings.unit}
+    onchoose={(id) => (uiState.chosen = id)}
   />
   {#if chosen.finding && chosen.finding.mark !== 'clear'}
     <Remedies
       finding={chosen.finding}
       remedies={chosen.remedies}
-      lengths={bench.shop.settings.unit}
+      lengths={shopStore.shop.settings.unit}
       ontake={chosen.take}
     />
   {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
 
   interface Props {
     title: string;
@@ -11,11 +11,11 @@
   const { title, aside = '', children }: Props = $props();
 </script>
 
-<aside class="tape" class:open={look.tapeOpen} aria-label="Tape">
+<aside class="tape" class:open={uiState.tapeOpen} aria-label="Tape">
   <header>
     <h2>Tape · {title}</h2>
     <span class="figure">{aside}</span>
-    <button class="close" onclick={() => (look.tapeOpen = false)}>Close the tape</button>
+    <button class="close" onclick={() => (uiState.tapeOpen = false)}>Close the tape</button>
   </header>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex (a scrolling region must be reachable by keyboard) -->
   <div class="roll" tabindex="0" role="region" aria-label="Sums">

@@ -1,9 +1,9 @@
 import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
 import { applyRemedy } from '$core/edits/edits.ts';
 import { remediesFor } from '$core/resolve/otherParts.ts';
-import { bench } from '$lib/shop/bench.svelte.ts';
+import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
-import { look } from '$lib/shop/look.svelte.ts';
+import { uiState } from '$lib/shop/uiState.svelte.ts';
 
 /** The sum in hand at a station: the chosen one, else the worst, with its ways out. */
 export class Chosen {
@@ -14,10 +14,10 @@ export class Chosen {
   );
   finding = $derived.by(
     (): Finding | undefined =>
-      this.here.find((finding) => finding.id === look.chosen) ?? this.here[0],
+      this.here.find((finding) => finding.id === uiState.chosen) ?? this.here[0],
   );
   remedies = $derived.by((): Remedy[] =>
-    this.finding && this.#view.job ? remediesFor(bench.shop, this.#view.job, this.finding) : [],
+    this.finding && this.#view.job ? remediesFor(shopStore.shop, this.#view.job, this.finding) : [],
   );
 
   constructor(view: JobView, station: StationId) {
@@ -26,6 +26,6 @@ export class Chosen {
   }
 
   take = (remedy: Remedy): void => {
-    if (this.#view.job) bench.edit(remedy.title, applyRemedy(this.#view.job.id, remedy));
+    if (this.#view.job) shopStore.edit(remedy.title, applyRemedy(this.#view.job.id, remedy));
   };
 }

@@ -6,7 +6,7 @@
   import { openPoints, sheetOf } from '$core/record/sheet.ts';
   import type { Clearing } from '$core/model/types/types.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveJob, saveParts } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -17,8 +17,8 @@
 
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
-  const lengths = $derived(bench.shop.settings.unit);
-  const sheet = $derived(job && sheetOf(bench.shop, job));
+  const lengths = $derived(shopStore.shop.settings.unit);
+  const sheet = $derived(job && sheetOf(shopStore.shop, job));
   const record = $derived(job?.record);
   const open = $derived(sheet ? openPoints(sheet) : []);
   let handing = $state(false);
@@ -35,15 +35,15 @@
       how: how as Clearing['how'],
       at: new Date().toISOString(),
     };
-    bench.edit('data cleared', setClearing(job.id, clearing));
+    shopStore.edit('data cleared', setClearing(job.id, clearing));
   }
 </script>
 
 {#if job && sheet}
   <Stage title="Hand-over" subtitle="the swap sheet that goes out with the machine">
     {#snippet tools()}
-      <Button onclick={() => saveJob(bench.shop, job)}>Job as JSON</Button>
-      <Button onclick={() => saveParts(bench.shop, job)}>Parts as CSV</Button>
+      <Button onclick={() => saveJob(shopStore.shop, job)}>Job as JSON</Button>
+      <Button onclick={() => saveParts(shopStore.shop, job)}>Parts as CSV</Button>
       <Button onclick={() => window.print()}>Print</Button>
       {#if !job.handedOver}
         <Button next={sheet.left.length === 0} onclick={() => (handing = true)}>Hand over</Button>
@@ -58,7 +58,9 @@
             : ''}{sheet.origin ? `, ${sheet.origin}` : ''}
         </p>
         <p class="figure small">
-          {record?.shop ?? bench.shop.name} · {stamp(job.handedOver ?? bench.now)}{job.handedOver
+          {record?.shop ?? shopStore.shop.name} · {stamp(
+            job.handedOver ?? shopStore.now,
+          )}{job.handedOver
             ? ` · handed over${record?.incomplete ? ' incomplete' : ''}`
             : ' · not handed over yet'}
         </p>
@@ -205,7 +207,7 @@
           maxlength="1500"
           value={(record ? later : job.note) ?? ''}
           oninput={(event) =>
-            bench.edit(
+            shopStore.edit(
               'note',
               editJob(job.id, { note: event.currentTarget.value || undefined }),
               `job note ${job.id}`,

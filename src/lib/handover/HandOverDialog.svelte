@@ -1,7 +1,7 @@
 <script lang="ts">
   import { handOver } from '$core/edits/edits.ts';
   import type { Job } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
 
@@ -32,7 +32,7 @@
             ...(who.trim() ? { who: who.trim() } : {}),
             ...(by ? { by } : {}),
           };
-    void bench.edit('handed over', handOver(job.id, new Date().toISOString(), incomplete));
+    void shopStore.edit('handed over', handOver(job.id, new Date().toISOString(), incomplete));
     onclose();
   }
 </script>

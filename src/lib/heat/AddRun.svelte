@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { addRun } from '$core/edits/huntEdits.ts';
+  import { addRun } from '$core/edits/diagnosisEdits.ts';
   import { typedPairs, LogError, type ColumnKind } from '$core/heat/index.ts';
   import { loadSchools, type Course, type HeatRun, type Job } from '$core/model/types/types.ts';
   import Practise from '$lib/instruments/Practise.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { Logs } from './logs.svelte.ts';
@@ -141,7 +141,7 @@
       changed: [...new Set([...changed, ...extra])],
       courses: all,
     };
-    void bench.edit(`run ${run.name}`, addRun(job.id, run).edit);
+    void shopStore.edit(`run ${run.name}`, addRun(job.id, run).edit);
     logs.close();
     typed = name = more = from = to = '';
   }

@@ -3,8 +3,8 @@
   import { pressureSays } from '$core/heat/index.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { airOf, placedFans } from '$core/plan/heatSums.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { Chosen } from '$lib/frame/chosen.svelte.ts';
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
@@ -19,12 +19,12 @@
   function turn(seat: string, way: string): void {
     const part = plan.seats.find((placed) => placed.seat === seat)?.part;
     if (!part) return;
-    bench.edit(
+    shopStore.edit(
       `${seatName(seat)} blows ${way || 'either way'}`,
       setFact(
         part.id,
         'blows',
-        way === '' ? undefined : { text: way, how: 'measured', at: bench.now },
+        way === '' ? undefined : { text: way, how: 'measured', at: shopStore.now },
       ),
     );
   }
@@ -111,14 +111,14 @@
 <GapBoard
   findings={chosen.here}
   chosen={chosen.finding?.id}
-  lengths={bench.shop.settings.unit}
-  onchoose={(id) => (look.chosen = id)}
+  lengths={shopStore.shop.settings.unit}
+  onchoose={(id) => (uiState.chosen = id)}
 />
 {#if chosen.finding && chosen.finding.mark !== 'clear'}
   <Remedies
     finding={chosen.finding}
     remedies={chosen.remedies}
-    lengths={bench.shop.settings.unit}
+    lengths={shopStore.shop.settings.unit}
     ontake={chosen.take}
   />
 {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import Papa from 'papaparse';
-  import { FanError, fanPlan, saidBy, SettleError, type FanPlan } from '$core/heat/index.ts';
-  import { all, numberAt, one } from '$core/model/lookup/plan.ts';
+  import { FanError, fanPlan, runFit, SettleError, type FanPlan } from '$core/heat/index.ts';
+  import { partsOfKind, numberAt, partOfKind } from '$core/model/lookup/plan.ts';
   import { fanOf } from '$core/standards/air.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import { saveFile } from '$lib/shop/files.ts';
@@ -14,7 +14,7 @@
     for (const run of [...(view.job?.runs ?? [])].reverse()) {
       if (run.load === 'idle') continue;
       try {
-        const said = saidBy(run);
+        const said = runFit(run);
         if (said.riseK !== undefined && !said.pinned) return said;
       } catch (error) {
         if (!(error instanceof SettleError)) throw error;
@@ -22,7 +22,7 @@
     }
     return undefined;
   });
-  const processor = $derived(one(plan, 'processor'));
+  const processor = $derived(partOfKind(plan, 'processor'));
   const watts = $derived(processor && numberAt(plan, processor, 'watts'));
   let board = $state<'three' | 'continuous'>('three');
   let speeds = $state('40 70 100');
@@ -48,7 +48,7 @@
           },
           list,
           aim,
-          all(plan, 'fan').map((placed) => {
+          partsOfKind(plan, 'fan').map((placed) => {
             const size = numberAt(plan, placed, 'size');
             const { level } = fanOf(size?.lo ?? 120);
             return (level.lo + level.hi) / 2;

@@ -3,7 +3,7 @@
   import { format } from 'date-fns';
   import { addItems, dropItem } from '$core/shop/items.ts';
   import type { Reading, ReadingKind } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
@@ -49,7 +49,7 @@
       fault = '';
       if (view.job) {
         const reading: Reading = { kind, when, load, value: number, at: new Date().toISOString() };
-        void bench.edit('a reading', addItems(view.job.id, 'readings', [reading]));
+        void shopStore.edit('a reading', addItems(view.job.id, 'readings', [reading]));
       }
       value = '';
     }
@@ -154,7 +154,8 @@
         {kindWords[reading.kind].unit}, {reading.when}, {reading.load}
         <button
           onclick={() =>
-            view.job && bench.edit('reading dropped', dropItem(view.job.id, 'readings', reading))}
+            view.job &&
+            shopStore.edit('reading dropped', dropItem(view.job.id, 'readings', reading))}
           >Drop</button
         >
       </li>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
-  import { courseOf, type Said } from '$core/heat/index.ts';
+  import { courseOf, type RunFit } from '$core/heat/index.ts';
 
   interface Props {
-    said: readonly Said[];
+    said: readonly RunFit[];
     /** The two whose difference is drawn, first to second. */
     pair: readonly [string, string] | undefined;
   }
@@ -33,7 +33,7 @@
     'var(--mend)',
     'var(--stop)',
   ];
-  const measured = ({ run }: Said) => {
+  const measured = ({ run }: RunFit) => {
     const course = courseOf(run, 'temperature');
     return (
       line<number>()
@@ -42,7 +42,7 @@
     );
   };
   /** What the fit foretells after the last reading. */
-  const foretold = ({ settling }: Said) => {
+  const foretold = ({ settling }: RunFit) => {
     const { end, start, tauS, spanS } = settling;
     const until = Math.max(spanS, length);
     const times = Array.from({ length: 40 }, (_, i) => spanS + ((until - spanS) * i) / 39);

@@ -1,17 +1,17 @@
 <script lang="ts">
-  import { dropRun } from '$core/edits/huntEdits.ts';
+  import { dropRun } from '$core/edits/diagnosisEdits.ts';
   import {
     attribute,
     dropBetween,
     heatRemedies,
     panelVerdict,
-    saidBy,
+    runFit,
     SettleError,
-    type Said,
+    type RunFit,
   } from '$core/heat/index.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import type { HeatRun } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import AddRun from './AddRun.svelte';
   import Readings from './Readings.svelte';
   import RunChart from './RunChart.svelte';
@@ -20,9 +20,9 @@
   const { view, plan }: ViewProps = $props();
   const runs = $derived(view.job?.runs ?? []);
   const read = $derived(
-    runs.map((run): { run: HeatRun; said?: Said; fault?: string } => {
+    runs.map((run): { run: HeatRun; said?: RunFit; fault?: string } => {
       try {
-        return { run, said: saidBy(run) };
+        return { run, said: runFit(run) };
       } catch (error) {
         if (!(error instanceof SettleError)) throw error;
         return { run, fault: error.message };
@@ -32,7 +32,7 @@
   const said = $derived(read.flatMap((each) => each.said ?? []));
   let first = $state<string | undefined>();
   let second = $state<string | undefined>();
-  const pair = $derived.by((): readonly [Said, Said] | undefined => {
+  const pair = $derived.by((): readonly [RunFit, RunFit] | undefined => {
     const a = said.find((each) => each.run.id === first) ?? said[0];
     const b = said.find((each) => each.run.id === second) ?? said.at(-1);
     return a && b && a !== b ? [a, b] : undefined;
@@ -56,7 +56,7 @@
       ...runs.flatMap((run) => run.changed),
     ]),
   ]);
-  const more = (each: Said) => Math.max(1, Math.ceil(each.settling.moreS / 60));
+  const more = (each: RunFit) => Math.max(1, Math.ceil(each.settling.moreS / 60));
 </script>
 
 {#if said.length > 0}
@@ -100,7 +100,7 @@
       {:else}<span class="fault">{fault}</span>{/if}
       <button
         class="no-print"
-        onclick={() => view.job && bench.edit('run dropped', dropRun(view.job.id, run.id))}
+        onclick={() => view.job && shopStore.edit('run dropped', dropRun(view.job.id, run.id))}
         >Drop</button
       >
     </li>

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { addItems, dropItem } from '$core/shop/items.ts';
   import { follows, nextTrial } from '$core/heat/index.ts';
-  import { all, numberAt } from '$core/model/lookup/plan.ts';
+  import { partsOfKind, numberAt } from '$core/model/lookup/plan.ts';
   import type { Trial } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
@@ -16,7 +16,7 @@
   const own = $derived(trials.filter((each) => each.what === what));
   const next = $derived(nextTrial(trials, what));
   const unit = $derived(what === 'undervolt' ? 'mV' : '%');
-  const module = $derived(all(plan, 'memory')[0]);
+  const module = $derived(partsOfKind(plan, 'memory')[0]);
   const speed = $derived(module && numberAt(plan, module, 'speed'));
   const tied = $derived(
     what === 'base clock' && next.next !== undefined
@@ -43,7 +43,7 @@
       stable,
       ...(note.trim() ? { note: note.trim() } : {}),
     };
-    bench.edit(
+    shopStore.edit(
       `${what} ${number} ${unit}: ${stable ? 'held' : 'failed'}`,
       addItems(view.job.id, 'trials', [trial]),
     );
@@ -100,7 +100,7 @@
         <button
           class="no-print"
           onclick={() =>
-            view.job && bench.edit('trial dropped', dropItem(view.job.id, 'trials', trial))}
+            view.job && shopStore.edit('trial dropped', dropItem(view.job.id, 'trials', trial))}
           >Drop</button
         >
       </li>

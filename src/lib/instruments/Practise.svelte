@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {
@@ -12,12 +12,12 @@
   const { what, children }: Props = $props();
 </script>
 
-{#if bench.practice}
+{#if shopStore.practice}
   {@render children()}
 {:else}
   <Button
     quiet
-    onclick={() => bench.startPractice()}
+    onclick={() => shopStore.startPractice()}
     title="On a copy of the shop: nothing of it is kept">Practise {what}</Button
   >
 {/if}

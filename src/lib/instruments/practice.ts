@@ -1,11 +1,11 @@
-import { simulatedBench, type Bench } from '$core/plugs/identify/index.ts';
+import { simulatedPlug, type SimulatedPlug } from '$core/plugs/identify/index.ts';
 import { table } from '$core/units/table.ts';
 
 /**
  * The practice meter: a stand-in for a meter on a supply's plug, the same plug for the same part
  * every time. A maker's order of 12 V only with one enable, invented, in as many ways as counted.
  */
-export function practiceBench(partId: string, ways: number): Bench {
+export function simulatedBench(partId: string, ways: number): SimulatedPlug {
   let state = [...partId].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) | 0, ways);
   const random = () => {
     state = (Math.imul(state, 1664525) + 1013904223) | 0;
@@ -25,5 +25,5 @@ export function practiceBench(partId: string, ways: number): Bench {
     '+12VSB': 'purple',
     COM: 'black',
   });
-  return simulatedBench({ pins, colours: pins.map((name) => colours[name] ?? 'white') }, random);
+  return simulatedPlug({ pins, colours: pins.map((name) => colours[name] ?? 'white') }, random);
 }

@@ -9,7 +9,7 @@
   import { takeIn } from '$core/edits/edits.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
   import type { Job } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -29,7 +29,7 @@
   let format = $state('');
   const machineId = $derived(
     job.machineId ??
-      (indexOf(bench.shop).machines.has(`M${job.id}`) ? `M${job.id}x` : `M${job.id}`),
+      (indexOf(shopStore.shop).machines.has(`M${job.id}`) ? `M${job.id}x` : `M${job.id}`),
   );
 
   const commands = [
@@ -56,8 +56,11 @@
 
   function store(inventory: Inventory): void {
     const at = new Date().toISOString();
-    void bench.edit(`taken in from ${inventory.tool}`, takeIn(machineId, inventory, at, job.id));
-    const waits = indexOf(bench.shop)
+    void shopStore.edit(
+      `taken in from ${inventory.tool}`,
+      takeIn(machineId, inventory, at, job.id),
+    );
+    const waits = indexOf(shopStore.shop)
       .machines.get(machineId)
       ?.unsettled?.some((each) => each.at === at);
     toast(

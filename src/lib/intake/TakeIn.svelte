@@ -4,9 +4,9 @@
   import { kinds, manyKinds, type Kind } from '$core/model/types/types.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { editMachine, keepSeat, putPart, stageSeat } from '$core/edits/edits.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { litres } from '$lib/draw/sizes.ts';
@@ -25,7 +25,7 @@
 
   const job = $derived(view.job);
   const machine = $derived(view.plan?.machine);
-  const found = $derived(machine && foundOf(bench.shop, machine.seats));
+  const found = $derived(machine && foundOf(shopStore.shop, machine.seats));
   const foundCut = $derived(found && caseCut(found));
   const plan = $derived(view.plan);
   const planCut = $derived(plan && caseCut(plan));
@@ -59,17 +59,17 @@
       kind,
       rows.map((row) => row.seat),
     );
-    look.seat = picking;
+    uiState.seat = picking;
   }
 
   function pick(seat: string): void {
     picking = seat;
-    look.seat = seat;
+    uiState.seat = seat;
   }
 
   function put(seat: string, partId: string | null, stage: number): void {
     if (job)
-      bench.edit(
+      shopStore.edit(
         partId ? `${partId} as ${seatName(seat)}` : `${seatName(seat)} left out`,
         putPart(job.id, seat, partId, stage),
       );
@@ -77,18 +77,19 @@
   }
 
   function move(seat: string, from: number, to: number): void {
-    if (job) bench.edit(`${seatName(seat)}: ${stageName(to)}`, stageSeat(job.id, seat, from, to));
+    if (job)
+      shopStore.edit(`${seatName(seat)}: ${stageName(to)}`, stageSeat(job.id, seat, from, to));
   }
 
   /** As found again: a part of the machine stays, one that was to come is dropped. */
   function keep(seat: string): void {
-    if (job) bench.edit(`${seatName(seat)} as found`, keepSeat(job.id, seat));
+    if (job) shopStore.edit(`${seatName(seat)} as found`, keepSeat(job.id, seat));
     close();
   }
 
   function close(): void {
     picking = undefined;
-    look.seat = undefined;
+    uiState.seat = undefined;
   }
 </script>
 
@@ -135,7 +136,7 @@
             height={250}
             end={false}
             found={view.found}
-            chosen={look.chosen}
+            chosen={uiState.chosen}
             title="The machine as it shall be, from the side"
             ongrab={pick}
           />
@@ -163,7 +164,7 @@
             value={machine.starts === undefined ? '' : machine.starts ? 'yes' : 'no'}
             onchange={(event) => {
               const value = event.currentTarget.value;
-              bench.edit(
+              shopStore.edit(
                 'does it start',
                 editMachine(machine.id, { starts: value === '' ? undefined : value === 'yes' }),
               );
@@ -179,7 +180,7 @@
             maxlength="200"
             placeholder="from whom, when"
             oninput={(event) =>
-              bench.edit(
+              shopStore.edit(
                 'origin',
                 editMachine(machine.id, { origin: event.currentTarget.value || undefined }),
                 `origin ${machine.id}`,
@@ -193,7 +194,7 @@
             maxlength="400"
             placeholder="damp smell, broken clip …"
             oninput={(event) =>
-              bench.edit(
+              shopStore.edit(
                 'note',
                 editMachine(machine.id, { note: event.currentTarget.value || undefined }),
                 `note ${machine.id}`,

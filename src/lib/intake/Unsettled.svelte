@@ -2,7 +2,7 @@
   import { settleIntake, type Settling } from '$core/edits/edits.ts';
   import { compareInventory } from '$core/intake/compare.ts';
   import type { Machine } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
 
@@ -11,11 +11,11 @@
   const readings = $derived(
     (machine.unsettled ?? []).map((reading) => ({
       reading,
-      ...compareInventory(bench.shop, machine, reading),
+      ...compareInventory(shopStore.shop, machine, reading),
     })),
   );
   const choose = (at: string, choice: Settling, label: string) =>
-    void bench.edit(label, settleIntake(machine.id, at, choice));
+    void shopStore.edit(label, settleIntake(machine.id, at, choice));
 </script>
 
 {#each readings as { reading, contradictions, otherMachine } (reading.at)}

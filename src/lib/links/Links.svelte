@@ -5,7 +5,7 @@
   import Pipe from '$lib/links/Pipe.svelte';
   import TrainedLinks from '$lib/links/TrainedLinks.svelte';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import SumStage from '../frame/SumStage.svelte';
 
   const { view }: { view: JobView } = $props();
@@ -19,8 +19,8 @@
       <Pipe
         {chain}
         {most}
-        chosen={look.chosen === `link:${chain.seat}`}
-        onchoose={() => (look.chosen = `link:${chain.seat}`)}
+        chosen={uiState.chosen === `link:${chain.seat}`}
+        onchoose={() => (uiState.chosen = `link:${chain.seat}`)}
       />
     {/each}
     {#if chains.length > 0}

@@ -1,17 +1,17 @@
 <script lang="ts">
   import { populations, slotsFirst, type Module } from '$core/links/index.ts';
-  import { all, numberAt, one, type Plan } from '$core/model/lookup/plan.ts';
+  import { partsOfKind, numberAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
 
   interface Props {
     plan: Plan;
   }
   const { plan }: Props = $props();
-  const board = $derived(one(plan, 'board'));
+  const board = $derived(partOfKind(plan, 'board'));
   const platform = $derived(board && numberAt(plan, board, 'memorySpeed'));
   const slots = $derived(board && numberAt(plan, board, 'memorySlots'));
   const channels = $derived((board && numberAt(plan, board, 'channels')?.lo) ?? 2);
   const modules = $derived(
-    all(plan, 'memory').flatMap((placed): Module[] => {
+    partsOfKind(plan, 'memory').flatMap((placed): Module[] => {
       const [gb, mts] = [numberAt(plan, placed, 'size'), numberAt(plan, placed, 'speed')];
       return gb && mts ? [{ name: placed.part.name, gb: gb.lo, mts: mts.lo }] : [];
     }),

@@ -9,7 +9,7 @@
     type Trained,
   } from '$core/links/index.ts';
   import { names } from './names.svelte.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -45,7 +45,7 @@
 
   function keep(): void {
     if (!view.job || !read.links) return;
-    bench.edit(
+    shopStore.edit(
       'trained links',
       keepLinks(view.job.id, read.links, { at: new Date().toISOString(), when, underLoad }),
     );

@@ -6,14 +6,14 @@
   import { progress, type Step } from '$core/order/index.ts';
   import { formatHours } from '$core/units/duration.ts';
   import { lengthsIn } from '$core/units/length.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
 
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
   const standing = $derived(progress(view.steps, job?.ticks ?? []));
-  const inUnit = (text: string) => lengthsIn(text, bench.shop.settings.unit);
+  const inUnit = (text: string) => lengthsIn(text, shopStore.shop.settings.unit);
   const ticks = $derived(new Map((job?.ticks ?? []).map((tick) => [tick.stepId, tick])));
   const longest = $derived(Math.max(10, ...view.steps.map((step) => step.minutes)));
   const stops = $derived(view.found.filter((finding) => finding.mark === 'stop').length);
@@ -21,16 +21,16 @@
   function tick(step: Step): void {
     if (!job) return;
     if (ticks.has(step.id)) {
-      bench.edit(`not done: ${step.title}`, untickStep(job.id, step.id));
+      shopStore.edit(`not done: ${step.title}`, untickStep(job.id, step.id));
       return;
     }
     const wait = step.leaveMinutes
       ? {
           why: step.title.toLowerCase(),
-          until: new Date(Date.parse(bench.now) + step.leaveMinutes * 60_000).toISOString(),
+          until: new Date(Date.parse(shopStore.now) + step.leaveMinutes * 60_000).toISOString(),
         }
       : undefined;
-    bench.edit(
+    shopStore.edit(
       `done: ${step.title}`,
       tickStep(job.id, { stepId: step.id, at: new Date().toISOString() }, wait),
     );
@@ -39,7 +39,7 @@
   function note(step: Step, text: string): void {
     const before = ticks.get(step.id);
     if (job && before)
-      bench.edit(
+      shopStore.edit(
         'note on a step',
         tickStep(job.id, { ...before, note: text || undefined }),
         `note ${job.id} ${step.id}`,
@@ -47,7 +47,7 @@
   }
 
   function school(which: 'start' | 'supply', value: string): void {
-    if (job) bench.edit('school of work', editSchools(job.id, { [which]: value }));
+    if (job) shopStore.edit('school of work', editSchools(job.id, { [which]: value }));
   }
 </script>
 

@@ -3,7 +3,7 @@
   import type { Property } from '$core/model/properties/index.ts';
   import type { Range } from '$core/units/range.ts';
   import { plugNameIn } from '$core/model/lookup/ownPlugs.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import ListField from './ListField.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
 
@@ -19,11 +19,11 @@
   const id = $props.id();
   const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
   const isPlug = $derived(/plug/i.test(property.key));
-  const name = (option: string) => (isPlug ? plugNameIn(bench.shop, option) : option);
+  const name = (option: string) => (isPlug ? plugNameIn(shopStore.shop, option) : option);
   /** Plugs of one's own stand among the known ones. */
   const options = $derived(
     property.options && isPlug
-      ? [...property.options, ...bench.shop.plugs.map((own) => own.id)]
+      ? [...property.options, ...shopStore.shop.plugs.map((own) => own.id)]
       : property.options,
   );
 </script>

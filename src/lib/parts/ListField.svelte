@@ -1,7 +1,7 @@
 <script lang="ts">
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
   import { listLike, readList, writeList } from '$core/model/properties/listText.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     property: Property;
@@ -13,7 +13,7 @@
   const id = $props.id();
   let typed = $state<string | undefined>(undefined);
   let fault = $state('');
-  const plugIds = $derived([...knownPlugIds, ...bench.shop.plugs.map((own) => own.id)]);
+  const plugIds = $derived([...knownPlugIds, ...shopStore.shop.plugs.map((own) => own.id)]);
 
   function commit(): void {
     if (typed === undefined) return;

@@ -10,7 +10,7 @@
   import { planOf } from '$core/plan/planOf.ts';
   import { formatMoney, parseMoney } from '$core/units/money.ts';
   import { Judge } from '$lib/parts/judge.svelte.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Gap from '$lib/ui/Gap.svelte';
@@ -33,7 +33,9 @@
   }
   const { job, seat, onpick, onstage, onkeep, onshow, onclose }: Props = $props();
   const kind = $derived(kindOfSeat(seat) ?? 'small');
-  const now = $derived(planOf(bench.shop, job).seats.find((placed) => placed.seat === seat)?.part);
+  const now = $derived(
+    planOf(shopStore.shop, job).seats.find((placed) => placed.seat === seat)?.part,
+  );
   const changed = $derived(job.changes.some((change) => change.seat === seat));
   const planned = $derived(inStages(job.changes.filter((change) => change.seat === seat)));
   const stages = Array.from({ length: MOST_STAGES }, (_, i) => i + 1);
@@ -52,7 +54,7 @@
   const MOST_SHOWN = 60;
   const judge = new Judge();
   $effect(() => {
-    void judge.askSeat(bench.shop, job, seat, stage);
+    void judge.askSeat(shopStore.shop, job, seat, stage);
   });
   $effect(() => () => judge.close());
   const list = $derived(
@@ -64,7 +66,7 @@
   const asked = $derived(properties[kind]);
 
   function where(part: Part): string {
-    const home = indexOf(bench.shop).homeOf.get(part.id);
+    const home = indexOf(shopStore.shop).homeOf.get(part.id);
     /* Out of a donor; out of a machine somebody uses, or one whose own job lets it go. */
     const out = {
       donor: 'donor',
@@ -86,7 +88,8 @@
   }
 
   async function addTyped(): Promise<void> {
-    const money = price.trim() === '' ? undefined : parseMoney(price, bench.shop.settings.currency);
+    const money =
+      price.trim() === '' ? undefined : parseMoney(price, shopStore.shop.settings.currency);
     if (price.trim() !== '' && !money) {
       fault = 'The price is no amount: 12 or 12.50.';
       return;
@@ -98,7 +101,7 @@
       place,
       ...(money ? { price: money } : {}),
     });
-    await bench.edit(`${name || kindName(kind)} added`, made.edit);
+    await shopStore.edit(`${name || kindName(kind)} added`, made.edit);
     onpick(made.tag(), stage);
   }
 </script>
@@ -156,7 +159,7 @@
           <FactField
             {property}
             fact={facts[property.key]}
-            lengths={bench.shop.settings.unit}
+            lengths={shopStore.shop.settings.unit}
             onfact={(fact) => setKey(property.key, fact)}
           />
         {/each}
@@ -187,7 +190,7 @@
     </p>
     <ul>
       {#each list.slice(0, MOST_SHOWN) as { part, tight, against } (part.id)}
-        {@const standing = standingOf(bench.shop, part)}
+        {@const standing = standingOf(shopStore.shop, part)}
         <li>
           <button onclick={() => onpick(part.id, stage)}>
             <b class="figure">{part.id}</b>
@@ -201,10 +204,11 @@
             <span class="gap">
               {#if tight}
                 <Mark mark={tight.mark} size={16} />
-                {#if tight.rest}
+                {#if tight.margin}
                   <Gap finding={tight} width={110} />
                   <span class="figure"
-                    >{show(tight.rest, tight.unit, bench.shop.settings.unit)} {tight.unit}</span
+                    >{show(tight.margin, tight.unit, shopStore.shop.settings.unit)}
+                    {tight.unit}</span
                   >
                 {/if}
                 <small>{against[0] ? `against it: ${against[0].title}` : tight.title}</small>

@@ -5,7 +5,7 @@
   import { isNumberKey, properties } from '$core/model/properties/index.ts';
   import { kindName } from '$core/model/types/seats.ts';
   import { conditions, type Condition, type Loan } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
   import FactField from './FactField.svelte';
@@ -16,17 +16,19 @@
     onclose: () => void;
   }
   const { partId, onclose }: Props = $props();
-  const part = $derived(bench.shop.parts.find((each) => each.id === partId));
-  const standing = $derived(part && standingOf(bench.shop, part));
-  const model = $derived(part?.modelId ? indexOf(bench.shop).models.get(part.modelId) : undefined);
+  const part = $derived(shopStore.shop.parts.find((each) => each.id === partId));
+  const standing = $derived(part && standingOf(shopStore.shop, part));
+  const model = $derived(
+    part?.modelId ? indexOf(shopStore.shop).models.get(part.modelId) : undefined,
+  );
   const twins = $derived(
-    model ? bench.shop.parts.filter((each) => each.modelId === model.id).length : 0,
+    model ? shopStore.shop.parts.filter((each) => each.modelId === model.id).length : 0,
   );
   let onlyThis = $state(false);
-  const currency = $derived(bench.shop.settings.currency);
+  const currency = $derived(shopStore.shop.settings.currency);
 
   function source(key: string): string {
-    const found = part && factOf(bench.shop, part, key);
+    const found = part && factOf(shopStore.shop, part, key);
     if (!found) return '';
     const { how, source: from } = found.fact;
     return [how, from, found.level === 'model' ? `model ${model?.name}` : '']
@@ -36,7 +38,7 @@
 
   /** Another way of loan, or none, or something more about it. */
   function setLoan(fields: LoanFields): void {
-    void bench.edit('loan', lend(partId, fields), `loan ${partId}`);
+    void shopStore.edit('loan', lend(partId, fields), `loan ${partId}`);
   }
 </script>
 
@@ -55,7 +57,7 @@
           maxlength="120"
           oninput={(event) =>
             event.currentTarget.value.trim() &&
-            bench.edit(
+            shopStore.edit(
               'name',
               editPart(partId, { name: event.currentTarget.value }),
               `name ${partId}`,
@@ -67,7 +69,7 @@
         <select
           value={standing.condition}
           onchange={(event) =>
-            bench.edit(
+            shopStore.edit(
               'condition',
               editPart(partId, { condition: event.currentTarget.value as Condition }),
             )}
@@ -79,23 +81,23 @@
         label="Price"
         value={part.price}
         {currency}
-        onmoney={(price) => void bench.edit('price', editPart(partId, { price }))}
+        onmoney={(price) => void shopStore.edit('price', editPart(partId, { price }))}
       />
       <MoneyField
         label="Value"
         value={part.worth}
         {currency}
-        onmoney={(worth) => void bench.edit('value', editPart(partId, { worth }))}
+        onmoney={(worth) => void shopStore.edit('value', editPart(partId, { worth }))}
       />
       <label>
         Kept for
         <select
           value={part.reserved ?? ''}
           onchange={(event) =>
-            bench.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
+            shopStore.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
         >
           <option value="">nobody</option>
-          {#each bench.shop.jobs.filter((job) => !job.handedOver) as job (job.id)}<option
+          {#each shopStore.shop.jobs.filter((job) => !job.handedOver) as job (job.id)}<option
               value={job.id}>{job.id} · {job.name}</option
             >{/each}
         </select>
@@ -137,20 +139,22 @@
         >
       {/if}
       {#each properties[part.kind] as property (property.key)}
-        {@const known = factOf(bench.shop, part, property.key)}
+        {@const known = factOf(shopStore.shop, part, property.key)}
         <div>
           <FactField
             {property}
             fact={known?.fact}
-            usual={isNumberKey(property.key) ? numberOf(bench.shop, part, property.key) : undefined}
-            lengths={bench.shop.settings.unit}
+            usual={isNumberKey(property.key)
+              ? numberOf(shopStore.shop, part, property.key)
+              : undefined}
+            lengths={shopStore.shop.settings.unit}
             onfact={(fact) =>
-              bench.edit(
+              shopStore.edit(
                 property.label,
                 setFact(
                   partId,
                   property.key,
-                  fact && { ...fact, at: bench.now },
+                  fact && { ...fact, at: shopStore.now },
                   model !== undefined && !onlyThis,
                 ),
                 `${partId} ${property.key}`,
@@ -172,7 +176,7 @@
         maxlength="400"
         placeholder="lifted leg, cracked tab, how it was mended"
         oninput={(event) =>
-          bench.edit(
+          shopStore.edit(
             'note',
             editPart(partId, { note: event.currentTarget.value || undefined }),
             `note ${partId}`,

@@ -3,7 +3,7 @@
   import { seatName } from '$core/model/types/seats.ts';
   import type { Part } from '$core/model/types/types.ts';
   import type { Service } from '$core/resolve/candidatesFor.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { Judge } from './judge.svelte.ts';
@@ -16,10 +16,13 @@
 
   function ask(): void {
     asked = true;
-    void judge.askPart(bench.shop, part);
+    void judge.askPart(shopStore.shop, part);
   }
   function put({ jobId, seat }: Service): void {
-    bench.edit(`${part.id} as ${seatName(seat)} of job ${jobId}`, putPart(jobId, seat, part.id));
+    shopStore.edit(
+      `${part.id} as ${seatName(seat)} of job ${jobId}`,
+      putPart(jobId, seat, part.id),
+    );
     toast(`${part.id} is planned as ${seatName(seat)} of job ${jobId}.`);
     ask();
   }

@@ -5,7 +5,7 @@
   import { addWants } from '$core/shop/items.ts';
   import { adapterJson, adapterSvg, wiringTable } from '$core/export/adapter.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
-  import { listAt, one, textAt } from '$core/model/lookup/plan.ts';
+  import { listAt, partOfKind, textAt } from '$core/model/lookup/plan.ts';
   import {
     alarms as alarmWords,
     endName,
@@ -16,9 +16,9 @@
   import { needsOf } from '$core/plugs/needs.ts';
   import type { Plug } from '$core/standards/plugs/index.ts';
   import { lengthWithUnit } from '$core/units/length.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
-  import { Joining } from '$lib/plugs/joining.svelte.ts';
+  import { AdapterSearch } from '$lib/plugs/adapterSearch.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -32,7 +32,7 @@
 
   /** To begin with: the supply's main plug, and what of the board it does not reach as it is. */
   function begin(): { gives: string[]; takes: string[] } {
-    const [supply, board] = [one(plan, 'supply'), one(plan, 'board')];
+    const [supply, board] = [partOfKind(plan, 'supply'), partOfKind(plan, 'board')];
     const give = supply && textAt(plan, supply, 'mainPlug')?.text;
     const take = board && textAt(plan, board, 'mainPlug')?.text;
     const processor = board && textAt(plan, board, 'processorPlug')?.text;
@@ -51,8 +51,8 @@
   let alarms = $state<'satisfy' | 'silence'>('satisfy');
   let lengthMm = $state(150);
   let lit = $state<number | undefined>();
-  const joining = new Joining();
-  const plugsOf = (ids: string[]): Plug[] => ids.flatMap((id) => plugIn(bench.shop, id) ?? []);
+  const joining = new AdapterSearch();
+  const plugsOf = (ids: string[]): Plug[] => ids.flatMap((id) => plugIn(shopStore.shop, id) ?? []);
   const spec = $derived({
     gives: plugsOf(gives),
     takes: plugsOf(takes),
@@ -93,7 +93,7 @@
 
   function finish(): void {
     if (!recipe || !view.job) return;
-    bench.edit('adapter onto the shelf', addAdapter(recipe, view.job.id, bench.now));
+    shopStore.edit('adapter onto the shelf', addAdapter(recipe, view.job.id, shopStore.now));
     toast(
       'The adapter is a part now, not proved yet. Take its continuity sheet, then its live sheet.',
     );
@@ -102,12 +102,12 @@
   function list(): void {
     const job = view.job;
     if (!recipe || !job) return;
-    const lengths = bench.shop.settings.unit;
+    const lengths = shopStore.shop.settings.unit;
     const lines = shopping(recipe).map(({ what, count, unit }) =>
       unit ? { what: `${what}, ${lengthWithUnit(count, lengths)}`, count: 1 } : { what, count },
     );
     const fresh = lines.filter((line) => !job.wants.some((want) => want.what === line.what));
-    void bench.edit('adapter parts onto the list', addWants(job.id, lines));
+    void shopStore.edit('adapter parts onto the list', addWants(job.id, lines));
     toast(`${fresh.length} lines onto the shopping list.`);
   }
 
@@ -169,7 +169,7 @@
       <MeasureField
         label="wire length"
         unit="mm"
-        lengths={bench.shop.settings.unit}
+        lengths={shopStore.shop.settings.unit}
         value={{ lo: lengthMm, hi: lengthMm }}
         most={3000}
         onmeasure={(value) => (lengthMm = value)}

@@ -2,7 +2,7 @@
   import { continuity, endName, live, shopping, type Recipe } from '$core/plugs/adapter/index.ts';
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { inks } from '$lib/draw/inks.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     recipe: Recipe;
@@ -10,7 +10,7 @@
     onwire: (n: number | undefined) => void;
   }
   const { recipe, lit, onwire }: Props = $props();
-  const lengths = $derived(bench.shop.settings.unit);
+  const lengths = $derived(shopStore.shop.settings.unit);
   const rows = $derived(continuity(recipe));
   const steps = $derived(live(recipe));
   const volts = (value: number) => value.toFixed(2);

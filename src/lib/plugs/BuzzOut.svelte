@@ -2,7 +2,7 @@
   import { setFact } from '$core/edits/edits.ts';
   import { changeItems } from '$core/shop/items.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
-  import { all, listAt, one, textAt, type Placed } from '$core/model/lookup/plan.ts';
+  import { partsOfKind, listAt, partOfKind, textAt, type Placed } from '$core/model/lookup/plan.ts';
   import {
     BuzzError,
     buzzed,
@@ -13,23 +13,23 @@
     type Wire,
   } from '$core/plugs/leads.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
   const { plan, onclose }: ViewProps = $props();
-  const supply = $derived(one(plan, 'supply'));
+  const supply = $derived(partOfKind(plan, 'supply'));
   const leads = $derived(
-    all(plan, 'small').filter((each) => textAt(plan, each, 'belongsTo') !== undefined),
+    partsOfKind(plan, 'small').filter((each) => textAt(plan, each, 'belongsTo') !== undefined),
   );
   let at = $state(0);
   const lead = $derived(leads[at]);
   const finding = $derived(
     lead && modularLeads(plan).find((each) => each.id === `lead:${lead.seat}`),
   );
-  const load = $derived(lead && plugIn(bench.shop, textAt(plan, lead, 'plug')?.text ?? ''));
+  const load = $derived(lead && plugIn(shopStore.shop, textAt(plan, lead, 'plug')?.text ?? ''));
   const own = $derived(
     lead &&
       supply &&
@@ -68,11 +68,11 @@
     }
     fault = '';
     const heard = { from: probe, to };
-    void bench.edit(
+    void shopStore.edit(
       `pin ${probe} of ${lead.part.name}`,
       changeItems(lead.part.id, 'buzzed', (items) => writeBuzz(buzzed(readBuzz(items), heard)), {
         how: 'measured',
-        at: bench.now,
+        at: shopStore.now,
       }),
     );
   }
@@ -88,12 +88,12 @@
   function carryOver(): void {
     if (!supply || !load) return;
     const order = orderFromLead(kept.wires, load, ways);
-    bench.edit(
+    shopStore.edit(
       `lead sockets of ${supply.part.name}`,
       setFact(
         supply.part.id,
         'socketOrder',
-        { items: order, how: 'measured', at: bench.now },
+        { items: order, how: 'measured', at: shopStore.now },
         supply.part.modelId !== undefined,
       ),
     );
@@ -120,7 +120,7 @@
     {#if finding}
       <p class="verdict" aria-live="polite">
         <Mark mark={finding.mark} word size={24} />
-        {finding.restLabel}. {finding.say}
+        {finding.marginLabel}. {finding.say}
       </p>
     {/if}
     {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
@@ -184,9 +184,9 @@
           groups={['main', 'processor', 'card', 'drive']}
           onpick={(id) =>
             lead &&
-            bench.edit(
+            shopStore.edit(
               'plug of the lead',
-              setFact(lead.part.id, 'plug', { text: id, how: 'said', at: bench.now }),
+              setFact(lead.part.id, 'plug', { text: id, how: 'said', at: shopStore.now }),
             )}
         />
         <Button onclick={onclose}>Back to the sums</Button>

@@ -2,15 +2,15 @@
   import { untrack } from 'svelte';
   import { addAdapter, keepPlugOf } from '$core/edits/plugEdits.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
-  import { all, listAt, numberAt, one, textAt } from '$core/model/lookup/plan.ts';
+  import { partsOfKind, listAt, numberAt, partOfKind, textAt } from '$core/model/lookup/plan.ts';
   import { fanLayout } from '$core/plugs/fanLayout.ts';
   import { blockPins, fanRoles, frontRoles, suited, tappedTwice } from '$core/plugs/front.ts';
   import { plugTag } from '$core/plugs/identify/index.ts';
   import { alarms as alarmWords, endName } from '$core/plugs/adapter/index.ts';
-  import { practice } from '$core/standards/source.ts';
+  import { commonPractice } from '$core/standards/source.ts';
   import { plug as shelf, type Plug } from '$core/standards/plugs/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { Joining } from '$lib/plugs/joining.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { AdapterSearch } from '$lib/plugs/adapterSearch.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -20,8 +20,8 @@
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
   const { plan, view, onclose }: ViewProps = $props();
-  const leads = $derived(one(plan, 'leads'));
-  const board = $derived(one(plan, 'board'));
+  const leads = $derived(partOfKind(plan, 'leads'));
+  const board = $derived(partOfKind(plan, 'board'));
   // svelte-ignore state_referenced_locally (only where one begins)
   const said = (leads && textAt(plan, leads, 'frontPlug')?.text) ?? 'front10';
   // svelte-ignore state_referenced_locally (only where one begins)
@@ -34,7 +34,7 @@
   let found = $state<Record<string, number[]>>({});
   let role = $state(0);
   let lit = $state<number | undefined>();
-  const joining = new Joining();
+  const joining = new AdapterSearch();
   $effect(() => () => joining.close());
 
   const roles = $derived(
@@ -42,7 +42,7 @@
       ? frontRoles
       : fanRoles.map((each) => ({ name: each.name, signals: [each.signal], find: each.find })),
   );
-  const base = $derived(plugIn(bench.shop, blockId));
+  const base = $derived(plugIn(shopStore.shop, blockId));
   const open = $derived(base?.pins.includes('?') ?? false);
   const block = $derived.by((): Plug | undefined => {
     if (!base || !open) return base;
@@ -52,14 +52,14 @@
     return {
       ...base,
       id: `${base.id}-found`,
-      source: practice,
+      source: commonPractice,
       pins: blockPins(base.ways, list, list.length > 0),
     };
   });
   const twice = $derived(
     tappedTwice(roles.map((each) => ({ ...each, pins: found[each.name] ?? [] }))),
   );
-  const header = $derived(plugIn(bench.shop, headerId));
+  const header = $derived(plugIn(shopStore.shop, headerId));
   const fit = $derived(block && header ? suited(block, header) : undefined);
   const ready = $derived(
     twice === undefined &&
@@ -100,8 +100,16 @@
     if (!block || !leads) return;
     const name = `front block of ${leads.part.name}`;
     const { rows, ways, pitchMm, pins } = block;
-    const own = { id: plugTag(name), name, rows, ways, pitchMm, pins: [...pins], at: bench.now };
-    bench.edit(name, keepPlugOf(own, leads.part, 'frontPlug', bench.now));
+    const own = {
+      id: plugTag(name),
+      name,
+      rows,
+      ways,
+      pitchMm,
+      pins: [...pins],
+      at: shopStore.now,
+    };
+    shopStore.edit(name, keepPlugOf(own, leads.part, 'frontPlug', shopStore.now));
     toast(`${name} is known now.`);
   }
 
@@ -111,12 +119,12 @@
       ...recipe,
       gives: base ? [base] : recipe.gives,
     };
-    bench.edit('front adapter onto the shelf', addAdapter(shown, view.job.id, bench.now));
+    shopStore.edit('front adapter onto the shelf', addAdapter(shown, view.job.id, shopStore.now));
     toast('The adapter is a part now, not proved yet. Buzz it out before it goes on.');
   }
 
   const fans = $derived(
-    all(plan, 'fan').map((each) => ({
+    partsOfKind(plan, 'fan').map((each) => ({
       name: `${each.part.name} (${each.part.id})`,
       amps: numberAt(plan, each, 'amps') ?? { lo: 0.1, hi: 0.3 },
     })),

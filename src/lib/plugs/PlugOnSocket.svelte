@@ -2,12 +2,12 @@
   import { dropPlug, keepPlugs, plugInUse } from '$core/edits/plugEdits.ts';
   import { PlugFileError, readPlugs, writePlugs } from '$core/export/ownPlugs.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
-  import { one, textAt } from '$core/model/lookup/plan.ts';
-  import { meetings, type Effect, type Verdict } from '$core/plugs/mate/index.ts';
+  import { partOfKind, textAt } from '$core/model/lookup/plan.ts';
+  import { matings, type Effect, type Verdict } from '$core/plugs/mate/index.ts';
   import { views, type View } from '$core/standards/plugs/index.ts';
   import type { Mark as MarkName } from '$core/findings/finding.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -17,16 +17,16 @@
 
   const { plan, onclose }: ViewProps = $props();
   // svelte-ignore state_referenced_locally (only where one begins)
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   // svelte-ignore state_referenced_locally (only where one begins)
   let plugId = $state((supply && textAt(plan, supply, 'mainPlug')?.text) ?? 'card6');
   let socketId = $state('cpu8');
   let snapped = $state(false);
   let chosen = $state(0);
   let face = $state<View>('header face');
-  const plug = $derived(plugIn(bench.shop, plugId));
-  const socket = $derived(plugIn(bench.shop, socketId));
-  const all = $derived(plug && socket ? meetings(plug, socket, { snapped }) : []);
+  const plug = $derived(plugIn(shopStore.shop, plugId));
+  const socket = $derived(plugIn(shopStore.shop, socketId));
+  const all = $derived(plug && socket ? matings(plug, socket, { snapped }) : []);
   const shown = $derived(all[Math.min(chosen, all.length - 1)]);
   const marks: Record<Verdict, MarkName> = {
     right: 'clear',
@@ -53,7 +53,7 @@
     if (!file) return;
     try {
       const plugs = readPlugs(await file.text());
-      bench.edit(`plugs of ${file.name}`, keepPlugs(plugs));
+      shopStore.edit(`plugs of ${file.name}`, keepPlugs(plugs));
       toast(`${plugs.length} plugs taken in.`);
     } catch (error) {
       if (!(error instanceof PlugFileError)) throw error;
@@ -103,18 +103,18 @@
     </div>
   {/if}
   <h2>My plugs</h2>
-  {#if bench.shop.plugs.length === 0}
+  {#if shopStore.shop.plugs.length === 0}
     <p class="soft">None yet: what is found out at “What is this plug?” is kept here.</p>
   {:else}
     <ul>
-      {#each bench.shop.plugs as own (own.id)}
+      {#each shopStore.shop.plugs as own (own.id)}
         <li>
           <b>{own.name}</b>
           {own.rows}x{own.ways / own.rows}, {own.pins.filter((pin) => pin !== '?').length} of {own.ways}
           pins known
           <Button quiet onclick={() => ((plugId = own.id), (chosen = 0))}>Show</Button>
-          {#if !plugInUse(bench.shop, own.id)}
-            <Button quiet onclick={() => bench.edit(`${own.name} dropped`, dropPlug(own.id))}
+          {#if !plugInUse(shopStore.shop, own.id)}
+            <Button quiet onclick={() => shopStore.edit(`${own.name} dropped`, dropPlug(own.id))}
               >Drop</Button
             >
           {/if}
@@ -124,9 +124,9 @@
   {/if}
   <p class="row">
     <Button
-      disabled={bench.shop.plugs.length === 0}
+      disabled={shopStore.shop.plugs.length === 0}
       onclick={() =>
-        saveFile('plugs.nutshell.json', writePlugs(bench.shop.plugs), 'application/json')}
+        saveFile('plugs.nutshell.json', writePlugs(shopStore.shop.plugs), 'application/json')}
       >Save my plugs</Button
     >
     <label class="file"

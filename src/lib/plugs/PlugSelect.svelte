@@ -1,6 +1,6 @@
 <script lang="ts">
   import { plugs, type Group } from '$core/standards/plugs/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     label: string;
@@ -18,9 +18,10 @@
   {label}
   <select {value} aria-label={label} onchange={(event) => onpick(event.currentTarget.value)}>
     {#if value === ''}<option value="">choose a plug</option>{/if}
-    {#if bench.shop.plugs.length > 0}
+    {#if shopStore.shop.plugs.length > 0}
       <optgroup label="my plugs">
-        {#each bench.shop.plugs as own (own.id)}<option value={own.id}>{own.name}</option>{/each}
+        {#each shopStore.shop.plugs as own (own.id)}<option value={own.id}>{own.name}</option
+          >{/each}
       </optgroup>
     {/if}
     {#each families as family (family)}

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
-  import { one, textAt } from '$core/model/lookup/plan.ts';
+  import { partOfKind, textAt } from '$core/model/lookup/plan.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
   import SumStage from '$lib/frame/SumStage.svelte';
@@ -13,8 +13,8 @@
   const { view }: { view: JobView } = $props();
   const shown = new ViewSwitch();
   const plan = $derived(view.plan);
-  const supply = $derived(plan && one(plan, 'supply'));
-  const board = $derived(plan && one(plan, 'board'));
+  const supply = $derived(plan && partOfKind(plan, 'supply'));
+  const board = $derived(plan && partOfKind(plan, 'board'));
   const gives = $derived(plan && supply && textAt(plan, supply, 'mainPlug'));
   const takes = $derived(plan && board && textAt(plan, board, 'mainPlug'));
 </script>
@@ -34,8 +34,8 @@
     {#snippet picture()}
       {#if supply && board}
         <div class="faces">
-          <PlugFace plug={plugIn(bench.shop, gives?.text ?? '')} whose="PSU" />
-          <PlugFace plug={plugIn(bench.shop, takes?.text ?? '')} whose="Board" />
+          <PlugFace plug={plugIn(shopStore.shop, gives?.text ?? '')} whose="PSU" />
+          <PlugFace plug={plugIn(shopStore.shop, takes?.text ?? '')} whose="Board" />
         </div>
       {/if}
     {/snippet}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Reading } from '$core/plugs/identify/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {
@@ -46,13 +46,13 @@
       /></label
     >
     <Button onclick={typed}>Write it down</Button>
-    {#if bench.practice}<Button onclick={onohms}>Practice ohms</Button>{/if}
+    {#if shopStore.practice}<Button onclick={onohms}>Practice ohms</Button>{/if}
   </p>
   <p class="row">
     <label>with pin <input type="number" min="1" max={ways} bind:value={other} /></label>
     <Button disabled={other === undefined} onclick={() => between(true)}>Beeps with it</Button>
     <Button disabled={other === undefined} onclick={() => between(false)}>Silent to it</Button>
-    {#if bench.practice}
+    {#if shopStore.practice}
       <Button disabled={other === undefined} onclick={() => other !== undefined && onprobe(other)}
         >Practice probes</Button
       >

@@ -2,7 +2,7 @@
   import { changeItems } from '$core/shop/items.ts';
   import { keepPlugOf } from '$core/edits/plugEdits.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
-  import { listAt, one, textAt, type Placed } from '$core/model/lookup/plan.ts';
+  import { listAt, partOfKind, textAt, type Placed } from '$core/model/lookup/plan.ts';
   import {
     identify,
     noted,
@@ -16,9 +16,9 @@
     type ReadingKind,
   } from '$core/plugs/identify/index.ts';
   import { views, type View } from '$core/standards/plugs/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Practise from '$lib/instruments/Practise.svelte';
-  import { practiceBench } from '$lib/instruments/practice.ts';
+  import { simulatedBench } from '$lib/instruments/practice.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -28,7 +28,7 @@
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
 
   const { plan, onclose }: ViewProps = $props();
-  const supply = $derived(one(plan, 'supply') as Placed);
+  const supply = $derived(partOfKind(plan, 'supply') as Placed);
   const kept = $derived.by((): { notes: PlugNotes; fault?: string } => {
     try {
       return { notes: readNotes((supply && listAt(plan, supply, 'pinReadings'))?.items ?? []) };
@@ -50,7 +50,7 @@
   // svelte-ignore state_referenced_locally (only where one begins)
   let name = $state(supply ? `main of ${supply.part.name}` : '');
   let fault = $state('');
-  const meter = $derived(practiceBench(supply?.part.id ?? '', notes.grid?.ways ?? 10));
+  const meter = $derived(simulatedBench(supply?.part.id ?? '', notes.grid?.ways ?? 10));
   const answer = $derived(notes.grid && identify(notes.grid, notes.readings, { loadSet }));
   const asked = $derived(answer?.next);
   const lit = $derived(chosen ?? asked?.pin ?? 1);
@@ -102,13 +102,13 @@
   }
 
   function store(change: (notes: PlugNotes) => PlugNotes, label: string): void {
-    void bench.edit(
+    void shopStore.edit(
       label,
       changeItems(
         supply.part.id,
         'pinReadings',
         (items) => writeNotes(change(readNotes(items))),
-        { how: 'measured', at: bench.now },
+        { how: 'measured', at: shopStore.now },
         supply.part.modelId !== undefined,
       ),
     );
@@ -178,8 +178,8 @@
   /** What is sure, kept as a plug of one's own, and said of this supply and its kind. */
   function keep(): void {
     if (!answer || name.trim() === '') return;
-    const own = ownPlugOf(notes, answer, name.trim(), plugTag(name), bench.now);
-    bench.edit(`plug ${own.name}`, keepPlugOf(own, supply.part, 'mainPlug', bench.now));
+    const own = ownPlugOf(notes, answer, name.trim(), plugTag(name), shopStore.now);
+    shopStore.edit(`plug ${own.name}`, keepPlugOf(own, supply.part, 'mainPlug', shopStore.now));
     toast(`${own.name} is known now${supply.part.modelId ? ', for every PSU of its model' : ''}.`);
   }
 
@@ -248,7 +248,7 @@
               >
               <Button next onclick={figure}>Write it down</Button>
             {/if}
-            {#if bench.practice}<Button onclick={practise}>Practice meter</Button>{/if}
+            {#if shopStore.practice}<Button onclick={practise}>Practice meter</Button>{/if}
           </p>
         {:else}
           <h2>Nothing more to read</h2>

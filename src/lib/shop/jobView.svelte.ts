@@ -7,22 +7,25 @@ import { flips, type Flip } from '$core/findings/flips.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { questions, type Question } from '$core/plan/questions.ts';
 import { checksOf, countByStation, type Counts } from '$core/plan/run.ts';
-import { bench } from './bench.svelte.ts';
+import { shopStore } from './shopStore.svelte.ts';
 
 /** One job as the stations look at it: everything derived from the shop, worked out once per edit. */
 export class JobView {
   #id: () => string | undefined;
-  job = $derived.by((): Job | undefined => bench.shop.jobs.find((job) => job.id === this.#id()));
-  plan = $derived.by((): Plan | undefined => this.job && planOf(bench.shop, this.job));
-  found = $derived.by((): Finding[] => (this.job ? checksOf(bench.shop, this.job) : []));
+  job = $derived.by((): Job | undefined =>
+    shopStore.shop.jobs.find((job) => job.id === this.#id()),
+  );
+  plan = $derived.by((): Plan | undefined => this.job && planOf(shopStore.shop, this.job));
+  found = $derived.by((): Finding[] => (this.job ? checksOf(shopStore.shop, this.job) : []));
   steps = $derived.by((): Step[] =>
     this.plan && this.job ? workOrderOf(this.plan, this.job.schools) : [],
   );
-  questions = $derived.by((): Question[] => questions(bench.shop, this.found));
+  questions = $derived.by((): Question[] => questions(shopStore.shop, this.found));
   counts = $derived.by((): Partial<Record<StationId, Counts>> => countByStation(this.found));
   flips = $derived.by((): Map<string, Flip> => {
-    const before = bench.before && jobIn(bench.before, this.#id());
-    const list = before && bench.before ? flips(checksOf(bench.before, before), this.found) : [];
+    const before = shopStore.before && jobIn(shopStore.before, this.#id());
+    const list =
+      before && shopStore.before ? flips(checksOf(shopStore.before, before), this.found) : [];
     return new Map(list.map((flip) => [flip.id, flip]));
   });
 

@@ -1,6 +1,6 @@
 import { MOST_FILE_BYTES, readShop, ShopFileError } from '$core/document/read.ts';
-import { bench } from './bench.svelte.ts';
-import { look } from './look.svelte.ts';
+import { shopStore } from './shopStore.svelte.ts';
+import { uiState } from './uiState.svelte.ts';
 import { toast } from './toasts.svelte.ts';
 
 /**
@@ -13,12 +13,12 @@ export async function readFile(input: HTMLInputElement): Promise<void> {
   try {
     if (file.size > MOST_FILE_BYTES) throw new ShopFileError('The file is larger than 25 MB.');
     const shop = readShop(await file.text());
-    const { jobs, machines, parts } = bench.shop;
+    const { jobs, machines, parts } = shopStore.shop;
     if (jobs.length + machines.length + parts.length > 0) {
-      look.opening = { file: file.name, shop };
+      uiState.opening = { file: file.name, shop };
       return;
     }
-    await bench.edit(`opened ${file.name}`, () => shop);
+    await shopStore.edit(`opened ${file.name}`, () => shop);
     toast(`Opened ${file.name}.`);
   } catch (error) {
     if (!(error instanceof ShopFileError)) throw error;

@@ -2,11 +2,11 @@
   import { format } from 'date-fns';
   import { tickStep } from '$core/edits/edits.ts';
   import { leaveAlone, settingsFor } from '$core/startup/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import FaultHunt from '$lib/startup/FaultHunt.svelte';
+  import FaultSearch from '$lib/startup/FaultSearch.svelte';
   import LeaveIt from '$lib/startup/LeaveIt.svelte';
-  import Mishaps from '$lib/startup/Mishaps.svelte';
+  import Damages from '$lib/startup/Damages.svelte';
   import Practise from '$lib/instruments/Practise.svelte';
   import Practice from '$lib/startup/Practice.svelte';
   import Button from '$lib/ui/Button.svelte';
@@ -26,7 +26,7 @@
   function stamp(stepId: string, failed: boolean): void {
     if (!view.job) return;
     const note = loss.trim();
-    bench.edit(
+    shopStore.edit(
       failed ? 'gate failed' : note ? 'gate passed with a loss' : 'gate passed',
       tickStep(view.job.id, {
         stepId,
@@ -54,7 +54,7 @@
   {#if open === 'Practice'}
     <Practise what="on a machine with a hidden fault"><Practice /></Practise>
   {:else if open === 'Find the fault' && view.plan}
-    <FaultHunt {view} plan={view.plan} />
+    <FaultSearch {view} plan={view.plan} />
   {:else}
     {#if gates.length === 0}
       <p>No gates yet: they come with the work order.</p>
@@ -115,7 +115,7 @@
         </section>
       {/if}
     </div>
-    {#if view.job}<Mishaps job={view.job} />{/if}
+    {#if view.job}<Damages job={view.job} />{/if}
   {/if}
 </Stage>
 

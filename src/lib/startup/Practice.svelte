@@ -2,33 +2,33 @@
   import {
     checklist,
     faultyMachine,
-    lookBack,
+    afterwards,
     nextTests,
     oddsOf,
-    practiceSpares,
-    signIds,
-    signs,
+    simulatedSpares,
+    symptomIds,
+    symptoms,
     testOf,
     type FaultyMachine,
-    type HuntState,
-    type Sign,
+    type DiagnosisState,
+    type Symptom,
   } from '$core/startup/index.ts';
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
 
   let seed = $state(1);
-  let sign = $state<Sign>('picture');
+  let sign = $state<Symptom>('picture');
   let machine = $state.raw<FaultyMachine | undefined>();
-  let tried = $state.raw<HuntState['tried']>([]);
+  let tried = $state.raw<DiagnosisState['tried']>([]);
   let minutes = $state(0);
   let guess = $state<string | undefined>();
   let hint = $state<string | undefined>();
   let last = $state('');
-  const known = $derived<HuntState>({
+  const known = $derived<DiagnosisState>({
     sign,
     after: [],
     maker: false,
-    spares: practiceSpares,
+    spares: simulatedSpares,
     tried,
   });
   const course = $derived(
@@ -42,7 +42,7 @@
   const offered = $derived(
     checklist.flatMap((id) => tests.find((each) => each.test.id === id) ?? []),
   );
-  const better = $derived(guess === undefined ? [] : lookBack(known));
+  const better = $derived(guess === undefined ? [] : afterwards(known));
 
   function begin(): void {
     machine = faultyMachine(sign, seed * 7919);
@@ -67,7 +67,7 @@
     <label
       >A machine that
       <select bind:value={sign}
-        >{#each signIds as id (id)}<option value={id}>{signs[id]}</option>{/each}</select
+        >{#each symptomIds as id (id)}<option value={id}>{symptoms[id]}</option>{/each}</select
       ></label
     >
     <label>number <input type="number" min="1" max="9999" bind:value={seed} /></label>

@@ -3,7 +3,7 @@
   import { gapShape } from './gapShape.ts';
 
   interface Props {
-    finding: Pick<Finding, 'terms' | 'rest' | 'mark'>;
+    finding: Pick<Finding, 'terms' | 'margin' | 'mark'>;
     /** Size of the drawing in px. */
     width?: number;
     height?: number;

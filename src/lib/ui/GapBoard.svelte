@@ -31,9 +31,9 @@
           <svg
             viewBox="0 0 {WIDTH + 176} {H + 26}"
             role="img"
-            aria-label="{finding.title}: {finding.rest
-              ? show(finding.rest, finding.unit, lengths)
-              : ''} {unitWord(finding.unit, lengths)} {finding.restLabel}"
+            aria-label="{finding.title}: {finding.margin
+              ? show(finding.margin, finding.unit, lengths)
+              : ''} {unitWord(finding.unit, lengths)} {finding.marginLabel}"
           >
             {#each shape.blocks as block, i (i)}
               {@const term = finding.terms.filter(
@@ -79,7 +79,7 @@
                 Math.max(shape.room, shape.mostX, shape.rest.x + shape.rest.width) * WIDTH +
                 10}
               y="26"
-              >{finding.rest ? show(finding.rest, finding.unit, lengths) : ''}
+              >{finding.margin ? show(finding.margin, finding.unit, lengths) : ''}
               {unitWord(finding.unit, lengths)}</text
             >
             {#each finding.terms.filter((term) => term.sign === 1) as term, i (i)}
@@ -105,7 +105,7 @@
                   : show(term.value, finding.unit, lengths)}</span
               >
             {/each}
-            <b>{finding.restLabel}</b>
+            <b>{finding.marginLabel}</b>
           </span>
         {/if}
       </button>

@@ -15,13 +15,17 @@
   const { finding, remedies, lengths, ontake }: Props = $props();
 
   /** The sum as it would stand with the remedy taken. */
-  function outcome(remedy: Remedy): Pick<Finding, 'terms' | 'rest' | 'mark'> {
+  function outcome(remedy: Remedy): Pick<Finding, 'terms' | 'margin' | 'mark'> {
     const terms = remedy.term ? [...finding.terms, remedy.term] : finding.terms;
-    return { terms: remedy.term ? terms : withRest(remedy), rest: remedy.rest, mark: remedy.mark };
+    return {
+      terms: remedy.term ? terms : withRest(remedy),
+      margin: remedy.margin,
+      mark: remedy.mark,
+    };
   }
 
   function withRest(remedy: Remedy): Finding['terms'] {
-    if (!remedy.rest || !finding.rest) return finding.terms;
+    if (!remedy.margin || !finding.margin) return finding.terms;
     const room = finding.terms.filter((term) => term.sign === 1);
     const total = room.reduce(
       (sum, term) => sum + (typeof term.value === 'string' ? 0 : term.value.lo),
@@ -32,7 +36,7 @@
       {
         label: 'need',
         sign: -1,
-        value: { lo: total - remedy.rest.hi, hi: total - remedy.rest.lo },
+        value: { lo: total - remedy.margin.hi, hi: total - remedy.margin.lo },
       },
     ];
   }
@@ -63,11 +67,11 @@
           <span class="title"
             ><Mark mark={remedy.mark} size={18} /> {lengthsIn(remedy.title, lengths)}</span
           >
-          {#if remedy.rest}
+          {#if remedy.margin}
             <span class="out">
               <Gap finding={outcome(remedy)} width={150} height={18} />
               <b class="figure"
-                >{show(remedy.rest, finding.unit, lengths)}
+                >{show(remedy.margin, finding.unit, lengths)}
                 <small>{unitWord(finding.unit, lengths)}</small></b
               >
             </span>

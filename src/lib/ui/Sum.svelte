@@ -30,7 +30,7 @@
   const pencil = $derived(finding.remedies[0]);
   const how = { said: 'typed', read: 'from inventory', measured: '', class: 'typical' } as const;
   const unit = $derived(unitWord(finding.unit, lengths));
-  const rest = $derived(finding.rest ? show(finding.rest, finding.unit, lengths) : '');
+  const rest = $derived(finding.margin ? show(finding.margin, finding.unit, lengths) : '');
 </script>
 
 <li class="sum" class:chosen class:flipped={flip !== undefined} id="sum-{finding.id}">
@@ -38,9 +38,9 @@
     <p class="struck figure">
       <s
         >{flip.before.title}
-        {flip.before.rest
-          ? show(flip.before.rest, flip.before.unit, lengths)
-          : flip.before.restLabel}</s
+        {flip.before.margin
+          ? show(flip.before.margin, flip.before.unit, lengths)
+          : flip.before.marginLabel}</s
       >
     </p>
   {/if}
@@ -48,7 +48,7 @@
     <button class="line" onclick={onchoose} aria-pressed={chosen}>
       <Mark mark={finding.mark} size={16} />
       <span class="label">{finding.title}</span>
-      <span class="figure">{rest || finding.restLabel}</span><small>{rest ? unit : ''}</small>
+      <span class="figure">{rest || finding.marginLabel}</span><small>{rest ? unit : ''}</small>
     </button>
   {:else}
     <button class="head" onclick={onchoose} aria-pressed={chosen}>
@@ -70,7 +70,7 @@
         </div>
       {/each}
       <div class="rest">
-        <dt>{finding.restLabel}</dt>
+        <dt>{finding.marginLabel}</dt>
         <dd class="figure">{rest}<small>{rest ? unit : ''}</small></dd>
       </div>
       {#if pencil && finding.mark !== 'watch'}
@@ -87,10 +87,12 @@
             <small></small>
           </dd>
         </div>
-        {#if pencil.rest}
+        {#if pencil.margin}
           <div class="pencil">
             <dt>leaves</dt>
-            <dd class="figure">{show(pencil.rest, finding.unit, lengths)}<small>{unit}</small></dd>
+            <dd class="figure">
+              {show(pencil.margin, finding.unit, lengths)}<small>{unit}</small>
+            </dd>
           </div>
         {/if}
       {/if}

@@ -13,8 +13,8 @@ export interface GapShape {
 }
 
 /** Lays a finding's sum out to scale; undefined where it compares words. */
-export function gapShape(finding: Pick<Finding, 'terms' | 'rest'>): GapShape | undefined {
-  if (!finding.rest) return undefined;
+export function gapShape(finding: Pick<Finding, 'terms' | 'margin'>): GapShape | undefined {
+  if (!finding.margin) return undefined;
   const numeric = finding.terms.flatMap((term) =>
     typeof term.value === 'string' ? [] : [{ ...term, value: term.value }],
   );

@@ -4,7 +4,7 @@
   import { seatName } from '$core/model/types/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { correctionOf, likeReadings } from '$core/watts/correct.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
@@ -16,7 +16,7 @@
   const correction = $derived(
     correctionOf(plan, 'after') ??
       (plan.machine && plan.job
-        ? correctionOf({ ...foundOf(bench.shop, plan.machine.seats), job: plan.job }, 'before')
+        ? correctionOf({ ...foundOf(shopStore.shop, plan.machine.seats), job: plan.job }, 'before')
         : undefined),
   );
   const twins = $derived(likeReadings(plan));
@@ -42,7 +42,7 @@
 
   function keep(): void {
     if (!correction) return;
-    bench.edit('watts corrected by the meter', keepCorrection(correction, bench.now));
+    shopStore.edit('watts corrected by the meter', keepCorrection(correction, shopStore.now));
     toast('Watts corrected; kept with their models where they have one.');
   }
 </script>

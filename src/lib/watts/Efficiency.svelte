@@ -1,16 +1,16 @@
 <script lang="ts">
   import { area, line, scaleLinear } from 'd3';
   import { addCurvePoint } from '$core/edits/wattEdits.ts';
-  import { listAt, numberAt, one, textAt, type Plan } from '$core/model/lookup/plan.ts';
+  import { listAt, numberAt, partOfKind, textAt, type Plan } from '$core/model/lookup/plan.ts';
   import { curveOf, efficiencyOf, treeOf } from '$core/watts/tree/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {
     plan: Plan;
   }
   const { plan }: Props = $props();
-  const supply = $derived(one(plan, 'supply'));
+  const supply = $derived(partOfKind(plan, 'supply'));
   const label = $derived(supply && numberAt(plan, supply, 'watts'));
   const name = $derived(supply && textAt(plan, supply, 'class')?.text);
   const eta = $derived(supply ? efficiencyOf(plan, supply) : () => ({ lo: 0.7, hi: 0.9 }));
@@ -30,12 +30,12 @@
       return;
     }
     const rating = (label.lo + label.hi) / 2;
-    bench.edit(
+    shopStore.edit(
       'measured efficiency',
       addCurvePoint(
         supply.part.id,
         { load: (given / rating) * 100, percent: (given / taken) * 100 },
-        bench.now,
+        shopStore.now,
       ),
     );
     fault = '';

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
   import { keepLoadResult } from '$core/edits/wattEdits.ts';
-  import { numberAt, one, type Plan } from '$core/model/lookup/plan.ts';
+  import { numberAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { loadResult, type LoadStep } from '$core/watts/electronicLoad.ts';
   import { isSingleFeed } from '$core/watts/tree/index.ts';
   import Practise from '$lib/instruments/Practise.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
@@ -13,7 +13,7 @@
     plan: Plan;
   }
   const { plan }: Props = $props();
-  const supply = $derived(one(plan, 'supply'));
+  const supply = $derived(partOfKind(plan, 'supply'));
   const single = $derived(supply !== undefined && isSingleFeed(plan, supply));
   const volts = $derived.by(() => {
     const said = supply && single ? numberAt(plan, supply, 'volts') : undefined;
@@ -62,9 +62,9 @@
 
   function keep(): void {
     if (!supply || !result) return;
-    bench.edit(
+    shopStore.edit(
       'what the PSU gave under load',
-      keepLoadResult(supply.part.id, result, bench.now, single),
+      keepLoadResult(supply.part.id, result, shopStore.now, single),
     );
     toast(`${result.holdsA.toFixed(1)} A held, kept with the PSU.`);
   }

@@ -2,7 +2,7 @@
   import type { Plan } from '$core/model/lookup/plan.ts';
   import { DutyError, kWhAYear } from '$core/watts/energy.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     plan: Plan;
@@ -42,7 +42,7 @@
     <label>usual, h a day <input type="number" min="0" max="24" bind:value={usual} /></label>
     <label>full, h a day <input type="number" min="0" max="24" bind:value={full} /></label>
     <label
-      >a kWh, {bench.shop.settings.currency}
+      >a kWh, {shopStore.shop.settings.currency}
       <input type="number" min="0" step="0.01" bind:value={price} /></label
     >
   </p>
@@ -52,7 +52,7 @@
     <p>
       <span class="figure">{f(year.kWh.lo)} to {f(year.kWh.hi)}</span> kWh,
       <span class="figure">{f(year.kWh.lo * price)} to {f(year.kWh.hi * price)}</span>
-      {bench.shop.settings.currency} a year.
+      {shopStore.shop.settings.currency} a year.
     </p>
   {/if}
 </section>

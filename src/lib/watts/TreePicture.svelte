@@ -59,13 +59,13 @@
       : '';
   /** What fills of the slot: need over room, at worst. */
   function filled(finding: Finding | undefined): number | undefined {
-    if (!finding?.rest) return undefined;
+    if (!finding?.margin) return undefined;
     const room = finding.terms.reduce(
       (sum, term) =>
         typeof term.value !== 'string' && term.sign === 1 ? sum + term.value.lo : sum,
       0,
     );
-    return room > 0 ? Math.max(0, 1 - finding.rest.lo / room) : undefined;
+    return room > 0 ? Math.max(0, 1 - finding.margin.lo / room) : undefined;
   }
   const heat = $derived(Math.max(1, ...tree.branches.map((branch) => branch.lossW.hi)));
   let dragged = $state<{ seat: string; x: number; y: number } | undefined>();

@@ -5,7 +5,7 @@
   import { settledW, type MeterReading } from '$core/watts/meter.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import Practise from '$lib/instruments/Practise.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -70,7 +70,7 @@
       load,
       at: new Date().toISOString(),
     };
-    void bench.edit('reading at the wall', addItems(job.id, 'readings', [reading]));
+    void shopStore.edit('reading at the wall', addItems(job.id, 'readings', [reading]));
     toast(`${reading.value} W at the wall, ${load}, kept with the job.`);
     fault = '';
     typed = '';

@@ -9,10 +9,10 @@
   import { planOf } from '$core/plan/planOf.ts';
   import { schoolsOf } from '$core/watts/schools.ts';
   import { states, treeOf, type Branch, type Rail, type State } from '$core/watts/tree/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { openLead } from '$core/watts/openLead.ts';
@@ -32,7 +32,7 @@
   const shown = $derived(stage !== undefined && stages.includes(stage) ? stage : stages.at(-1));
   const plan = $derived(
     view.job && view.plan && shown !== stages.at(-1)
-      ? planOf(bench.shop, view.job, shown)
+      ? planOf(shopStore.shop, view.job, shown)
       : view.plan,
   );
   let mode = $state<State>('full');
@@ -81,8 +81,8 @@
   });
   /** The same tree before the last edit: its outline shows what grew. */
   const before = $derived.by(() => {
-    const was = bench.before?.jobs.find((each) => each.id === view.job?.id);
-    return was && bench.before ? treeOf(planOf(bench.before, was, shown), mode) : undefined;
+    const was = shopStore.before?.jobs.find((each) => each.id === view.job?.id);
+    return was && shopStore.before ? treeOf(planOf(shopStore.before, was, shown), mode) : undefined;
   });
   const branch = $derived(tree?.branches.find((each) => each.id === opened));
   const others = $derived(
@@ -101,7 +101,7 @@
   function choose(id: string): void {
     opened = opened === id ? undefined : id;
     const found = sums.get(id);
-    if (found) look.chosen = found.id;
+    if (found) uiState.chosen = found.id;
     const own = tree?.branches.find((each) => each.id === id);
     const movable = tree?.draws.some(
       (draw) => draw.seat === own?.seat && (draw.over === 'drive' || draw.label === 'fan'),
@@ -112,7 +112,7 @@
   function hang(seat: string, lead: string | undefined): void {
     if (!view.job) return;
     const name = tree?.leads.find((each) => each.id === lead)?.label ?? 'as before';
-    bench.edit(`${seatName(seat)} onto ${name}`, hangPart(view.job.id, seat, lead));
+    shopStore.edit(`${seatName(seat)} onto ${name}`, hangPart(view.job.id, seat, lead));
   }
 
   function hangOnBranch(seat: string, id: string): void {
@@ -215,7 +215,7 @@
           <Button
             quiet
             onclick={() =>
-              view.job && bench.edit('limit given back', dropRemedy(view.job.id, limit))}
+              view.job && shopStore.edit('limit given back', dropRemedy(view.job.id, limit))}
             >Give back</Button
           >
         </p>
@@ -232,7 +232,7 @@
             {/each}
           </ul>
           <p class="soft">
-            Headroom {Math.round(bench.shop.settings.headroom * 100)} %: PSUs run quiet and cool near
+            Headroom {Math.round(shopStore.shop.settings.headroom * 100)} %: PSUs run quiet and cool near
             half load, and nobody counts every watt.
           </p>
         </section>

@@ -6,7 +6,7 @@
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import AccountGap from '$lib/donors/AccountGap.svelte';
   import BookLine from '$lib/donors/BookLine.svelte';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveBook, saveJournal } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
   import LongList from '$lib/ui/LongList.svelte';
@@ -16,12 +16,12 @@
   let query = $state('');
   let rate = $state({ currency: '', rate: '' });
   let fault = $state('');
-  const currency = $derived(bench.shop.settings.currency);
+  const currency = $derived(shopStore.shop.settings.currency);
   const words = { cost: 'paid', sale: 'sold', gift: 'gift', hours: 'hours' } as const;
   const tagOf = ({ jobId, machineId, partId }: Entry) =>
     [jobId && `job ${jobId}`, machineId, partId].filter(Boolean).join(' ');
   const list = $derived(
-    bench.shop.ledger
+    shopStore.shop.ledger
       .filter((entry) =>
         `${entry.what} ${words[entry.kind]} ${tagOf(entry)} ${entry.who ?? ''} ${entry.at.slice(0, 10)}`
           .toLowerCase()
@@ -33,7 +33,7 @@
     account(
       list.map(({ id, ...entry }) => ({ ...entry, entryId: id })),
       [],
-      bench.shop.settings,
+      shopStore.shop.settings,
     ),
   );
 
@@ -49,7 +49,7 @@
       fault = `How many ${currency} is one ${code}? 0.92. Kept as typed.`;
       return;
     }
-    bench.edit(`rate of ${code}`, setRate({ currency: code, rate: figure, at: bench.now }));
+    shopStore.edit(`rate of ${code}`, setRate({ currency: code, rate: figure, at: shopStore.now }));
     rate = { currency: '', rate: '' };
     fault = '';
   }
@@ -61,7 +61,7 @@
       return;
     }
     fault = '';
-    bench.edit('what an hour is worth', setHour(money));
+    shopStore.edit('what an hour is worth', setHour(money));
   }
 </script>
 
@@ -69,8 +69,8 @@
 
 <Stage title="The book" subtitle="what was paid, sold, given and worked, of the whole shop">
   {#snippet tools()}
-    <Button onclick={() => saveBook(bench.shop)}>Table (CSV)</Button>
-    <Button onclick={() => saveJournal(bench.shop)}>Journal</Button>
+    <Button onclick={() => saveBook(shopStore.shop)}>Table (CSV)</Button>
+    <Button onclick={() => saveJournal(shopStore.shop)}>Journal</Button>
   {/snippet}
   <BookLine />
   <AccountGap account={sums} />
@@ -79,8 +79,8 @@
     <input bind:value={query} placeholder="job 14 · paint · 2026-11" /></label
   >
   <p class="soft">
-    {list.length} of {bench.shop.ledger.length} lines. Prices noted at parts count in their job's own
-    book.
+    {list.length} of {shopStore.shop.ledger.length} lines. Prices noted at parts count in their job's
+    own book.
   </p>
   <LongList items={list} label="Lines of the book" rowPx={36} heightPx={340}>
     {#snippet row(entry, y)}
@@ -98,7 +98,7 @@
         >
         <button
           aria-label="Strike {entry.what}"
-          onclick={() => bench.edit('line deleted', dropEntry(entry.id))}>delete</button
+          onclick={() => shopStore.edit('line deleted', dropEntry(entry.id))}>delete</button
         >
       </p>
     {/snippet}
@@ -110,13 +110,14 @@
     <p>{sayOf(sums)}</p>
     <form onsubmit={keepRate}>
       <h3>Rates</h3>
-      {#each bench.shop.settings.rates as each (each.currency)}
+      {#each shopStore.shop.settings.rates as each (each.currency)}
         <p>
           1 {each.currency} = <b class="figure">{each.rate}</b>
           {currency}
           <button
             type="button"
-            onclick={() => bench.edit(`rate of ${each.currency}`, setRate({ ...each, rate: '' }))}
+            onclick={() =>
+              shopStore.edit(`rate of ${each.currency}`, setRate({ ...each, rate: '' }))}
             >delete</button
           >
         </p>
@@ -139,7 +140,7 @@
     <label
       >an hour of hands is worth
       <input
-        value={bench.shop.settings.anHour ? formatMoney(bench.shop.settings.anHour) : ''}
+        value={shopStore.shop.settings.anHour ? formatMoney(shopStore.shop.settings.anHour) : ''}
         inputmode="decimal"
         placeholder="not counted"
         onchange={(event) => keepHour(event.currentTarget.value)}

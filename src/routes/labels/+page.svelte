@@ -2,13 +2,13 @@
   import { resolve } from '$app/paths';
   import { labelsFor } from '$core/export/labels.ts';
   import { codeImage } from '$lib/print/code.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
 
   let which = $state('shelf');
-  const labels = $derived(labelsFor(bench.shop, which));
+  const labels = $derived(labelsFor(shopStore.shop, which));
 </script>
 
 <svelte:head><title>Labels · Nutshell Swap</title></svelte:head>
@@ -20,7 +20,7 @@
         <option value="shelf">the shelf</option>
         <option value="places">places on the shelf</option>
         <option value="donors">the donors</option>
-        {#each bench.shop.jobs as job (job.id)}<option value="job:{job.id}"
+        {#each shopStore.shop.jobs as job (job.id)}<option value="job:{job.id}"
             >{job.id}, {job.name}</option
           >{/each}
       </select></label

@@ -4,7 +4,7 @@
   import { marks, type Finding, type Mark as MarkName } from '$core/findings/finding.ts';
   import { gap } from '$core/findings/gap.ts';
   import { plain } from '$core/findings/terms.ts';
-  import { practice } from '$core/standards/source.ts';
+  import { commonPractice } from '$core/standards/source.ts';
   import { range } from '$core/units/range.ts';
   import { plug } from '$core/standards/plugs/index.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
@@ -29,9 +29,9 @@
       seats: [],
       unit: 'mm',
       terms: [plain('room', range(247), 1), { ...plain('card', range(...need), -1), how }],
-      margin: 3,
+      minimumMargin: 3,
       lack: mark === 'mend' ? 'mend' : 'stop',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 10,
       say: () => 'The figure and the reason, in a sentence.',
       remedies: (rest) => [
@@ -39,7 +39,7 @@
           value: cageOut(),
           title: 'Take the drive cage out',
           term: plain('cage out', range(58), 1),
-          rest: range(rest.lo + 58, rest.hi + 58),
+          margin: range(rest.lo + 58, rest.hi + 58),
           mark: 'clear',
           minutes: 20,
           money: { minor: 0, currency: 'EUR' },
@@ -48,7 +48,7 @@
         {
           value: cutFront({ seat: 'card1' }),
           title: 'Cut the wall in front',
-          rest: range(14),
+          margin: range(14),
           mark: 'watch',
           minutes: 55,
           undoable: false,

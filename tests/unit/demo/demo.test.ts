@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { asksIn } from '../../../src/core/model/types/empty.ts';
+import { requirementsIn } from '../../../src/core/model/types/empty.ts';
 import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
 import { property } from '../../../src/core/model/properties/index.ts';
 import {
@@ -103,11 +103,11 @@ describe('model/seats', () => {
 
 describe('model/empty, asks', () => {
   it('hears what a goal asks for', () => {
-    expect(asksIn('map desk, four screens')).to.deep.equal([{ what: 'screens', count: 4 }]);
-    expect(asksIn('store with 2 drives and 32 GB')).to.deep.equal([
+    expect(requirementsIn('map desk, four screens')).to.deep.equal([{ what: 'screens', count: 4 }]);
+    expect(requirementsIn('store with 2 drives and 32 GB')).to.deep.equal([
       { what: 'drives', count: 2 },
       { what: 'memoryGb', count: 32 },
     ]);
-    expect(asksIn('quiet machine')).to.deep.equal([]);
+    expect(requirementsIn('quiet machine')).to.deep.equal([]);
   });
 });

@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { crossings, laid, type Ends } from '../../../src/core/donors/index.ts';
-import { strandsPicture } from '../../../src/lib/donors/allocationsPicture.ts';
+import { allocationsPicture } from '../../../src/lib/donors/allocationsPicture.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { strandsOf } from '../../../src/core/shop/allocations.ts';
+import { allocationsOf } from '../../../src/core/shop/allocations.ts';
 
 const names = (letter: string, count: number) =>
   Array.from({ length: count }, (_, i) => `${letter}${i}`);
@@ -73,7 +73,7 @@ describe('donors/crossings', () => {
 describe('plan/strands', () => {
   const shop = demoShop('2026-11-25T09:00:00.000Z');
   it('has a strand for each part an open job takes from elsewhere', () => {
-    const crossing = strandsOf(shop);
+    const crossing = allocationsOf(shop);
     const strands = crossing.sources.flatMap((source) => source.strands);
     const planned = shop.jobs
       .filter((job) => !job.handedOver)
@@ -82,7 +82,7 @@ describe('plan/strands', () => {
     expect(crossing.goals.flatMap((goal) => goal.strands)).to.have.members(strands);
   });
   it('marks the PSU that is wanted twice on both of its strands', () => {
-    const twice = strandsOf(shop).goals.flatMap(({ strands }) =>
+    const twice = allocationsOf(shop).goals.flatMap(({ strands }) =>
       strands.filter(({ trouble }) => trouble?.mark === 'stop'),
     );
     expect(twice.map(({ part, to }) => `${part.id} ${to}`).sort()).to.deep.equal([
@@ -91,16 +91,16 @@ describe('plan/strands', () => {
     ]);
   });
   it('upside down brings the job in hand into the upper half and crosses as many', () => {
-    const before = strandsOf(shop);
+    const before = allocationsOf(shop);
     for (const { job } of before.goals) {
-      const near = strandsOf(shop, job.id);
+      const near = allocationsOf(shop, job.id);
       const at = near.goals.findIndex((goal) => goal.job.id === job.id);
       expect(near.crossings).to.equal(before.crossings);
       expect(at).to.be.at.most(Math.ceil(near.goals.length / 2));
     }
   });
   it('draws every strand once, rows without overlap', () => {
-    const picture = strandsPicture(strandsOf(shop, '14'), '14');
+    const picture = allocationsPicture(allocationsOf(shop, '14'), '14');
     const drawn = picture.ribbons.flatMap(({ strands }) => strands);
     expect(new Set(drawn).size).to.equal(drawn.length);
     for (const column of [picture.sources, picture.goals]) {

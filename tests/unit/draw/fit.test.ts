@@ -8,7 +8,7 @@ import { caseCut } from '../../../src/lib/draw/caseCut.ts';
 import { dimensionOf } from '../../../src/lib/draw/dimension.ts';
 import { gapPlace } from '../../../src/lib/draw/gapPlace.ts';
 import { along, dropsInto, nearestWay, share, type Rect } from '../../../src/lib/fit/seatMove.ts';
-import { practiceBench } from '../../../src/lib/instruments/practice.ts';
+import { simulatedBench } from '../../../src/lib/instruments/practice.ts';
 import { rowsOf } from '../../../src/lib/print/limitStrip.ts';
 import { SHEET } from '../../../src/lib/print/page.ts';
 
@@ -140,7 +140,7 @@ describe('print/limitStrip, more limits than a sheet holds', () => {
 describe('instruments/practice', () => {
   it('is the same plug for the same part every time, with one enable', () => {
     const colours = (part: string) =>
-      Array.from({ length: 10 }, (_, i) => practiceBench(part, 10).read(i + 1, 'colour')).map(
+      Array.from({ length: 10 }, (_, i) => simulatedBench(part, 10).read(i + 1, 'colour')).map(
         (reading) => (reading === 'fuse blown' || reading.kind !== 'colour' ? '' : reading.colour),
       );
     expect(colours('M3-08')).to.deep.equal(colours('M3-08'));

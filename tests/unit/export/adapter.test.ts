@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import { adapterJson, adapterSvg, wiringTable } from '../../../src/core/export/adapter.ts';
 import { PlugFileError, readPlugs, writePlugs } from '../../../src/core/export/ownPlugs.ts';
-import { join } from '../../../src/core/plugs/adapter/index.ts';
+import { adapterRecipe } from '../../../src/core/plugs/adapter/index.ts';
 import { plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
-const recipe = join({
+const recipe = adapterRecipe({
   gives: [plug('main10') as Plug],
   takes: [plug('main24') as Plug],
 });

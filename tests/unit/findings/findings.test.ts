@@ -11,7 +11,7 @@ import {
 import { figure, gap, markOf, restOf } from '../../../src/core/findings/gap.ts';
 import { match } from '../../../src/core/findings/match.ts';
 import { isOpen, plain } from '../../../src/core/findings/terms.ts';
-import { practice } from '../../../src/core/standards/source.ts';
+import { commonPractice } from '../../../src/core/standards/source.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { gapShape } from '../../../src/lib/ui/gapShape.ts';
 import { show, unitWord } from '../../../src/lib/ui/figures.ts';
@@ -27,14 +27,14 @@ const base = {
   title: 'x',
   seats: [],
   unit: 'mm',
-  source: practice,
+  source: commonPractice,
   undoMinutes: 10,
   say: () => 'said.',
 };
 const sum = (room: [number, number], need: [number, number], margin = 0): Finding =>
   gap({
     ...base,
-    margin,
+    minimumMargin: margin,
     terms: [plain('room', range(...room), 1), plain('need', range(...need), -1)],
   });
 
@@ -48,9 +48,9 @@ describe('findings/gap', () => {
     expect(markOf(range(0), 0)).to.equal('clear');
   });
   it('calls the rest what it is', () => {
-    expect(sum([10, 10], [4, 4]).restLabel).to.equal('spare');
-    expect(sum([10, 10], [14, 14]).restLabel).to.equal('over');
-    expect(sum([10, 10], [4, 14]).restLabel).to.equal('leaves');
+    expect(sum([10, 10], [4, 4]).marginLabel).to.equal('spare');
+    expect(sum([10, 10], [14, 14]).marginLabel).to.equal('over');
+    expect(sum([10, 10], [4, 14]).marginLabel).to.equal('leaves');
   });
   it('adds up what the terms say, words aside', () => {
     const terms: Term[] = [
@@ -63,7 +63,7 @@ describe('findings/gap', () => {
   it('asks for no way out where none is needed', () => {
     const spec = {
       ...base,
-      margin: 0,
+      minimumMargin: 0,
       remedies: () => [
         {
           value: cageOut(),
@@ -82,10 +82,10 @@ describe('findings/gap', () => {
   it('works a remedy out to what it leaves; one that gives something up is not Clear', () => {
     const plan = planWith({ case: { cageGain: 58 }, card1: {} });
     const after = (rest: number, value: RemedyValue) => offerIn(plan, value, range(rest), 3)[0];
-    expect(after(-20, cageOut())).to.deep.include({ rest: range(38), mark: 'clear' });
+    expect(after(-20, cageOut())).to.deep.include({ margin: range(38), mark: 'clear' });
     expect(after(-70, cageOut())?.mark).to.equal('stop');
     const angled = after(100, angledPlug({ seat: 'card1' }));
-    expect(angled?.rest?.lo).to.be.above(100);
+    expect(angled?.margin?.lo).to.be.above(100);
     expect(angled?.mark).to.equal('watch');
     expect(offerIn(planWith({ case: {} }), cageOut(), range(-20), 3)).to.deep.equal([]);
   });
@@ -102,7 +102,7 @@ describe('findings/match', () => {
     title: 'm',
     seats: [],
     unknownSay: 'look.',
-    source: practice,
+    source: commonPractice,
     undoMinutes: 1,
     verdict: (a: string, b: string) => ({
       mark: a === b ? ('clear' as const) : ('stop' as const),
@@ -122,7 +122,7 @@ describe('findings/match', () => {
         want: { label: 'b', value: want },
       });
       expect(finding.mark).to.equal('watch');
-      expect(finding.restLabel).to.equal('not known');
+      expect(finding.marginLabel).to.equal('not known');
       expect(finding.terms.some(isOpen)).to.equal(true);
     }
   });
@@ -179,7 +179,7 @@ describe('ui/gapShape, the gap to scale', () => {
   it('lays several needs end to end', () => {
     const finding = gap({
       ...base,
-      margin: 0,
+      minimumMargin: 0,
       terms: [plain('room', range(100), 1), plain('a', range(30), -1), plain('b', range(20), -1)],
     });
     const shape = gapShape(finding);
@@ -187,7 +187,7 @@ describe('ui/gapShape, the gap to scale', () => {
     expect(shape?.rest.x).to.be.closeTo(0.5, 1e-9);
   });
   it('has no picture for words, and survives no room at all', () => {
-    expect(gapShape({ terms: [], rest: undefined })).to.equal(undefined);
+    expect(gapShape({ terms: [], margin: undefined })).to.equal(undefined);
     expect(gapShape(sum([0, 0], [0, 0]))?.room).to.equal(0);
   });
 });

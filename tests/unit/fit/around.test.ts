@@ -12,7 +12,7 @@ import { COAT_MM } from '../../../src/core/fit/lid.ts';
 import { limits, readOut } from '../../../src/core/fit/limits.ts';
 import { litreClass, litresOf } from '../../../src/core/fit/litres.ts';
 import { stack } from '../../../src/core/fit/stack.ts';
-import { one } from '../../../src/core/model/lookup/plan.ts';
+import { partOfKind } from '../../../src/core/model/lookup/plan.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { planWith, the } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
@@ -31,13 +31,13 @@ describe('fit, under the lid', () => {
       'cooler-height',
     );
     expect(found.mark).to.equal('stop');
-    expect(found.rest).to.deep.equal(range(-2));
+    expect(found.margin).to.deep.equal(range(-2));
   });
   it('takes paint off the room, 10 to 25 um a coat', () => {
     const found = the(coolerHeight(planWith(seats({ coats: 8 }))), 'cooler-height');
     expect(COAT_MM).to.deep.equal({ lo: 0.01, hi: 0.025 });
-    expect(found.rest?.lo).to.be.closeTo(2 - 0.2, 1e-9);
-    expect(found.rest?.hi).to.be.closeTo(2 - 0.08, 1e-9);
+    expect(found.margin?.lo).to.be.closeTo(2 - 0.2, 1e-9);
+    expect(found.margin?.hi).to.be.closeTo(2 - 0.08, 1e-9);
     expect(found.mark).to.equal('watch');
   });
   it('takes tape and felt off it, and gives what washers lift', () => {
@@ -45,7 +45,7 @@ describe('fit, under the lid', () => {
       'stop',
     );
     const lifted = planWith(seats({ lining: 3 }), { applied: [lidWashers()] });
-    expect(the(coolerHeight(lifted), 'cooler-height').rest).to.deep.equal(range(2));
+    expect(the(coolerHeight(lifted), 'cooler-height').margin).to.deep.equal(range(2));
   });
   const card = (plugAt: string | undefined, applied: RemedyValue[] = []) =>
     planWith(
@@ -56,18 +56,18 @@ describe('fit, under the lid', () => {
       { applied },
     );
   it('counts the bend of the leads where the plugs sit: on top, or at the end', () => {
-    expect(the(cardHeight(card('top')), 'card-height:card1').rest).to.deep.equal(
+    expect(the(cardHeight(card('top')), 'card-height:card1').margin).to.deep.equal(
       range(140 - 111 - 35),
     );
-    expect(the(cardHeight(card('end')), 'card-height:card1').rest).to.deep.equal(range(29));
-    expect(the(cardLength(card('end')), 'card-length:card1').rest).to.deep.equal(
+    expect(the(cardHeight(card('end')), 'card-height:card1').margin).to.deep.equal(range(29));
+    expect(the(cardLength(card('end')), 'card-length:card1').margin).to.deep.equal(
       range(260 - 240 - 35),
     );
-    expect(the(cardLength(card('top')), 'card-length:card1').rest).to.deep.equal(range(20));
+    expect(the(cardLength(card('top')), 'card-length:card1').margin).to.deep.equal(range(20));
   });
   it('asks where they sit while nobody said', () => {
     const found = the(cardHeight(card(undefined)), 'card-height:card1');
-    expect(found.rest).to.deep.equal(range(-6, 29));
+    expect(found.margin).to.deep.equal(range(-6, 29));
     expect(found.terms.some((term) => term.input?.key === 'plugAt')).to.equal(true);
   });
   it('frees room with an angled lead, and says what it gives up', () => {
@@ -77,7 +77,7 @@ describe('fit, under the lid', () => {
       cardHeight(card('top', [angledPlug({ seat: 'card1' })])),
       'card-height:card1',
     );
-    expect(taken.rest).to.deep.equal(angled?.rest);
+    expect(taken.margin).to.deep.equal(angled?.margin);
     expect(angled?.givesUp).to.match(/contact/);
     expect(angled?.mark).to.equal('watch');
   });
@@ -178,10 +178,10 @@ describe('fit, where the hot air goes', () => {
   });
   it('knows the litres as a range, and none where a side is missing', () => {
     const plan = planWith(seats());
-    const shell = one(plan, 'case');
+    const shell = partOfKind(plan, 'case');
     expect(shell && litresOf(plan, shell)?.lo).to.be.closeTo(14, 1e-9);
     const open = planWith({ case: { outerWidth: 200 } });
-    const other = one(open, 'case');
+    const other = partOfKind(open, 'case');
     expect(other && litresOf(open, other)).to.equal(undefined);
     expect([3, 14, 20, 60].map(litreClass)).to.deep.equal(['micro', 'small', 'middling', 'large']);
   });

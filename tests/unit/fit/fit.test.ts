@@ -21,11 +21,11 @@ describe('fit/cardLength', () => {
   it('stops a card that is 20 mm too long and pencils in the cage', () => {
     const finding = the(cardLength(over), 'card-length:card1');
     expect(finding.mark).to.equal('stop');
-    expect(finding.rest).to.deep.equal({ lo: -20, hi: -20 });
-    expect(finding.restLabel).to.equal('over');
+    expect(finding.margin).to.deep.equal({ lo: -20, hi: -20 });
+    expect(finding.marginLabel).to.equal('over');
     const [cage] = finding.remedies;
     expect(cage?.value).to.deep.equal(cageOut());
-    expect(cage?.rest).to.deep.equal({ lo: 38, hi: 38 });
+    expect(cage?.margin).to.deep.equal({ lo: 38, hi: 38 });
     expect(cage?.mark).to.equal('clear');
     expect(cage?.undoable).to.equal(true);
   });
@@ -34,7 +34,7 @@ describe('fit/cardLength', () => {
     const plan = { ...over, applied: [cageOut()] };
     const finding = the(cardLength(plan), 'card-length:card1');
     expect(finding.mark).to.equal('clear');
-    expect(finding.rest).to.deep.equal({ lo: 38, hi: 38 });
+    expect(finding.margin).to.deep.equal({ lo: 38, hi: 38 });
     expect(finding.terms.map((term) => term.label)).to.include('cage out');
   });
 
@@ -44,8 +44,8 @@ describe('fit/cardLength', () => {
       'card-length:card1',
     );
     expect(finding.mark).to.equal('watch');
-    expect(finding.rest?.lo).to.be.below(0);
-    expect(finding.rest?.hi).to.be.above(0);
+    expect(finding.margin?.lo).to.be.below(0);
+    expect(finding.margin?.hi).to.be.above(0);
   });
 
   it('watches less than the room to swing, clears more', () => {
@@ -63,7 +63,7 @@ describe('fit/cardLength', () => {
       'card-length:card1',
     );
     expect(finding.remedies[0]?.undoable).to.equal(false);
-    expect(finding.remedies[0]?.rest?.lo).to.be.at.least(0);
+    expect(finding.remedies[0]?.margin?.lo).to.be.at.least(0);
   });
 
   it('says nothing without a case or a card', () => {
@@ -107,7 +107,7 @@ describe('fit/coolerHeight', () => {
       'cooler-height',
     );
     expect(finding.mark).to.equal('watch');
-    expect(finding.rest).to.deep.equal({ lo: -6, hi: 12 });
+    expect(finding.margin).to.deep.equal({ lo: -6, hi: 12 });
     expect(finding.terms[1]?.how).to.equal('class');
   });
 });
@@ -122,7 +122,7 @@ describe('fit/boardOutline', () => {
       'board-width',
     );
     expect(wide.mark).to.equal('stop');
-    expect(wide.rest?.hi).to.be.closeTo(243.84 + 40 - 304.8, 1e-9);
+    expect(wide.margin?.hi).to.be.closeTo(243.84 + 40 - 304.8, 1e-9);
   });
   it('believes the measured tray before the name', () => {
     const found = boardOutline(
@@ -131,8 +131,8 @@ describe('fit/boardOutline', () => {
         board: { width: 198, depth: 244 },
       }),
     );
-    expect(the(found, 'board-width').rest).to.deep.equal({ lo: 2, hi: 2 });
-    expect(the(found, 'board-depth').rest).to.deep.equal({ lo: 6, hi: 6 });
+    expect(the(found, 'board-width').margin).to.deep.equal({ lo: 2, hi: 2 });
+    expect(the(found, 'board-depth').margin).to.deep.equal({ lo: 6, hi: 6 });
   });
 });
 
@@ -234,7 +234,7 @@ describe('fit/cardSlots', () => {
       'card-slots',
     );
     expect(finding.mark).to.equal('stop');
-    expect(finding.rest).to.deep.equal({ lo: -1, hi: -1 });
+    expect(finding.margin).to.deep.equal({ lo: -1, hi: -1 });
   });
 });
 

@@ -12,7 +12,7 @@ import {
   registerOn,
   standardPatterns,
   trayMatch,
-  whose,
+  identifyBoard,
   type Candidate,
   type Pattern,
   type Point,
@@ -82,7 +82,7 @@ describe('fit/holes, one pattern', () => {
 
 describe('fit/holes, whose board', () => {
   it('cannot tell from the four holes all patterns share, and asks what would', () => {
-    const answer = whose({ points: turned(at('C', 'F', 'H', 'J'), 0.4), accuracyMm: 0.3 });
+    const answer = identifyBoard({ points: turned(at('C', 'F', 'H', 'J'), 0.4), accuracyMm: 0.3 });
     expect(answer.verdict).to.equal('cannot tell');
     expect(patternNames(answer.candidates)).to.deep.equal(
       ['ATX', 'FlexATX', 'Mini-ITX', 'microATX'].sort(),
@@ -90,33 +90,36 @@ describe('fit/holes, whose board', () => {
     expect(answer.ask.map((ask) => ask.kind)).to.deep.equal(['hole', 'all', 'outline']);
   });
   it('is Mini-ITX when those four are all', () => {
-    const answer = whose({ points: at('C', 'F', 'H', 'J'), accuracyMm: 0.3, all: true });
+    const answer = identifyBoard({ points: at('C', 'F', 'H', 'J'), accuracyMm: 0.3, all: true });
     expect(answer.verdict).to.equal('is');
     expect(answer.candidates[0]?.pattern.name).to.equal('Mini-ITX');
   });
   it('is told apart by the outline', () => {
     const outline = { widthMm: 244, depthMm: 243.5 };
-    const answer = whose({ points: at('C', 'F', 'H', 'J'), accuracyMm: 0.3, outline });
+    const answer = identifyBoard({ points: at('C', 'F', 'H', 'J'), accuracyMm: 0.3, outline });
     expect(patternNames(answer.candidates)).to.deep.equal(['microATX']);
   });
   it('asks for the hole that parts most, and the answer does part them', () => {
     const points = at('C', 'F', 'H', 'J');
-    const answer = whose({ points, accuracyMm: 0.3 });
+    const answer = identifyBoard({ points, accuracyMm: 0.3 });
     const ask = answer.ask[0];
     if (ask?.kind !== 'hole') throw new Error('no hole asked');
     expect(ask.yes.length).to.be.above(0);
     expect(ask.no.length).to.be.above(0);
-    const yes = whose({ points: [...points, { x: ask.x, y: ask.y }], accuracyMm: 0.3 });
+    const yes = identifyBoard({ points: [...points, { x: ask.x, y: ask.y }], accuracyMm: 0.3 });
     expect(patternNames(yes.candidates)).to.deep.equal([...ask.yes].sort());
   });
   it('tells ATX by a hole only it has', () => {
-    const answer = whose({ points: turned(at('C', 'F', 'H', 'J', 'K'), 3, true), accuracyMm: 0.3 });
+    const answer = identifyBoard({
+      points: turned(at('C', 'F', 'H', 'J', 'K'), 3, true),
+      accuracyMm: 0.3,
+    });
     expect(answer.verdict).to.equal('is');
     expect(answer.candidates[0]?.pattern.name).to.equal('ATX');
   });
   it('is nearly microATX when one hole lies elsewhere', () => {
     const points = [...at('C', 'F', 'H', 'J', 'L', 'M'), { x: 120, y: 100 }];
-    const answer = whose({ points, accuracyMm: 0.3, all: true });
+    const answer = identifyBoard({ points, accuracyMm: 0.3, all: true });
     expect(answer.verdict).to.equal('nearly');
     expect(answer.say).to.contain('hole 7');
     expect(answer.candidates[0]?.extra).to.deep.equal([6]);
@@ -128,7 +131,7 @@ describe('fit/holes, whose board', () => {
       { x: 118, y: 97 },
       { x: 7, y: 88 },
     ];
-    expect(whose({ points, accuracyMm: 0.3 }).verdict).to.equal('none');
+    expect(identifyBoard({ points, accuracyMm: 0.3 }).verdict).to.equal('none');
   });
   it('takes a pattern the shop measured before', () => {
     const own: Pattern = {
@@ -141,7 +144,7 @@ describe('fit/holes, whose board', () => {
       ],
     };
     const points = turned([...own.holes], 2.2, true);
-    const answer = whose({ points, accuracyMm: 0.3 }, [...standardPatterns, own]);
+    const answer = identifyBoard({ points, accuracyMm: 0.3 }, [...standardPatterns, own]);
     expect(answer.candidates.map((each) => each.pattern.name)).to.deep.equal(['Desk 40']);
   });
   it('does not depend on where the origin is, which way it lies or which side is up', () => {
@@ -152,8 +155,11 @@ describe('fit/holes, whose board', () => {
         fc.integer({ min: 1, max: 1000 }),
         (turn, mirrored, seed) => {
           const board = simulated(random(seed), 0.1);
-          const first = whose({ points: board.points, accuracyMm: 0.3 });
-          const second = whose({ points: turned(board.points, turn, mirrored), accuracyMm: 0.3 });
+          const first = identifyBoard({ points: board.points, accuracyMm: 0.3 });
+          const second = identifyBoard({
+            points: turned(board.points, turn, mirrored),
+            accuracyMm: 0.3,
+          });
           expect(second.verdict).to.equal(first.verdict);
           expect(patternNames(second.candidates)).to.deep.equal(patternNames(first.candidates));
         },
@@ -215,7 +221,7 @@ describe('fit/holes, distances from a caliper', () => {
   it('finds the board from distances alone', () => {
     const points = at('F', 'C', 'J', 'H', 'K', 'L');
     const found = fromDistances(6, pairsOf(points));
-    const answer = whose({ points: found, accuracyMm: 0.3 });
+    const answer = identifyBoard({ points: found, accuracyMm: 0.3 });
     expect(answer.candidates.map((each) => each.pattern.name)).to.deep.equal(['ATX']);
   });
   it('names three distances that contradict each other, and by how much', () => {

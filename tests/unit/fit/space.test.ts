@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { restOf } from '../../../src/core/findings/gap.ts';
 import { clashes } from '../../../src/core/fit/clashes.ts';
 import { axes, farApart, separation, type Box } from '../../../src/core/fit/space/box.ts';
-import { beyond, coord, origin, usual, way } from '../../../src/core/fit/space/coord.ts';
+import { beyond, coord, origin, usual, offsetTerms } from '../../../src/core/fit/space/coord.ts';
 import { drivePlaces, otherPlaces } from '../../../src/core/remedies/mounts.ts';
 import { boxesOf, spaceOf } from '../../../src/core/fit/space/space.ts';
-import { one } from '../../../src/core/model/lookup/plan.ts';
+import { partOfKind } from '../../../src/core/model/lookup/plan.ts';
 import { range } from '../../../src/core/units/range.ts';
 import { planWith, the, type Seats } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
@@ -21,8 +21,8 @@ describe('fit/space, places as sums', () => {
   it('leaves out what two places share: an unmeasured board does not blur what sits on it', () => {
     const board = coord(term('board', 0, 40));
     const [a, b] = [beyond(board, term('a', 50)), beyond(board, term('b', 80, 82))];
-    expect(restOf(way(a, b))).to.deep.equal({ lo: 30, hi: 32 });
-    expect(way(a, b).map((each) => each.label)).to.deep.equal(['b', 'a']);
+    expect(restOf(offsetTerms(a, b))).to.deep.equal({ lo: 30, hi: 32 });
+    expect(offsetTerms(a, b).map((each) => each.label)).to.deep.equal(['b', 'a']);
   });
   it('is nothing from a place to itself, and turns its sign the other way round', () => {
     fc.assert(
@@ -34,8 +34,8 @@ describe('fit/space, places as sums', () => {
         (measures, shared) => {
           const terms = measures.map(([lo, more], i) => term(`m${i}`, lo, lo + more));
           const [a, b] = [coord(...terms), coord(...terms.slice(0, shared))];
-          expect(way(a, a)).to.deep.equal([]);
-          const [there, back] = [restOf(way(a, b)), restOf(way(b, a))];
+          expect(offsetTerms(a, a)).to.deep.equal([]);
+          const [there, back] = [restOf(offsetTerms(a, b)), restOf(offsetTerms(b, a))];
           expect(there.lo + back.hi).to.be.closeTo(0, 1e-9);
           expect(there.hi + back.lo).to.be.closeTo(0, 1e-9);
         },
@@ -80,7 +80,7 @@ function overlaps(a: Box, b: Box, share: Record<string, number>): boolean {
     const at = (box: Box) => {
       const start = box[axis][0];
       const from = start.lo + (share[`${box.id}${axis}`] ?? 0) * (start.hi - start.lo);
-      const size = restOf(way(start, box[axis][1])).lo;
+      const size = restOf(offsetTerms(start, box[axis][1])).lo;
       return [from, from + size] as const;
     };
     const [[a0, a1], [b0, b1]] = [at(a), at(b)];
@@ -152,7 +152,7 @@ describe('fit/space, what meets what', () => {
   it('finds the cooler under a drive on the bracket, with the whole sum', () => {
     const found = the(clashes(planWith(dice)), 'space:cooler:drive1');
     expect(found.mark).to.equal('stop');
-    expect(found.rest).to.deep.equal(range(135 - 124 - 42));
+    expect(found.margin).to.deep.equal(range(135 - 124 - 42));
     expect(found.say).to.match(/31 mm short toward the lid/);
   });
   it('lets a lower cooler pass under it', () => {
@@ -193,7 +193,7 @@ describe('fit/space, what meets what', () => {
     const found = the(clashes(planWith(tall)), 'space:cooler:memory1');
     expect(found.mark).to.equal('stop');
     const far = found.remedies.find(({ value }) => value.do === 'slotFurther');
-    expect(far?.rest?.lo).to.be.above(found.rest?.lo ?? 0);
+    expect(far?.margin?.lo).to.be.above(found.margin?.lo ?? 0);
     expect(marks(tall, { applied: [slotFurther({ seat: 'memory1' })] })).not.to.have.property(
       'space:cooler:memory1',
       'stop',
@@ -214,7 +214,7 @@ describe('fit/space, what meets what', () => {
     const cooled = withFacts('cooler', {}, ['drive1', 'supply']);
     cooled['cooler'] = { class: 'radiator', radiator: '240' };
     const found = the(clashes(planWith(cooled)), 'space:card1:cooler');
-    expect(found.rest).to.deep.equal(range(255 - 30 - 25 - 228, 255 - 27 - 25 - 228));
+    expect(found.margin).to.deep.equal(range(255 - 30 - 25 - 228, 255 - 27 - 25 - 228));
     expect(found.mark).to.equal('stop');
   });
   it('judges nothing that hangs where nobody named a place', () => {
@@ -242,9 +242,11 @@ describe('fit/space, what meets what', () => {
     const small = inCase(40, ['rear 140']);
     const unlisted = inCase(40, []);
     expect(atRear).to.not.equal(undefined);
-    expect(restOf(way(origin, small!.x[0]))).to.deep.equal(restOf(way(origin, unlisted!.x[0])));
-    expect(restOf(way(origin, small!.x[0]))).to.not.deep.equal(
-      restOf(way(origin, inCase(40, ['rear 40'])!.x[0])),
+    expect(restOf(offsetTerms(origin, small!.x[0]))).to.deep.equal(
+      restOf(offsetTerms(origin, unlisted!.x[0])),
+    );
+    expect(restOf(offsetTerms(origin, small!.x[0]))).to.not.deep.equal(
+      restOf(offsetTerms(origin, inCase(40, ['rear 40'])!.x[0])),
     );
   });
   it('has no space without a case', () => {
@@ -297,6 +299,6 @@ describe('fit/space, where drives hang', () => {
     const all = plan(['cage 3.5', 'cage 3.5', 'floor 3.5', 'front 2.5'], ['3.5']);
     const drive = all.seats.find((placed) => placed.seat === 'drive1');
     expect(drive && otherPlaces(all, drive)).to.deep.equal(['floor']);
-    expect(one(all, 'case')?.seat).to.equal('case');
+    expect(partOfKind(all, 'case')?.seat).to.equal('case');
   });
 });

@@ -4,12 +4,12 @@ import {
   attribute,
   dropBetween,
   panelVerdict,
-  saidBy,
+  runFit,
   settle,
   SettleError,
 } from '../../../src/core/heat/index.ts';
 import { changesBetween } from '../../../src/core/heat/compare.ts';
-import { dice, madeRun } from '../../../src/core/heat/simulate.ts';
+import { seededNoise, madeRun } from '../../../src/core/heat/simulate.ts';
 import { student } from '../../../src/core/heat/settle.ts';
 import type { Course, HeatRun } from '../../../src/core/model/types/types.ts';
 
@@ -23,7 +23,7 @@ export function runWith(
   more: Partial<HeatRun> & { noise?: number; extra?: Course[]; seed?: number } = {},
 ): HeatRun {
   const { noise = 0.2, extra = [], seed = 5, ...fields } = more;
-  const { normal } = dice(seed);
+  const { normal } = seededNoise(seed);
   const { s, v } = curve(end, 30, 120, 900);
   return {
     id: fields.name ?? `r${end}`,
@@ -68,7 +68,7 @@ describe('heat/settle', () => {
     expect(done.moreS).to.equal(0);
   });
   it('holds a run that is the same all along for what it is', () => {
-    const { normal } = dice(4);
+    const { normal } = seededNoise(4);
     const flat = settle({
       s: Array.from({ length: 200 }, (_, i) => i * 3),
       v: Array.from({ length: 200 }, () => 52 + 0.3 * normal()),
@@ -80,7 +80,7 @@ describe('heat/settle', () => {
     let held = 0;
     for (let seed = 1; seed <= 500; seed += 1) {
       const { s, v, room, endC } = madeRun({ seed });
-      const run = saidBy({
+      const run = runFit({
         ...runWith(60),
         courses: [
           { what: 'temperature', name: 'processor', s, v },
@@ -107,7 +107,7 @@ describe('heat/settle', () => {
       SettleError,
       /no length/,
     );
-    expect(() => saidBy({ ...runWith(60), courses: [] })).to.throw(SettleError, /no temperature/);
+    expect(() => runFit({ ...runWith(60), courses: [] })).to.throw(SettleError, /no temperature/);
   });
   it("Student's t as tables have it (Abramowitz and Stegun, table 26.10)", () => {
     for (const [free, t] of [
@@ -129,7 +129,7 @@ describe('heat/run, what held it', () => {
     v: s.map(of),
   });
   const pinned = (extra: Course[]) =>
-    saidBy({
+    runFit({
       ...runWith(60),
       courses: [course('temperature', (t) => Math.min(95, 40 + t / 2)), ...extra],
     }).pinned;
@@ -143,19 +143,19 @@ describe('heat/run, what held it', () => {
   });
   it('a fan that rose with the temperature and stays holds nothing, nor one beside a rising temperature', () => {
     const follows = course('fan', (t) => 900 + 400 * (1 - Math.exp(-t / 100)));
-    expect(saidBy(runWith(70, { extra: [follows] })).pinned).to.equal(undefined);
+    expect(runFit(runWith(70, { extra: [follows] })).pinned).to.equal(undefined);
     const rising = {
       ...runWith(60),
       courses: [course('temperature', (t) => 40 + t / 20), course('fan', (t) => 900 + t)],
     };
-    expect(saidBy(rising).pinned).to.equal(undefined);
+    expect(runFit(rising).pinned).to.equal(undefined);
   });
 });
 
 describe('heat/compare', () => {
   it('compares rises over the room, and lays the drop to the only change', () => {
-    const before = saidBy(runWith(82, { name: 'before', roomC: 24 }));
-    const after = saidBy(runWith(70, { name: 'after', roomC: 22, changed: ['paste'], seed: 8 }));
+    const before = runFit(runWith(82, { name: 'before', roomC: 24 }));
+    const after = runFit(runWith(70, { name: 'after', roomC: 22, changed: ['paste'], seed: 8 }));
     const drop = dropBetween(before, after);
     expect(drop.dropK).to.be.closeTo(82 - 24 - (70 - 22), 0.5);
     expect(drop.lo).to.be.below(10);
@@ -165,8 +165,8 @@ describe('heat/compare', () => {
   });
   it('82 to 70 C after several changes at once belongs to none of them (common practice, no source)', () => {
     const said = [
-      saidBy(runWith(82, { name: 'a' })),
-      saidBy(runWith(70, { name: 'b', changed: ['paste', 'fan', 'feet'] })),
+      runFit(runWith(82, { name: 'a' })),
+      runFit(runWith(70, { name: 'b', changed: ['paste', 'fan', 'feet'] })),
     ];
     const drop = dropBetween(said[0]!, said[1]!);
     expect(drop.say).to.contain('none of them alone');
@@ -178,7 +178,7 @@ describe('heat/compare', () => {
   it('parts them once the runs it named are there, and names no more than are needed', () => {
     const effects: Record<string, number> = { paste: 4, fan: 6, feet: 2 };
     const at = (changed: string[], name: string, seed: number) =>
-      saidBy(
+      runFit(
         runWith(82 - changed.reduce((sum, each) => sum + (effects[each] ?? 0), 0), {
           name,
           changed,
@@ -205,14 +205,14 @@ describe('heat/compare', () => {
     fc.assert(
       fc.property(any, (list) => {
         const said = list.map((changed, i) =>
-          saidBy(runWith(70, { name: `n${i}`, changed, seed: i + 1 })),
+          runFit(runWith(70, { name: `n${i}`, changed, seed: i + 1 })),
         );
         const found = attribute(said);
         if (new Set(list.flat()).size === 0) return;
         const again = attribute([
           ...said,
           ...found.wanted.map((changed, i) =>
-            saidBy(runWith(70, { name: `w${i}`, changed, seed: 40 + i })),
+            runFit(runWith(70, { name: `w${i}`, changed, seed: 40 + i })),
           ),
         ]);
         expect(again.tangled).to.be.empty;
@@ -224,15 +224,15 @@ describe('heat/compare', () => {
     );
   });
   it('doubts what was not alike: load, room, watts, held, panel', () => {
-    const a = saidBy(runWith(80, { name: 'a' }));
+    const a = runFit(runWith(80, { name: 'a' }));
     const doubts = (more: Partial<HeatRun> & { extra?: Course[] }) =>
-      dropBetween(a, saidBy(runWith(70, { name: 'b', changed: ['x'], ...more }))).doubts.join();
+      dropBetween(a, runFit(runWith(70, { name: 'b', changed: ['x'], ...more }))).doubts.join();
     expect(doubts({ load: 'idle' })).to.contain('full load');
     expect(doubts({ roomC: 35 })).to.contain('rooms differ');
     expect(doubts({ roomC: undefined })).to.contain('room was not read');
     expect(doubts({ panel: 'off' })).to.contain('panel');
     expect(doubts({})).to.equal('');
-    const idle = saidBy(runWith(40, { name: 'i', load: 'idle' }));
+    const idle = runFit(runWith(40, { name: 'i', load: 'idle' }));
     expect(dropBetween(idle, idle).doubts.join()).to.contain('idle proves no cooling');
   });
   it('a change undone counts as one', () => {
@@ -241,8 +241,8 @@ describe('heat/compare', () => {
     ).to.deep.equal(['a', 'c']);
   });
   it('panel off from 100 to the 60s: the panel is the problem (common practice, no source)', () => {
-    const on = saidBy(runWith(100, { name: 'on', noise: 0.3 }));
-    const off = saidBy(runWith(66, { name: 'off', panel: 'off', seed: 3 }));
+    const on = runFit(runWith(100, { name: 'on', noise: 0.3 }));
+    const off = runFit(runWith(66, { name: 'off', panel: 'off', seed: 3 }));
     const { dropK, lo, hi } = dropBetween(on, off);
     expect(panelVerdict(dropK, lo, hi).says).to.equal('the panel is the problem');
     expect(panelVerdict(2, 1, 3).says).to.equal('the panel costs nothing');

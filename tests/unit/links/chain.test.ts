@@ -46,7 +46,7 @@ describe('links/chain', () => {
     expect(found.mark).to.equal('watch');
     expect(found.say).to.contain('1 of 4 lanes');
     /* By hand: three lanes of generation 3 are lost. */
-    expect(found.rest!.hi).to.be.closeTo(-3 * laneGBs(3), 1e-9);
+    expect(found.margin!.hi).to.be.closeTo(-3 * laneGBs(3), 1e-9);
     expect(chainsOf(plan)[0]!.weakest?.seat).to.equal('small1');
   });
   it('a riser a generation too old is said so', () => {
@@ -64,7 +64,7 @@ describe('links/chain', () => {
           drive1: { form: 'M.2', lanes: 4, gen: 3, ...more },
         }),
       );
-    expect(the(at({}), 'link:drive1').rest!.hi).to.be.closeTo(-2 * laneGBs(3), 1e-9);
+    expect(the(at({}), 'link:drive1').margin!.hi).to.be.closeTo(-2 * laneGBs(3), 1e-9);
     expect(at({ bus: 'SATA' })).to.be.empty;
   });
   it('says nothing where nobody knows anything of the way', () => {
@@ -84,7 +84,7 @@ describe('links/chain', () => {
         expect(chain!.gives.hi).to.be.closeTo(gives, 1e-9);
         expect(chain!.gives.lo).to.be.closeTo(gives, 1e-9);
         const found = the(links(plan), 'link:card1');
-        expect(-found.rest!.hi).to.be.closeTo(e * laneGBs(f) - gives, 1e-9);
+        expect(-found.margin!.hi).to.be.closeTo(e * laneGBs(f) - gives, 1e-9);
       }),
     );
   });

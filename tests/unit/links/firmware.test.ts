@@ -165,7 +165,7 @@ describe('links/sata', () => {
       });
       const [found] = sataLinks(plan);
       expect(found?.mark).to.equal(mark);
-      expect(found?.rest).to.deep.equal({ lo: lostMBs, hi: lostMBs });
+      expect(found?.margin).to.deep.equal({ lo: lostMBs, hi: lostMBs });
     });
   }
   it('leaves NVMe drives and unknown ports alone', () => {

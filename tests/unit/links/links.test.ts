@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { asks } from '../../../src/core/links/asks.ts';
+import { linkRequirements } from '../../../src/core/links/linkRequirements.ts';
 import { memory } from '../../../src/core/links/memory.ts';
 import { socket } from '../../../src/core/links/socket.ts';
 import { planWith, the } from '../../helpers/build.ts';
@@ -50,7 +50,7 @@ describe('links/memory', () => {
         memory3: { size: 2 },
       }),
     );
-    expect(the(found, 'memory-limit').rest).to.deep.equal({ lo: 22, hi: 22 });
+    expect(the(found, 'memory-limit').margin).to.deep.equal({ lo: 22, hi: 22 });
     expect(the(found, 'memory-limit').say).to.contain('unequal modules too');
   });
   it('stops more modules than slots and more than the board takes', () => {
@@ -63,7 +63,7 @@ describe('links/memory', () => {
   it("runs fast RAM at the platform's speed and unequal ones at the slowest", () => {
     const at = (a: number, b: number) =>
       the(memory(planWith({ board, memory1: { speed: a }, memory2: { speed: b } })), 'memory-speed')
-        .restLabel;
+        .marginLabel;
     expect(at(3200, 3200)).to.equal('runs at 2666');
     expect(at(2400, 3200)).to.equal('runs at 2400');
   });
@@ -72,13 +72,13 @@ describe('links/memory', () => {
 describe('links/asks', () => {
   const four = { asks: [{ what: 'screens' as const, count: 4 }] };
   it("counts the card's screens, or else the board's", () => {
-    expect(the(asks(planWith({ board: { screens: 2 } }, four)), 'asks-screens').mark).to.equal(
-      'mend',
-    );
+    expect(
+      the(linkRequirements(planWith({ board: { screens: 2 } }, four)), 'asks-screens').mark,
+    ).to.equal('mend');
     const card = planWith({ board: { screens: 2 }, card1: { screens: 4 } }, four);
-    expect(the(asks(card), 'asks-screens').mark).to.equal('clear');
+    expect(the(linkRequirements(card), 'asks-screens').mark).to.equal('clear');
     const less = planWith({ board: { screens: 3 }, card1: { screens: 3 } }, four);
-    expect(the(asks(less), 'asks-screens').rest).to.deep.equal({ lo: -1, hi: -1 });
+    expect(the(linkRequirements(less), 'asks-screens').margin).to.deep.equal({ lo: -1, hi: -1 });
   });
   it('counts drives and gigabytes', () => {
     const plan = planWith(
@@ -90,7 +90,7 @@ describe('links/asks', () => {
         ],
       },
     );
-    expect(the(asks(plan), 'asks-drives').mark).to.equal('mend');
-    expect(the(asks(plan), 'asks-memoryGb').mark).to.equal('clear');
+    expect(the(linkRequirements(plan), 'asks-drives').mark).to.equal('mend');
+    expect(the(linkRequirements(plan), 'asks-memoryGb').mark).to.equal('clear');
   });
 });

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { takeIn } from '../../../src/core/edits/edits.ts';
-import { addHunt, addTried, closeHunt } from '../../../src/core/edits/huntEdits.ts';
+import { addDiagnosis, addTried, closeDiagnosis } from '../../../src/core/edits/diagnosisEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { IntakeError } from '../../../src/core/intake/inventory.ts';
 import { readPriceList } from '../../../src/core/intake/priceList.ts';
@@ -68,7 +68,7 @@ describe('what broke the bench once', () => {
   });
 
   it('a search with the sign __proto__ changes nothing of every object', () => {
-    const made = addHunt('14', { sign: '__proto__', at: now, after: [], tried: [] });
+    const made = addDiagnosis('14', { sign: '__proto__', at: now, after: [], tried: [] });
     const shop = [
       made.edit,
       (each: typeof demo) =>
@@ -76,7 +76,7 @@ describe('what broke the bench once', () => {
           each,
         ),
       (each: typeof demo) =>
-        closeHunt('14', made.tag(), { verdict: 'found', causeId: '__proto__' })(each),
+        closeDiagnosis('14', made.tag(), { verdict: 'found', causeId: '__proto__' })(each),
     ].reduce((each, edit) => edit(each), demo);
     learnedOf(readShop(writeShop(shop)));
     expect(Object.keys(Object.prototype)).to.deep.equal([]);

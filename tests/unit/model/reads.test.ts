@@ -4,7 +4,12 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { editMachine, editPart, editSettings, setFact } from '../../../src/core/edits/edits.ts';
 import { keepWhole, lend, reserve } from '../../../src/core/edits/ledgerEdits.ts';
 import { properties } from '../../../src/core/model/properties/index.ts';
-import { all, numberAt, one, type Plan } from '../../../src/core/model/lookup/plan.ts';
+import {
+  partsOfKind,
+  numberAt,
+  partOfKind,
+  type Plan,
+} from '../../../src/core/model/lookup/plan.ts';
 import {
   keptByReads,
   plugsOf,
@@ -40,7 +45,9 @@ const other = (kind: string): Plan => ({
 
 describe('model/reads', () => {
   it('does not work again for what was not read', () => {
-    const { kept, count } = counted((each) => all(each, 'memory').map(({ part }) => part.name));
+    const { kept, count } = counted((each) =>
+      partsOfKind(each, 'memory').map(({ part }) => part.name),
+    );
     expect(kept(plan)).to.equal(kept(other('board')));
     expect(count.runs).to.equal(1);
     expect(kept(other('memory'))).to.deep.equal(['another', 'another']);
@@ -49,7 +56,7 @@ describe('model/reads', () => {
     expect(count.runs).to.equal(2);
   });
   it('sees a part that is gone, one more, and another order', () => {
-    const { kept, count } = counted((each) => all(each, 'memory').length);
+    const { kept, count } = counted((each) => partsOfKind(each, 'memory').length);
     const [board, first, second] = plan.seats;
     if (!board || !first || !second) throw new Error('no seats');
     expect(kept(plan)).to.equal(2);
@@ -63,7 +70,7 @@ describe('model/reads', () => {
     expect(count.runs).to.equal(6);
   });
   it('of two in each other the outer one depends on what the inner one read', () => {
-    const inner = keptByReads((each) => one(each, 'board')?.part.name);
+    const inner = keptByReads((each) => partOfKind(each, 'board')?.part.name);
     const { kept, count } = counted((each) => `${inner(each)}`);
     kept(plan);
     inner(other('board'));
@@ -91,7 +98,7 @@ describe('model/reads', () => {
       [(each: Plan) => each.shop.settings.headroom, 2],
       [(each: Plan) => settingsOf(each).headroom, 2],
       [(each: Plan) => plugsOf(each).plugs.length, 1],
-      [(each: Plan) => all(each, 'memory').length, 1],
+      [(each: Plan) => partsOfKind(each, 'memory').length, 1],
     ] as const) {
       const { kept, count } = counted<unknown>(work);
       kept(plan);
@@ -116,11 +123,11 @@ describe('model/reads', () => {
         : placed,
     );
     const sizes = counted((each) =>
-      all(each, 'memory').map((placed) => numberAt(each, placed, 'size')?.lo),
+      partsOfKind(each, 'memory').map((placed) => numberAt(each, placed, 'size')?.lo),
     );
     expect(sizes.kept({ ...of(4), seats })).to.deep.equal([4, 4]);
     expect(sizes.kept({ ...of(8), seats })).to.deep.equal([8, 8]);
-    const boards = counted((each) => one(each, 'board')?.part.name);
+    const boards = counted((each) => partOfKind(each, 'board')?.part.name);
     boards.kept({ ...of(4), seats });
     boards.kept({ ...of(8), seats });
     expect(boards.count.runs).to.equal(1);

@@ -148,7 +148,7 @@ describe('plan/stageMoney', () => {
       { stage: 3, minor: 5000, unpriced: [] },
     ]);
     const [found] = boughtTwice(planOf(whole, plan));
-    expect(found?.rest).to.deep.equal({ lo: -15, hi: -15 });
+    expect(found?.margin).to.deep.equal({ lo: -15, hi: -15 });
     expect(found?.say).to.contain('small PSU serves only until stage 3');
   });
   it('names what has no price, and does not blame what costs nothing', () => {
@@ -158,7 +158,7 @@ describe('plan/stageMoney', () => {
       minor: 0,
       unpriced: ['small PSU'],
     });
-    expect(boughtTwice(planOf(whole, plan))[0]?.restLabel).to.contain('no price');
+    expect(boughtTwice(planOf(whole, plan))[0]?.marginLabel).to.contain('no price');
     const own = staged({ place: 'shelf', price: undefined });
     expect(boughtTwice(planOf(own.shop, own.job))).to.deep.equal([]);
   });

@@ -31,13 +31,13 @@ describe('plan/heatSums', () => {
     const sum = the(heatSums(hot), 'heat-processor');
     expect(sum.mark).to.equal('mend');
     /* By hand, at best: 85 - 18 - 180 (0.4 + 0.05) = -14, less the air of the case. */
-    expect(sum.rest!.hi).to.be.below(85 - 18 - 180 * 0.45);
+    expect(sum.margin!.hi).to.be.below(85 - 18 - 180 * 0.45);
   });
   it('held to fewer watts it may be enough', () => {
     const hot: Seats = { ...tower, processor: { watts: 150 }, cooler: { class: 'low' } };
     const held = planWith(hot, { applied: [limitWatts({ seat: 'processor', watts: 65 })] });
     expect(the(heatSums(planWith(hot)), 'heat-processor').mark).to.equal('mend');
-    expect(the(heatSums(held), 'heat-processor').rest!.hi).to.be.above(0);
+    expect(the(heatSums(held), 'heat-processor').margin!.hi).to.be.above(0);
   });
   it('air of the case: fans against watts', () => {
     expect(the(heatSums(planWith(tower)), 'heat-case').mark).to.not.equal('mend');

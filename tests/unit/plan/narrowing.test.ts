@@ -133,9 +133,9 @@ describe('plan, measuring more', function () {
             if (before.mark === 'clear') expect(now?.mark, before.id).not.to.equal('stop');
             continue;
           }
-          if (!before.rest || !now?.rest || before.id === 'board-holes') continue;
-          expect(now.rest.lo, before.id).to.be.at.least(before.rest.lo - 1e-6);
-          expect(now.rest.hi, before.id).to.be.at.most(before.rest.hi + 1e-6);
+          if (!before.margin || !now?.margin || before.id === 'board-holes') continue;
+          expect(now.margin.lo, before.id).to.be.at.least(before.margin.lo - 1e-6);
+          expect(now.margin.hi, before.id).to.be.at.most(before.margin.hi + 1e-6);
         }
       }),
       { numRuns: 300 },
@@ -146,8 +146,8 @@ describe('plan, measuring more', function () {
     fc.assert(
       fc.property(anyShop, (shop) => {
         for (const finding of check(shop)) {
-          if (!finding.rest) continue;
-          const values = [finding.rest, ...finding.terms.map((term) => term.value)];
+          if (!finding.margin) continue;
+          const values = [finding.margin, ...finding.terms.map((term) => term.value)];
           for (const value of values) {
             if (typeof value === 'string') continue;
             expect(Number.isFinite(value.lo) && Number.isFinite(value.hi), finding.id).to.equal(
@@ -156,9 +156,9 @@ describe('plan, measuring more', function () {
             expect(value.lo, finding.id).to.be.at.most(value.hi);
           }
           if (finding.mark === 'clear' && finding.id !== 'board-holes')
-            expect(finding.rest.lo, finding.id).to.be.at.least(0);
+            expect(finding.margin.lo, finding.id).to.be.at.least(0);
           if (finding.mark === 'stop' && finding.id !== 'board-holes')
-            expect(finding.rest.hi, finding.id).to.be.below(0);
+            expect(finding.margin.hi, finding.id).to.be.below(0);
         }
       }),
       { numRuns: 300 },

@@ -74,7 +74,7 @@ describe('plan/inked, parts to get', () => {
         expect(after.mark).to.not.equal('clear');
         expect(after.terms.at(-1)).to.deep.include({ label: remedy.title, value: 'taken' });
         expect(after.remedies).to.deep.equal([]);
-        expect(after.rest).to.deep.equal(before.rest);
+        expect(after.margin).to.deep.equal(before.margin);
       });
       it('stands once on the shopping list, however often it is taken', () => {
         const twice = applyRemedy('1', remedy)(taken);

@@ -39,7 +39,7 @@ describe('plan/run', () => {
   it('never lets a figure that is no number out', () => {
     for (const job of demo.jobs) {
       for (const finding of check(demo, job.id)) {
-        const values = [finding.rest, ...finding.terms.map((term) => term.value)];
+        const values = [finding.margin, ...finding.terms.map((term) => term.value)];
         for (const value of values) {
           if (typeof value !== 'object') continue;
           expect(Number.isFinite(value.lo) && Number.isFinite(value.hi), finding.id).to.equal(true);
@@ -93,7 +93,7 @@ describe('plan/promised', () => {
     for (const id of ['14', '5']) {
       const finding = the(check(demo, id), 'promised:supply');
       expect(finding.mark).to.equal('stop');
-      expect(finding.rest).to.deep.equal({ lo: -1, hi: -1 });
+      expect(finding.margin).to.deep.equal({ lo: -1, hi: -1 });
     }
   });
   it('is settled when one takes another', () => {
@@ -124,7 +124,7 @@ describe('plan/flips', () => {
     expect(list.map((flip) => [flip.id, flip.from, flip.to])).to.deep.equal([
       ['card-length:card1', 'clear', 'stop'],
     ]);
-    expect(list[0]?.before?.rest).to.deep.equal({ lo: 19, hi: 19 });
+    expect(list[0]?.before?.margin).to.deep.equal({ lo: 19, hi: 19 });
   });
   it('shows sums that came and went', () => {
     const list = flips(check(demo, '14'), check(putPart('14', 'card1', null)(demo), '14'));
@@ -185,8 +185,8 @@ describe('plan/questions', () => {
         const value = answered(question.known, question.yesNo.below, yes);
         const after = setFact('T-card1', 'length', { ...value, how: 'measured' })(shop);
         const finding = the(check(after, '1'), 'card-length:card1');
-        if (yes) expect(finding.rest?.lo).to.be.at.least(0);
-        else expect(finding.rest?.hi).to.be.at.most(0);
+        if (yes) expect(finding.margin?.lo).to.be.at.least(0);
+        else expect(finding.margin?.hi).to.be.at.most(0);
       }),
     );
   });
@@ -207,7 +207,7 @@ describe('plan/remedies', () => {
     expect(list[0]?.value).to.deep.equal(cageOut());
     const shorter = list.find(puts('M4-07'));
     expect(shorter?.mark).to.equal('clear');
-    expect(shorter?.rest).to.deep.equal({ lo: 37, hi: 37 });
+    expect(shorter?.margin).to.deep.equal({ lo: 37, hi: 37 });
     expect(list.some(puts('F01'))).to.equal(false);
   });
   it('says when a remedy gives up what the job asked for, and never calls that Clear', () => {
@@ -221,7 +221,7 @@ describe('plan/remedies', () => {
     for (const remedy of remediesFor(demo, jobOf(demo, '14'), finding, 9)) {
       const after = applyRemedy('14', remedy)(demo);
       const then = the(check(after, '14'), 'card-length:card1');
-      expect(then.rest, remedy.title).to.deep.equal(remedy.rest);
+      expect(then.margin, remedy.title).to.deep.equal(remedy.margin);
     }
   });
   it('brings no new Stop', () => {

@@ -2,22 +2,22 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   needOf,
-  bears,
-  carry,
+  ampacity,
+  route,
   continuity,
   crossings,
   endName,
-  join,
-  JoinError,
+  adapterRecipe,
+  AdapterError,
   layOut,
   live,
   ratedA,
   shopping,
   wireLine,
-  type JoinSpec,
+  type AdapterSpec,
   type Recipe,
 } from '../../../src/core/plugs/adapter/index.ts';
-import { readJoin } from '../../../src/core/plugs/adapter/schema.ts';
+import { readAdapterSpec } from '../../../src/core/plugs/adapter/schema.ts';
 import { isReturn } from '../../../src/core/plugs/mate/index.ts';
 import { plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
@@ -26,8 +26,8 @@ const of = (id: string, pins?: string[]): Plug => {
   if (!found) throw new Error(`no plug: ${id}`);
   return pins ? { ...found, id: `${id}-own`, pins, ways: pins.length } : found;
 };
-const joined = (gives: string[], takes: string[], more: Partial<JoinSpec> = {}): Recipe =>
-  join({ gives: gives.map((id) => of(id)), takes: takes.map((id) => of(id)), ...more });
+const joined = (gives: string[], takes: string[], more: Partial<AdapterSpec> = {}): Recipe =>
+  adapterRecipe({ gives: gives.map((id) => of(id)), takes: takes.map((id) => of(id)), ...more });
 
 const signalAt = (recipe: Recipe, end: Recipe['wires'][number]['from']): string | undefined =>
   end.side === 'converter'
@@ -176,12 +176,12 @@ describe('plugs/join, known adapters', () => {
       'LID#',
     ]);
     const block = of('front10');
-    const satisfy = join({ gives: [block], takes: [header] });
+    const satisfy = adapterRecipe({ gives: [block], takes: [header] });
     expect(satisfy.ties.map((tie) => [tie.signal, tie.to])).to.deep.equal([
       ['PRESENT#', 'COM'],
       ['LID#', 'COM'],
     ]);
-    const silence = join({ gives: [block], takes: [header], alarms: 'silence' });
+    const silence = adapterRecipe({ gives: [block], takes: [header], alarms: 'silence' });
     expect(silence.ties).to.be.empty;
     expect(silence.open.map((each) => each.say).join(' ')).to.contain('no longer tells');
   });
@@ -191,13 +191,13 @@ describe('plugs/join, known adapters', () => {
   });
   it('turns the enable round where the PSU starts on high', () => {
     const supply = of('cpu8', ['COM', 'COM', '+12V', '+12V', '+12VSB', 'PS_ON', 'COM', 'PWR_OK']);
-    const recipe = join({ gives: [supply], takes: [of('main10')] });
+    const recipe = adapterRecipe({ gives: [supply], takes: [of('main10')] });
     const tie = recipe.ties.find((each) => each.signal === 'PS_ON#');
     expect(tie?.through).to.contain('transistor');
   });
   it('turns the enable round the other way too: a board that drives high on a PSU that starts on low', () => {
     const board = of('cpu8', ['COM', 'COM', '+12V', '+12V', 'open', 'PS_ON', 'COM', 'open']);
-    const recipe = join({ gives: [of('main24')], takes: [board] });
+    const recipe = adapterRecipe({ gives: [of('main24')], takes: [board] });
     const tie = recipe.ties.find((each) => each.signal === 'PS_ON');
     expect(tie?.to).to.equal('PS_ON#');
     expect(tie?.through).to.contain('transistor');
@@ -205,11 +205,13 @@ describe('plugs/join, known adapters', () => {
   });
   it('refuses a plug that has rails and no ground, at its place; colours of a light go back by themselves', () => {
     const bare = of('drive4', ['+12V', '+5V', 'open', 'open']);
-    const recipe = join({ gives: [of('drive4')], takes: [bare] });
+    const recipe = adapterRecipe({ gives: [of('drive4')], takes: [bare] });
     const fault = recipe.impossible.find((each) => each.say.includes('no ground contact'));
     expect(fault?.end).to.include({ side: 'take', pin: 1 });
     const light = { ...bare, pins: ['+12V', 'G', 'R', 'B'] };
-    const says = join({ gives: [of('drive4')], takes: [light] }).impossible.map((each) => each.say);
+    const says = adapterRecipe({ gives: [of('drive4')], takes: [light] }).impossible.map(
+      (each) => each.say,
+    );
     expect(says.join()).to.not.contain('no ground contact');
   });
   it('feeds no card and no CPU from SATA plugs, however many (54 W each, SATA-IO)', () => {
@@ -232,7 +234,7 @@ describe('plugs/join, known adapters', () => {
   });
   it('makes power-good from 5 V where nothing gives it, and says what that loses', () => {
     const supply = of('cpu8', ['COM', 'COM', '+12V', '+5V', '+3.3V', '+5VSB', 'PS_ON#', '+12V']);
-    const recipe = join({ gives: [supply], takes: [of('main20')] });
+    const recipe = adapterRecipe({ gives: [supply], takes: [of('main20')] });
     const tie = recipe.ties.find((each) => each.signal === 'PWR_OK');
     expect(tie?.givesUp).to.contain('not told');
   });
@@ -246,30 +248,36 @@ describe('plugs/join, known adapters', () => {
   });
   it('refuses a spec without sense, in words', () => {
     const both = { gives: [of('main24')], takes: [of('main24')] };
-    expect(() => join({ gives: [], takes: [of('cpu4')] })).to.throw(JoinError, 'giving plug');
-    expect(() => join({ gives: [of('cpu4')], takes: [] })).to.throw(JoinError, 'taking plug');
-    expect(() => join({ ...both, lengthMm: 5 })).to.throw(JoinError, '5 mm');
-    expect(() => join({ ...both, needs: [{ '+5V': -1 }] })).to.throw(JoinError, '-1 A');
-    expect(() => join({ ...both, giveTags: ['S01'], takeTags: ['S01'] })).to.throw(
-      JoinError,
+    expect(() => adapterRecipe({ gives: [], takes: [of('cpu4')] })).to.throw(
+      AdapterError,
+      'giving plug',
+    );
+    expect(() => adapterRecipe({ gives: [of('cpu4')], takes: [] })).to.throw(
+      AdapterError,
+      'taking plug',
+    );
+    expect(() => adapterRecipe({ ...both, lengthMm: 5 })).to.throw(AdapterError, '5 mm');
+    expect(() => adapterRecipe({ ...both, needs: [{ '+5V': -1 }] })).to.throw(AdapterError, '-1 A');
+    expect(() => adapterRecipe({ ...both, giveTags: ['S01'], takeTags: ['S01'] })).to.throw(
+      AdapterError,
       'S01 cannot be joined to itself',
     );
-    expect(() => join({ ...both, awgs: [] })).to.throw(JoinError, 'gauge');
+    expect(() => adapterRecipe({ ...both, awgs: [] })).to.throw(AdapterError, 'gauge');
   });
 });
 
 describe('plugs/join, the parts of it', () => {
   it('carries less on thinner wire and in a thicker bundle', () => {
     const kind = { ends: [], plug: of('main24'), need: 0, all: true };
-    expect(bears(kind, 20, 3)).to.be.below(bears(kind, 18, 3));
-    expect(bears(kind, 22, 25)).to.be.below(bears(kind, 22, 3));
+    expect(ampacity(kind, 20, 3)).to.be.below(ampacity(kind, 18, 3));
+    expect(ampacity(kind, 22, 25)).to.be.below(ampacity(kind, 22, 3));
   });
   it('uses no more contacts than carry it when only enough are wanted', () => {
-    const all = carry([{ count: 4, amps: 6 }], [{ count: 4, amps: 6, need: 5, all: true }], {
+    const all = route([{ count: 4, amps: 6 }], [{ count: 4, amps: 6, need: 5, all: true }], {
       wire: 3,
       splice: 4,
     });
-    const enough = carry([{ count: 4, amps: 6 }], [{ count: 4, amps: 6, need: 5, all: false }], {
+    const enough = route([{ count: 4, amps: 6 }], [{ count: 4, amps: 6, need: 5, all: false }], {
       wire: 3,
       splice: 4,
     });
@@ -278,7 +286,7 @@ describe('plugs/join, the parts of it', () => {
   });
   it('finds no wiring where the sums say no', () => {
     expect(
-      carry([{ count: 1, amps: 6 }], [{ count: 2, amps: 6, need: 7, all: false }], {
+      route([{ count: 1, amps: 6 }], [{ count: 2, amps: 6, need: 7, all: false }], {
         wire: 3,
         splice: 4,
       }),
@@ -391,9 +399,10 @@ describe('plugs/join/schema', () => {
     ],
   ];
   for (const [what, body, message] of faults)
-    it(`refuses ${what}, at its place`, () => expect(() => readJoin(body)).to.throw(message));
+    it(`refuses ${what}, at its place`, () =>
+      expect(() => readAdapterSpec(body)).to.throw(message));
   it('takes plugs by name and written out', () => {
-    const spec = readJoin({
+    const spec = readAdapterSpec({
       gives: [
         {
           id: 'a',
@@ -407,6 +416,6 @@ describe('plugs/join/schema', () => {
       takes: ['cpu4'],
       needs: [{ '+12V': 10 }],
     });
-    expect(join(spec).impossible).to.be.empty;
+    expect(adapterRecipe(spec).impossible).to.be.empty;
   });
 });

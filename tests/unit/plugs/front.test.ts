@@ -8,7 +8,7 @@ import {
   suited,
   tappedTwice,
 } from '../../../src/core/plugs/front.ts';
-import { join } from '../../../src/core/plugs/adapter/index.ts';
+import { adapterRecipe } from '../../../src/core/plugs/adapter/index.ts';
 import { knownSignal, plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
 const front10 = plug('front10') as Plug;
@@ -58,7 +58,7 @@ describe('plugs/front', () => {
   });
   it("joins a maker's block pin to pin with the board's header, and says what stays dark", () => {
     const made = suited(block(['COM', 'PWR_SW', 'PRESENT#', 'COM', 'LED_A', 'LED_B']), front10);
-    const recipe = join({ gives: [made.plug], takes: [front10] });
+    const recipe = adapterRecipe({ gives: [made.plug], takes: [front10] });
     expect(recipe.impossible).to.be.empty;
     const met = recipe.wires.map((wire) => [wire.signal, wire.from.pin, wire.to.pin]);
     expect(met).to.deep.include(['PWR_SW', 2, 6]);
@@ -69,7 +69,7 @@ describe('plugs/front', () => {
   });
   it('joins a five-way fan to a four-pin header and leaves its identity open', () => {
     const fan = { ...(plug('fan5') as Plug), pins: ['COM', '+12V', 'tach', 'pwm', 'FAN_ID'] };
-    const recipe = join({ gives: [fan], takes: [plug('fan4') as Plug] });
+    const recipe = adapterRecipe({ gives: [fan], takes: [plug('fan4') as Plug] });
     expect(recipe.impossible).to.be.empty;
     expect(recipe.wires).to.have.length(4);
     expect(recipe.open.map((each) => each.signal)).to.deep.equal(['FAN_ID']);
@@ -77,8 +77,8 @@ describe('plugs/front', () => {
   it("ties a board's fan identity when a standard fan goes on, or says what silence loses", () => {
     const header = { ...(plug('fan5') as Plug), pins: ['COM', '+12V', 'tach', 'pwm', 'FAN_ID'] };
     const fan = plug('fan4') as Plug;
-    expect(join({ gives: [fan], takes: [header] }).ties[0]?.to).to.equal('COM');
-    const silent = join({ gives: [fan], takes: [header], alarms: 'silence' });
+    expect(adapterRecipe({ gives: [fan], takes: [header] }).ties[0]?.to).to.equal('COM');
+    const silent = adapterRecipe({ gives: [fan], takes: [header], alarms: 'silence' });
     expect(silent.open[0]?.say).to.contain('stands still');
   });
 });

@@ -13,7 +13,7 @@ import {
   readNotes,
   writeNotes,
   ReadingError,
-  simulatedBench,
+  simulatedPlug,
   type Reading,
 } from '../../../src/core/plugs/identify/index.ts';
 import { plug, type Plug } from '../../../src/core/standards/plugs/index.ts';
@@ -132,7 +132,7 @@ describe('plugs/identify', () => {
     for (let seed = 1; seed <= 12; seed += 1) {
       const next = random(seed);
       const hidden = hiddenPlug(next);
-      const bench = simulatedBench(hidden.plug, next);
+      const bench = simulatedPlug(hidden.plug, next);
       const readings: Reading[] = [];
       for (let i = 0; i < hidden.grid.ways * 2; i += 1) {
         const answer = identify(hidden.grid, readings, { loadSet: false });
@@ -163,7 +163,7 @@ describe('plugs/identify', () => {
 
 describe('plugs/identify, the simulated bench', () => {
   it('blows its fuse when volts are taken with the lead in the amps socket, and stays blown', () => {
-    const bench = simulatedBench(
+    const bench = simulatedPlug(
       { pins: ['+12V', 'COM'], colours: ['yellow', 'black'] },
       random(1),
       { leadInAmps: true },
@@ -175,7 +175,7 @@ describe('plugs/identify, the simulated bench', () => {
   });
   it('shows a bad contact again where it was bad once', () => {
     const meter = { share: 0, digitsV: 0, badContact: 1 };
-    const bench = simulatedBench({ pins: ['+12V'], colours: ['yellow'] }, random(2), { meter });
+    const bench = simulatedPlug({ pins: ['+12V'], colours: ['yellow'] }, random(2), { meter });
     for (let i = 0; i < 3; i += 1)
       expect(bench.read(1, 'running')).to.deep.equal({ kind: 'running', pin: 1, volts: 0 });
   });
@@ -370,7 +370,7 @@ describe('plugs/identify, weaker readings and readings between pins', () => {
     expect(again.readings).to.have.length(5);
   });
   it('has a bench that answers between two pins and blows its fuse for neither', () => {
-    const bench = simulatedBench({ pins: ['COM', 'COM', '+12V', '+12V'], colours: [] }, () => 0.5, {
+    const bench = simulatedPlug({ pins: ['COM', 'COM', '+12V', '+12V'], colours: [] }, () => 0.5, {
       meter: { ...handMeter, badContact: 0 },
     });
     expect(bench.common(1, 2)).to.deep.include({ beeps: true });

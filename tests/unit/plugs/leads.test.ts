@@ -81,7 +81,7 @@ describe('plugs/leads, in a plan', () => {
       'clear',
     );
     expect(
-      lead({ belongsTo: 'another', buzzed: crossed }, { socketOrder: order }).restLabel,
+      lead({ belongsTo: 'another', buzzed: crossed }, { socketOrder: order }).marginLabel,
     ).to.equal('fits and burns');
   });
 });

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { meet, meetings, placements, touch } from '../../../src/core/plugs/mate/index.ts';
+import { mate, matings, placements, touch } from '../../../src/core/plugs/mate/index.ts';
 import { plug, plugs, type Plug } from '../../../src/core/standards/plugs/index.ts';
 
 const of = (id: string): Plug => {
@@ -9,7 +9,7 @@ const of = (id: string): Plug => {
   return found;
 };
 const verdict = (give: string, take: string, snapped = false) =>
-  meet(of(give), of(take), { snapped }).verdict;
+  mate(of(give), of(take), { snapped }).verdict;
 const whole = plugs.filter((each) => !each.pins.includes('?') && each.group !== 'slot');
 
 describe('plugs/meet, contact by contact', () => {
@@ -40,7 +40,7 @@ describe('plugs/meet, contact by contact', () => {
 
 describe('plugs/meet, plug on socket', () => {
   it('clears every known plug on its own socket', () => {
-    for (const each of whole) expect(meet(each, each).verdict, each.id).to.equal('right');
+    for (const each of whole) expect(mate(each, each).verdict, each.id).to.equal('right');
   });
   it('stops the pairs that burn boards', () => {
     expect(verdict('card6', 'cpu8')).to.equal('burns');
@@ -68,7 +68,7 @@ describe('plugs/meet, plug on socket', () => {
   });
   it('stops the main plug shifted, a row off, turned or mirrored', () => {
     for (const id of ['main24', 'main20', 'main10', 'cpu8', 'card8']) {
-      const others = meetings(of(id), of(id)).filter((each) => each.placement?.how !== 'as it is');
+      const others = matings(of(id), of(id)).filter((each) => each.placement?.how !== 'as it is');
       expect(others.length).to.be.greaterThan(2);
       for (const each of others) {
         /* A processor plug is its own mirror image: four returns, four feeds. */
@@ -103,7 +103,7 @@ describe('plugs/meet, whatever the plugs', () => {
   it('calls right only what has no feed on another contact, against a plain reading of the pins', () => {
     fc.assert(
       fc.property(made, made, (a, b) => {
-        const found = meet(a, b);
+        const found = mate(a, b);
         if (found.verdict !== 'right') return;
         expect(a.ways).to.equal(b.ways);
         for (const contact of found.contacts) {

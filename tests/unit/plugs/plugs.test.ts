@@ -36,7 +36,7 @@ describe('plugs/mainPlug', () => {
   it('watches what nobody looked at', () => {
     const finding = the(mainPlug(planWith({ board: {}, supply: {} })), 'main-plug');
     expect(finding.mark).to.equal('watch');
-    expect(finding.restLabel).to.equal('not known');
+    expect(finding.marginLabel).to.equal('not known');
   });
 });
 
@@ -75,7 +75,7 @@ describe('plugs/countPlugs', () => {
       card1: { plugs: ['card6', 'card8'] },
       card2: { plugs: ['card6'] },
     });
-    expect(the(cardPlugs(plan), 'plugs-card6').rest).to.deep.equal({ lo: 0, hi: 0 });
+    expect(the(cardPlugs(plan), 'plugs-card6').margin).to.deep.equal({ lo: 0, hi: 0 });
     expect(the(cardPlugs(plan), 'plugs-card8').mark).to.equal('clear');
   });
   it('leaves drives on the board out of the SATA count', () => {

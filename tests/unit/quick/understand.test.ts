@@ -59,7 +59,7 @@ describe('quick/sums', () => {
   it('a part in its room: two numbers are enough', () => {
     const sum = quickSum('267 in 247');
     expect(sum?.finding.mark).to.equal('stop');
-    expect(sum?.finding.rest).to.deep.equal({ lo: -20, hi: -20 });
+    expect(sum?.finding.margin).to.deep.equal({ lo: -20, hi: -20 });
   });
   it('takes units on either side, and inches where the shop counts in them', () => {
     expect(quickSum('10.5 in in 247 mm')?.say).to.equal('19.7 mm over');
@@ -84,7 +84,7 @@ describe('quick/sums', () => {
     expect(quickSum('awg 32 0.01 m 0.1 A')?.finding.say).to.contain('No table here');
     expect(quickSum('awg 32 0.01 m 0.1 A')?.finding.mark).to.equal('watch');
     expect(quickSum('awg 32 1 m 2 A')?.finding.mark).to.equal('stop');
-    expect(quickSum('awg 18 2 m 6 A 5 V')?.finding.restLabel).to.contain('of 5 V');
+    expect(quickSum('awg 18 2 m 6 A 5 V')?.finding.marginLabel).to.contain('of 5 V');
   });
   it('says when a small case breathes by itself', () => {
     expect(quickSum('8 x 3.2 x 6.3 in')?.finding.say).to.contain('leaves by itself');

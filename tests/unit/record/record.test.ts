@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { heatLines, huntLine, mishapLines } from '../../../src/core/record/record.ts';
+import { heatLines, diagnosisLine, damageLines } from '../../../src/core/record/record.ts';
 import { sheetOf } from '../../../src/core/record/sheet.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
@@ -9,7 +9,7 @@ const job = (id: string) => shop.jobs.find((each) => each.id === id)!;
 describe('export/record', () => {
   it('a search for a fault is a line: sign, cause, what was tried, minutes, who', () => {
     const [hunt] = job('18').hunts;
-    expect(huntLine(hunt!)).to.equal(
+    expect(diagnosisLine(hunt!)).to.equal(
       'starts with an alarm: a fan the board expects; tried look no, a fan on the header the alarm names yes; 9 min; the rear header wants a fan of its own',
     );
     const open = {
@@ -19,10 +19,10 @@ describe('export/record', () => {
       note: undefined,
       tried: [{ ...hunt!.tried[0]!, who: 'Ane', with: 'E10' }],
     };
-    expect(huntLine(open)).to.equal(
+    expect(diagnosisLine(open)).to.equal(
       'starts with an alarm: still open; tried look (E10) no; 3 min by Ane',
     );
-    expect(huntLine({ ...open, verdict: 'given up', tried: [] })).to.equal(
+    expect(diagnosisLine({ ...open, verdict: 'given up', tried: [] })).to.equal(
       'starts with an alarm: given up',
     );
   });
@@ -35,7 +35,7 @@ describe('export/record', () => {
     expect(heatLines(job('12'))).to.be.empty;
   });
   it('what was damaged says whether it was mended and retested', () => {
-    expect(mishapLines(job('18'))).to.deep.equal([
+    expect(damageLines(job('18'))).to.deep.equal([
       'clip of the front bezel cracked: mended, retested',
     ]);
   });

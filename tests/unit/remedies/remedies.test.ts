@@ -124,7 +124,7 @@ type Before = Record<
   }
 >;
 
-const line = ({ mark, rest }: Finding): Line =>
+const line = ({ mark, margin: rest }: Finding): Line =>
   rest ? [mark, Number(rest.lo.toFixed(6)), Number(rest.hi.toFixed(6))] : [mark];
 const linesOf = (shop: Shop, id: string): Record<string, Line> => {
   const job = shop.jobs.find((each) => each.id === id) as Job;

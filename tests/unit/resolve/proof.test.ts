@@ -2,18 +2,20 @@ import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { newPart, putPart } from '../../../src/core/edits/edits.ts';
 import { usualWeights } from '../../../src/core/resolve/cost.ts';
-import { give, modelOf, planWith } from '../../../src/core/resolve/resolutions.ts';
+import { findResolutions, modelOf, planWith } from '../../../src/core/resolve/resolutions.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
-import { dice } from '../../../src/core/units/dice.ts';
+import { seededRandom } from '../../../src/core/units/seededRandom.ts';
 import type { Job, Shop } from '../../../src/core/model/types/types.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
 
 /** What the search reads off a sum: Stop, Mend not taken, open, or clear. */
-const level = (found: readonly { mark: string; id: string; rest?: { lo: number } | undefined }[]) =>
+const level = (
+  found: readonly { mark: string; id: string; margin?: { lo: number } | undefined }[],
+) =>
   found
-    .map((each) => `${each.id} ${each.mark === 'watch' ? (each.rest?.lo ?? -1) < 0 : each.mark}`)
+    .map((each) => `${each.id} ${each.mark === 'watch' ? (each.margin?.lo ?? -1) < 0 : each.mark}`)
     .sort()
     .join('\n');
 
@@ -22,7 +24,7 @@ describe('what a proof depends on', () => {
     this.timeout(120_000);
     const missing = new Set<string>();
     let looked = 0;
-    const random = dice(7);
+    const random = seededRandom(7);
     for (const job of shop.jobs.filter((each) => !each.handedOver)) {
       const model = modelOf(shop, job, usualWeights);
       if (model.variables.length === 0) continue;
@@ -90,7 +92,7 @@ describe('one part, one seat', () => {
       expect(refused, option.label).to.equal(true);
     }
     expect(shared, 'parts that both seats could take').to.be.above(0);
-    for (const way of give(own, job).ways) {
+    for (const way of findResolutions(own, job).ways) {
       const parts = way.puts.map((put) => put.partId);
       expect(new Set(parts).size).to.equal(parts.length);
     }
@@ -108,7 +110,7 @@ describe('one part, one seat', () => {
 describe('“nothing has to give”', () => {
   it('is not said beside a Stop the search has no say in: it is named', () => {
     for (const job of shop.jobs.filter((each) => !each.handedOver)) {
-      const answer = give(shop, job);
+      const answer = findResolutions(shop, job);
       const stops = runChecks(planOf(shop, job)).filter((each) => each.mark === 'stop');
       const asPlanned = answer.ways.find((way) => way.gives.length === 0);
       if (asPlanned) expect(answer.stays, job.id).to.have.length(stops.length);

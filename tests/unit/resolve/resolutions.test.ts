@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { applyWay, takeChoice } from '../../../src/core/edits/edits.ts';
+import { applyResolution, takeChoice } from '../../../src/core/edits/edits.ts';
 import type { Job, Shop } from '../../../src/core/model/types/types.ts';
 import { choicesFor } from '../../../src/core/resolve/choices.ts';
 import { costOf, usualWeights } from '../../../src/core/resolve/cost.ts';
 import {
-  give,
-  giving,
+  findResolutions,
+  searchResolutions,
   modelOf,
   planWith as planOfPicks,
 } from '../../../src/core/resolve/resolutions.ts';
@@ -64,7 +64,7 @@ function bench(
 describe('plan/give, ways to make it fit', () => {
   it('takes the cage out when nothing cheaper is there, because of the card', () => {
     const { shop, job } = bench(tight);
-    const { ways, proven } = give(shop, job);
+    const { ways, proven } = findResolutions(shop, job);
     expect(proven).to.equal(true);
     expect(ways[0]?.gives.map((each) => each.label)).to.deep.equal(['Take the drive cage out']);
     expect(ways[0]?.sure).to.equal(true);
@@ -81,13 +81,15 @@ describe('plan/give, ways to make it fit', () => {
       },
     ];
     const { shop, job } = bench(tight, shelf);
-    expect(give(shop, job).ways[0]?.puts).to.deep.equal([{ seat: 'card1', partId: 'short' }]);
-    const bought = bench(tight, [{ ...shelf[0]!, minor: 3000 }]);
-    expect(give(bought.shop, bought.job).ways[0]?.applies).to.deep.equal([cageOut()]);
-    const dear = { ...usualWeights, hour: 60_000 };
-    expect(give(bought.shop, bought.job, { weights: dear }).ways[0]?.puts).to.deep.equal([
+    expect(findResolutions(shop, job).ways[0]?.puts).to.deep.equal([
       { seat: 'card1', partId: 'short' },
     ]);
+    const bought = bench(tight, [{ ...shelf[0]!, minor: 3000 }]);
+    expect(findResolutions(bought.shop, bought.job).ways[0]?.applies).to.deep.equal([cageOut()]);
+    const dear = { ...usualWeights, hour: 60_000 };
+    expect(findResolutions(bought.shop, bought.job, { weights: dear }).ways[0]?.puts).to.deep.equal(
+      [{ seat: 'card1', partId: 'short' }],
+    );
   });
   it('keeps what may fit apart from what surely does, and says what to measure', () => {
     const { shop, job } = bench(tight, [
@@ -97,7 +99,7 @@ describe('plan/give, ways to make it fit', () => {
         facts: { height: 111, slotsWide: 2, plugs: [], bracket: 'full' },
       },
     ]);
-    const may = give(shop, job).ways.find((way) =>
+    const may = findResolutions(shop, job).ways.find((way) =>
       way.puts.some((put) => put.partId === 'unmeasured'),
     );
     expect(may?.sure).to.equal(false);
@@ -105,7 +107,7 @@ describe('plan/give, ways to make it fit', () => {
   });
   it('says nothing must give when all goes in', () => {
     const { shop, job } = bench({ ...tight, card1: { ...tight['card1'], length: 200 } });
-    const { ways } = give(shop, job);
+    const { ways } = findResolutions(shop, job);
     expect(ways[0]?.gives).to.deep.equal([]);
     expect(ways[0]?.sure).to.equal(true);
   });
@@ -114,7 +116,7 @@ describe('plan/give, ways to make it fit', () => {
       ...tight,
       cooler: { class: 'tower', sockets: ['LGA1151'], height: 160 },
     });
-    const answer = give(shop, job);
+    const answer = findResolutions(shop, job);
     expect(answer.ways).to.deep.equal([]);
     expect(answer.stuck.length).to.equal(1);
     expect(answer.stuck[0]).to.match(/cooler under the lid: The lid would stand 60 mm open/);
@@ -129,7 +131,9 @@ describe('plan/give, ways to make it fit', () => {
     ];
     const { shop, job } = bench({ ...tight, card1: { ...tight['card1'], screens: 4 } }, shelf);
     const asking = { ...job, asks: [{ what: 'screens' as const, count: 4 }] };
-    const way = give({ ...shop, jobs: [asking] }, asking).ways.find((each) => each.puts.length > 0);
+    const way = findResolutions({ ...shop, jobs: [asking] }, asking).ways.find(
+      (each) => each.puts.length > 0,
+    );
     expect(way?.givesUp).to.deep.equal(['screens the job asks for']);
   });
   it('is as cheap as trying every combination with every check', () => {
@@ -179,7 +183,7 @@ describe('plan/give, ways to make it fit', () => {
       );
       if (
         found.some(
-          (each) => each.mark === 'stop' || (each.mark === 'watch' && (each.rest?.lo ?? -1) < 0),
+          (each) => each.mark === 'stop' || (each.mark === 'watch' && (each.margin?.lo ?? -1) < 0),
         )
       )
         continue;
@@ -189,34 +193,36 @@ describe('plan/give, ways to make it fit', () => {
       );
       cheapest = Math.min(cheapest, cost);
     }
-    const sure = give(shop, job).ways.find((way) => way.sure);
+    const sure = findResolutions(shop, job).ways.find((way) => way.sure);
     expect(sure?.cost).to.be.closeTo(cheapest, 1e-9);
   });
   for (const id of ['14', '17', '16']) {
     it(`leaves no Stop of fit that it could mend in demo job ${id}, and lists ways by cost`, () => {
-      const { ways } = give(demo, jobOf(demo, id));
+      const { ways } = findResolutions(demo, jobOf(demo, id));
       expect(ways.length).to.be.above(2);
       expect(ways.map((way) => way.cost)).to.deep.equal(
         ways.map((way) => way.cost).sort((a, b) => a - b),
       );
       for (const way of ways) {
-        const left = stops(applyWay(id, way)(demo), id).filter((each) => each !== 'board-holes');
+        const left = stops(applyResolution(id, way)(demo), id).filter(
+          (each) => each !== 'board-holes',
+        );
         expect(left, way.gives.map((each) => each.label).join()).to.deep.equal([]);
         for (const each of way.gives) expect(each.because.length, each.label).to.be.above(0);
       }
     });
   }
   it('offers each change once, on the list with what has to be got', () => {
-    const { ways } = give(demo, jobOf(demo, '17'));
+    const { ways } = findResolutions(demo, jobOf(demo, '17'));
     const kit = ways.find((way) => way.gets.length > 0);
     if (!kit) throw new Error('no way with a part to get');
-    const after = jobOf(applyWay('17', kit)(demo), '17');
+    const after = jobOf(applyResolution('17', kit)(demo), '17');
     expect(
       after.wants.filter((want) => want.remedy?.do === kit.gets[0]?.remedy.do).length,
     ).to.equal(1);
   });
   it('says when it could not finish', () => {
-    const search = giving(demo, jobOf(demo, '16'), { nodeLimit: 3 });
+    const search = searchResolutions(demo, jobOf(demo, '16'), { nodeLimit: 3 });
     let step = search.next();
     while (!step.done) step = search.next();
     expect(step.value.proven).to.equal(false);

@@ -6,7 +6,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { readShop } from '../../../src/core/document/read.ts';
 import { VERSION, type Reading, type Shop } from '../../../src/core/model/types/types.ts';
-import { dice } from '../../../src/core/units/dice.ts';
+import { seededRandom } from '../../../src/core/units/seededRandom.ts';
 import { olderStore, Profile, rawStore } from '../../helpers/store.ts';
 import { refusingWrites, slowWrites } from '../../helpers/refusing.ts';
 
@@ -41,7 +41,7 @@ describe('shop/store', function () {
 
   describe('two tabs', () => {
     it('lose nothing of 1,000 edits that run through each other', async () => {
-      const random = dice(13);
+      const random = seededRandom(13);
       const first = await profile.tab(2);
       await first.edit('desk', desk);
       const tabs = [first, await profile.tab(3)];

@@ -113,7 +113,7 @@ describe('units/length, sentences in the shop’s unit', () => {
     expect(lengthsIn('12 V, 65 W, 3 mm', 'in')).to.equal('12 V, 65 W, 0.12 in');
   });
   it('a kept sum means the same after the unit was changed; its answer is in the new one', () => {
-    expect(quickSum('20 in 30', 'mm', 'in')?.finding.rest).to.deep.equal({ lo: 10, hi: 10 });
+    expect(quickSum('20 in 30', 'mm', 'in')?.finding.margin).to.deep.equal({ lo: 10, hi: 10 });
     expect(quickSum('20 in 30', 'mm', 'in')?.say).to.equal('0.39 in spare');
     expect(quickSum('20 in 30', 'in', 'mm')?.say).to.equal('254 mm spare');
   });

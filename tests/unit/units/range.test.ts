@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import {
   add,
   isExact,
-  meet,
+  intersection,
   range,
   scale,
   shareBelow,
@@ -68,8 +68,8 @@ describe('units/range', () => {
   });
 
   it('meets another range in what both allow, or not at all', () => {
-    expect(meet(range(0, 10), range(5, 20))).to.deep.equal(range(5, 10));
-    expect(meet(range(0, 1), range(2, 3))).to.equal(undefined);
+    expect(intersection(range(0, 10), range(5, 20))).to.deep.equal(range(5, 10));
+    expect(intersection(range(0, 1), range(2, 3))).to.equal(undefined);
     expect(isExact(range(7))).to.equal(true);
     expect(isExact(range(7, 7.1))).to.equal(false);
   });

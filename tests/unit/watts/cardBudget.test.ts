@@ -18,7 +18,7 @@ describe('watts/cardBudget', () => {
   it('adds slot and plugs, and stops a card that draws more than both carry', () => {
     expect(at({ watts: 150, plugs: ['card6'] })).to.deep.include({
       mark: 'clear',
-      rest: { lo: 0, hi: 0 },
+      margin: { lo: 0, hi: 0 },
     });
     expect(at({ watts: 151, plugs: ['card6'] }).mark).to.equal('stop');
     expect(at({ watts: 225, plugs: ['card8'] }).mark).to.equal('clear');

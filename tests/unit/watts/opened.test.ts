@@ -78,7 +78,7 @@ describe('plan/headerAmps', () => {
   it('adds up what shares the only header', () => {
     const found = the(fans(0.55, 3), 'fan-header');
     expect(found.mark).to.equal('stop');
-    expect(found.rest!.hi).to.be.closeTo(1.5 - 1.65, 1e-9);
+    expect(found.margin!.hi).to.be.closeTo(1.5 - 1.65, 1e-9);
   });
 });
 
@@ -135,7 +135,7 @@ describe('watts/tree, a card on a PSU of its own', () => {
   it('holds its label against the card, and leaves the card out of the first sum', () => {
     const found = secondSupply(planWith(micro));
     expect(the(found, 'second-watts:small1').mark).to.equal('clear');
-    expect(the(found, 'second-watts:small1').rest!.lo).to.be.closeTo(96 - 75, 1e-9);
+    expect(the(found, 'second-watts:small1').margin!.lo).to.be.closeTo(96 - 75, 1e-9);
     const small = secondSupply(planWith({ ...micro, small1: { ...micro['small1'], outAmps: 5 } }));
     expect(the(small, 'second-watts:small1').mark).to.equal('stop');
     const sum = the(supplyTotal(planWith(micro)), 'supply-total');

@@ -126,7 +126,7 @@ describe('watts, limits on the way', () => {
     expect(found.remedies.length).to.be.greaterThan(0);
     const [first] = found.remedies;
     const after = the(leadLimits(withRemedy(planOfJob('9'), first!.value)), 'lead-small1-12 V');
-    expect(after.rest?.hi).to.be.closeTo(first!.rest!.hi, 1e-9);
+    expect(after.margin?.hi).to.be.closeTo(first!.margin!.hi, 1e-9);
   });
   it('stops a riser fed from a SATA plug and a moulded splitter, in every machine', () => {
     const brick = { feeds: 'brick', volts: 19, watts: 180 };
@@ -266,7 +266,7 @@ describe('watts, a machine on one voltage', () => {
     expect(found.mark).to.equal('stop');
     const remedy = found.remedies.find((each) => each.value.do === 'limitWatts')!;
     const after = the(feedLimits(withRemedy(plan, remedy.value)), 'feed-watts');
-    expect(after.rest!.lo).to.be.closeTo(remedy.rest!.lo, 1e-9);
+    expect(after.margin!.lo).to.be.closeTo(remedy.margin!.lo, 1e-9);
     expect(remedy.value).to.include({ seat: 'processor' });
   });
   it('finds the gauge that brings the volts over the long lead', () => {
@@ -274,7 +274,7 @@ describe('watts, a machine on one voltage', () => {
     expect(found.mark).to.equal('watch');
     const wires = found.remedies.filter((each) => each.value.do === 'thickerLead');
     expect(wires.length).to.be.greaterThan(1);
-    const lows = wires.map((each) => each.rest!.lo);
+    const lows = wires.map((each) => each.margin!.lo);
     expect([...lows].sort((a, b) => a - b)).to.deep.equal(lows);
   });
 });

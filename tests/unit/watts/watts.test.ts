@@ -18,7 +18,7 @@ describe('watts/supplyTotal', () => {
       'supply-total',
     );
     expect(finding.mark).to.equal('clear');
-    expect(finding.rest?.lo).to.be.closeTo(450 - 220 * 1.3, 1e-9);
+    expect(finding.margin?.lo).to.be.closeTo(450 - 220 * 1.3, 1e-9);
     expect(finding.terms.at(-1)?.label).to.equal('headroom 30 %');
   });
   it('watches what covers the sum but not the headroom', () => {
@@ -45,7 +45,7 @@ describe('watts/supplyTotal', () => {
     });
     const finding = the(supplyTotal(plan), 'maker-total:card1');
     expect(finding.mark).to.equal('watch');
-    expect(finding.rest).to.deep.equal({ lo: -50, hi: -50 });
+    expect(finding.margin).to.deep.equal({ lo: -50, hi: -50 });
   });
   it('says nothing of a PSU with no load', () => {
     expect(supplyTotal(planWith({ supply: { watts: 300 } }))).to.deep.equal([]);
@@ -69,8 +69,8 @@ describe('watts/rail12', () => {
       rail12(planWith({ processor: { watts: 60 }, card1: { watts: 120 }, supply: { amps12: 20 } })),
       'rail-12',
     );
-    expect(finding.rest?.lo).to.be.closeTo(20 - (60 * 1.2) / 12 - 10, 1e-9);
-    expect(finding.rest?.hi).to.be.closeTo(20 - (60 * 1.1) / 12 - 10, 1e-9);
+    expect(finding.margin?.lo).to.be.closeTo(20 - (60 * 1.2) / 12 - 10, 1e-9);
+    expect(finding.margin?.hi).to.be.closeTo(20 - (60 * 1.1) / 12 - 10, 1e-9);
     expect(finding.mark).to.equal('clear');
   });
   it('stops a rail that is too small whatever the total says', () => {

@@ -15,4 +15,4 @@ export {
   type RegisterInput,
 } from './register.ts';
 export { drillToleranceMm, trayMatch, type TrayMatch } from './tray.ts';
-export { whose, type Ask, type Whose } from './whose.ts';
+export { identifyBoard, type Ask, type BoardIdentity } from './identifyBoard.ts';

@@ -2,7 +2,7 @@ import { restOf } from '../../findings/gap.ts';
 import type { Term } from '../../findings/finding.ts';
 import type { Kind, SeatId } from '../../model/types/types.ts';
 import type { Range } from '../../units/range.ts';
-import { way, type Coord } from './coord.ts';
+import { offsetTerms, type Coord } from './coord.ts';
 
 /**
  * The frame of a case, mm. Seen with the lid off, and cut across, seen from the front:
@@ -81,7 +81,7 @@ function widest(a: Box, b: Box): number {
 function along(a: Box, b: Box, index: number, turned: number): Separation {
   const axis = axes[index] as Axis;
   const [near, far] = turned ? [b, a] : [a, b];
-  const terms = way(near[axis][1], far[axis][0]);
+  const terms = offsetTerms(near[axis][1], far[axis][0]);
   return { axis, terms, rest: restOf(terms) };
 }
 

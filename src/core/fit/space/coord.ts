@@ -28,7 +28,7 @@ export function beyond(from: Coord, ...terms: readonly NumberTerm[]): Coord {
 export const origin: Coord = coord();
 
 /** The sum from one place to another, shared measures left out. */
-export function way(from: Coord, to: Coord): Term[] {
+export function offsetTerms(from: Coord, to: Coord): Term[] {
   const left: Term[] = [...to.terms];
   for (const term of from.terms) {
     const at = left.findIndex((other) => other.sign === term.sign && same(other, term));

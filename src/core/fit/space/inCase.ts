@@ -1,8 +1,8 @@
 import {
-  all,
+  partsOfKind,
   isApplied,
   listAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -23,7 +23,7 @@ const SUPPLY_BEND = range(20, 35);
 
 /** The supply where its bay is, with its plugs toward the room the bay leaves, or turned round. */
 export function supplyBoxes(plan: Plan, at: Places): Box[] {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const format = supply && supplyFormat(textAt(plan, supply, 'format')?.text);
   const depth = supply && measure(plan, supply, 'depth', 'PSU');
   if (!supply || !format || !depth) return [];
@@ -78,7 +78,7 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
 
 /** Drives where they are screwed down. */
 export function driveBoxes(plan: Plan, at: Places): Box[] {
-  return all(plan, 'drive').flatMap((drive, i) => {
+  return partsOfKind(plan, 'drive').flatMap((drive, i) => {
     const form = textAt(plan, drive, 'form')?.text;
     if (form !== '3.5' && form !== '2.5') return [];
     const place = mountsOf(plan) ? mountOf(plan, drive)?.place : usualPlace(plan, at);
@@ -134,7 +134,7 @@ const fanMountSize = (mount: string) => Number(mount.slice(mount.lastIndexOf(' '
 export function fanBoxes(plan: Plan, at: Places): Box[] {
   const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
   let unnamed = 0;
-  return all(plan, 'fan').flatMap((fan) => {
+  return partsOfKind(plan, 'fan').flatMap((fan) => {
     const size = measure(plan, fan, 'size', 'fan');
     const half = measure(plan, fan, 'size', 'half the fan', 1, 0.5);
     const thick =
@@ -174,7 +174,7 @@ export const isRadiator = (plan: Plan, cooler: Placed | undefined): boolean =>
 
 /** A radiator hangs inside the front with its fans: it takes from the card's room. */
 export function radiatorBoxes(plan: Plan, at: Places): Box[] {
-  const cooler = one(plan, 'cooler');
+  const cooler = partOfKind(plan, 'cooler');
   const front = at.cageEndX;
   if (!cooler || !front || !isRadiator(plan, cooler)) return [];
   const length = Number(textAt(plan, cooler, 'radiator')?.text ?? 240) + radiator.overMm;

@@ -1,8 +1,8 @@
 import {
-  all,
+  partsOfKind,
   isApplied,
   listAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -45,7 +45,7 @@ const span = (from: Coord, back: NumberTerm[], on: NumberTerm[]): [Coord, Coord]
 
 /** The board with its block of ports. */
 export function boardBoxes(plan: Plan, at: Places): Box[] {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!board || !at.surfaceW) return [];
   const width = measure(plan, board, 'width', 'board width');
   const depth = measure(plan, board, 'depth', 'board to the front');
@@ -81,7 +81,7 @@ export function boardBoxes(plan: Plan, at: Places): Box[] {
 
 export function coolerBoxes(plan: Plan, at: Places): Box[] {
   const { socketW } = at;
-  const cooler = one(plan, 'cooler');
+  const cooler = partOfKind(plan, 'cooler');
   const height = cooler && measure(plan, cooler, 'height', 'cooler');
   const width = cooler && measure(plan, cooler, 'width', 'half the cooler', 1, 0.5);
   const breadth =
@@ -105,8 +105,8 @@ export function coolerBoxes(plan: Plan, at: Places): Box[] {
 
 export function memoryBoxes(plan: Plan, at: Places): Box[] {
   const surface = at.surfaceW;
-  if (!surface || !one(plan, 'board')) return [];
-  return all(plan, 'memory').flatMap((module, i) => {
+  if (!surface || !partOfKind(plan, 'board')) return [];
+  return partsOfKind(plan, 'memory').flatMap((module, i) => {
     const height = measure(plan, module, 'height', module.part.name);
     if (!height || textAt(plan, module, 'memoryForm')?.text === 'SO-DIMM') return [];
     const farther = isApplied(plan, slotFurther({ seat: module.seat })) ? 2 : 0;
@@ -137,8 +137,8 @@ export function memoryBoxes(plan: Plan, at: Places): Box[] {
 /** A drive in the board's socket, between processor and slot, with its heat sink. */
 export function sinkBoxes(plan: Plan, at: Places): Box[] {
   const surface = at.surfaceW;
-  if (!surface || !one(plan, 'board')) return [];
-  return all(plan, 'drive').flatMap((drive) => {
+  if (!surface || !partOfKind(plan, 'board')) return [];
+  return partsOfKind(plan, 'drive').flatMap((drive) => {
     const sink = measure(plan, drive, 'sink', 'heat sink');
     if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink) return [];
     return box(drive, 'body', 'storage heat sink', {
@@ -162,12 +162,13 @@ export function cardBoxes(plan: Plan, at: Places): Box[] {
   const slotW = at.slotW;
   if (!slotW) return [];
   let slot = at.slotY;
-  return all(plan, 'card').flatMap((placed) => {
+  return partsOfKind(plan, 'card').flatMap((placed) => {
     const length = measure(plan, placed, 'length', 'card from the bracket');
     const height = measure(plan, placed, 'height', 'card over the slot');
     const slots = measure(plan, placed, 'slotsWide', 'slots of the card', 1, SLOT_PITCH_MM);
     if (!length || !height || !slots) return [];
-    const name = all(plan, 'card').length > 1 ? placed.seat.replace('card', 'card ') : 'card';
+    const name =
+      partsOfKind(plan, 'card').length > 1 ? placed.seat.replace('card', 'card ') : 'card';
     const back = usual('back of the card', range(3, 5));
     const y: [Coord, Coord] = [
       beyond(slot, flipped(back)),

@@ -1,5 +1,5 @@
 import type { NumberKey } from '../../model/properties/index.ts';
-import { numberAt, one, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import { numberAt, partOfKind, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
 import { supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
@@ -36,12 +36,12 @@ export interface Places {
 const NOTHING = range(0);
 
 export const placesOf = keptByReads((plan: Plan): Places | undefined => {
-  const shell = one(plan, 'case');
+  const shell = partOfKind(plan, 'case');
   return shell && makePlaces(plan, shell);
 });
 
 function makePlaces(plan: Plan, shell: Placed): Places {
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
   const boardX = coord(usual('board off the rear wall', range(0, 2)));
   const boardY = boardTop(plan, supplyAt);
@@ -79,7 +79,7 @@ function makePlaces(plan: Plan, shell: Placed): Places {
 
 /** The board begins at the wall, or beneath the supply that sits above it. */
 function boardTop(plan: Plan, supplyAt: string | undefined): Coord {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   if (!supply || supplyAt !== 'above the board')
     return coord(usual('wall to the board', range(2, 8)));
   const format = supplyFormat(textAt(plan, supply, 'format')?.text);

@@ -65,17 +65,17 @@ const byFormer = <T extends { was?: string[] | undefined }>(list: readonly T[]) 
 };
 
 /** How a value came to be known, and where it is written. */
-export interface Told {
+export interface ResolvedValue {
   how: How;
   source?: string | undefined;
   level: 'own' | 'model' | 'class';
 }
 
-export interface NumberTold extends Told, Range {}
-export interface TextTold extends Told {
+export interface ResolvedNumber extends ResolvedValue, Range {}
+export interface ResolvedText extends ResolvedValue {
   text: string;
 }
-export interface ListTold extends Told {
+export interface ResolvedList extends ResolvedValue {
   items: readonly string[];
 }
 
@@ -97,7 +97,7 @@ function get(facts: Facts, key: string): Fact | undefined {
 }
 
 /** A number of a part in its property's unit, falling back to its class's range; undefined when even that is unknown. */
-export function numberOf(shop: Shop, part: Part, key: NumberKey): NumberTold | undefined {
+export function numberOf(shop: Shop, part: Part, key: NumberKey): ResolvedNumber | undefined {
   const known = keptOf(shop, part);
   const kept = known.get(key);
   if (kept !== undefined) return kept ?? undefined;
@@ -109,19 +109,19 @@ export function numberOf(shop: Shop, part: Part, key: NumberKey): NumberTold | u
 /** Numbers found before: a part and its model are values, so what was found of them stays true. */
 const numbers = new WeakMap<
   Part,
-  { model: Model | undefined; kept: Map<string, NumberTold | null> }
+  { model: Model | undefined; kept: Map<string, ResolvedNumber | null> }
 >();
 
-function keptOf(shop: Shop, part: Part): Map<string, NumberTold | null> {
+function keptOf(shop: Shop, part: Part): Map<string, ResolvedNumber | null> {
   const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
   const before = numbers.get(part);
   if (before && before.model === model) return before.kept;
-  const kept = new Map<string, NumberTold | null>();
+  const kept = new Map<string, ResolvedNumber | null>();
   numbers.set(part, { model, kept });
   return kept;
 }
 
-function findNumber(shop: Shop, part: Part, key: string): NumberTold | undefined {
+function findNumber(shop: Shop, part: Part, key: string): ResolvedNumber | undefined {
   const found = factOf(shop, part, key);
   if (found && isNumber(found.fact)) {
     const { lo, hi, how, source } = found.fact;
@@ -134,7 +134,7 @@ function findNumber(shop: Shop, part: Part, key: string): NumberTold | undefined
   return undefined;
 }
 
-export function textOf(shop: Shop, part: Part, key: TextKey): TextTold | undefined {
+export function textOf(shop: Shop, part: Part, key: TextKey): ResolvedText | undefined {
   const found = factOf(shop, part, key);
   if (found && isText(found.fact)) {
     return {
@@ -151,7 +151,7 @@ export function textOf(shop: Shop, part: Part, key: TextKey): TextTold | undefin
   return undefined;
 }
 
-export function listOf(shop: Shop, part: Part, key: ListKey): ListTold | undefined {
+export function listOf(shop: Shop, part: Part, key: ListKey): ResolvedList | undefined {
   const found = factOf(shop, part, key);
   if (found && isList(found.fact)) {
     return {

@@ -1,5 +1,5 @@
 import { plug, type Plug } from '../../standards/plugs/index.ts';
-import { practice } from '../../standards/source.ts';
+import { commonPractice } from '../../standards/source.ts';
 import type { OwnPlug, Shop } from '../types/types.ts';
 
 /** A plug of one's own as the shelf shows its plugs: counted row by row on the header's face. */
@@ -8,7 +8,7 @@ export const asPlug = (own: OwnPlug): Plug => ({
   group: "maker's",
   numbering: own.rows === 1 ? 'line' : 'rows',
   latch: 'where it is on the piece',
-  source: { ...practice, title: 'measured on the piece' },
+  source: { ...commonPractice, title: 'measured on the piece' },
 });
 
 /** A plug by its id: one's own before the shelf's. */

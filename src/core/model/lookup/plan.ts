@@ -2,9 +2,9 @@ import {
   listOf,
   numberOf,
   textOf,
-  type ListTold,
-  type NumberTold,
-  type TextTold,
+  type ResolvedList,
+  type ResolvedNumber,
+  type ResolvedText,
 } from './lookup.ts';
 import type { ListKey, NumberKey, TextKey } from '../properties/index.ts';
 import { behind, seatsFor } from './reads.ts';
@@ -22,17 +22,17 @@ export const isApplied = (plan: Plan, pattern: RemedyValue): boolean =>
 export const appliedOf = <K extends RemedyName>(plan: Plan, name: K): RemedyValue<K>[] =>
   plan.applied.filter((value) => value.do === name) as readonly RemedyValue[] as RemedyValue<K>[];
 
-export function one(plan: Plan, kind: Kind): Placed | undefined {
+export function partOfKind(plan: Plan, kind: Kind): Placed | undefined {
   return seatsFor(plan, kind).find((placed) => placed.kind === kind);
 }
 
-export function all(plan: Plan, kind: Kind): Placed[] {
+export function partsOfKind(plan: Plan, kind: Kind): Placed[] {
   return seatsFor(plan, kind).filter((placed) => placed.kind === kind);
 }
 
-export const numberAt = (plan: Plan, placed: Placed, key: NumberKey): NumberTold | undefined =>
+export const numberAt = (plan: Plan, placed: Placed, key: NumberKey): ResolvedNumber | undefined =>
   numberOf(behind(plan), placed.part, key);
-export const textAt = (plan: Plan, placed: Placed, key: TextKey): TextTold | undefined =>
+export const textAt = (plan: Plan, placed: Placed, key: TextKey): ResolvedText | undefined =>
   textOf(behind(plan), placed.part, key);
-export const listAt = (plan: Plan, placed: Placed, key: ListKey): ListTold | undefined =>
+export const listAt = (plan: Plan, placed: Placed, key: ListKey): ResolvedList | undefined =>
   listOf(behind(plan), placed.part, key);

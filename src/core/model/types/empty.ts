@@ -20,7 +20,7 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     id,
     name,
     becomes,
-    asks: asksIn(becomes),
+    asks: requirementsIn(becomes),
     changes: [],
     applied: [],
     schools: { start: 'bench', supply: 'last' },
@@ -41,7 +41,7 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
 const words = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
 
 /** What a goal's own words ask for: "map desk, four screens" asks for 4 screens. */
-export function asksIn(text: string): Job['asks'] {
+export function requirementsIn(text: string): Job['asks'] {
   const asks: Job['asks'] = [];
   const number = `(\\d+|${words.join('|')})`;
   const count = (match: RegExpExecArray) => {

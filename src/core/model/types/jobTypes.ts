@@ -15,7 +15,7 @@ export interface Change {
 }
 
 /** Something the job asked for that a remedy may give up. */
-export interface Ask {
+export interface Requirement {
   what: 'screens' | 'drives' | 'memoryGb';
   count: number;
 }
@@ -71,24 +71,24 @@ export interface Tried {
   with?: string | undefined;
 }
 
-export const huntVerdicts = ['found', 'works, cause never found', 'given up'] as const;
+export const diagnosisVerdicts = ['found', 'works, cause never found', 'given up'] as const;
 
 /** A search for a fault, from its sign to its verdict. */
-export interface Hunt {
+export interface Diagnosis {
   id: string;
   sign: string;
   at: string;
   /** What was changed last before it showed. */
   after: string[];
   tried: Tried[];
-  verdict?: (typeof huntVerdicts)[number] | undefined;
+  verdict?: (typeof diagnosisVerdicts)[number] | undefined;
   /** The cause, where it was found. */
   causeId?: string | undefined;
   note?: string | undefined;
 }
 
 /** Something damaged while working, and what became of it. */
-export interface Mishap {
+export interface Damage {
   at: string;
   what: string;
   partId?: string | undefined;
@@ -149,7 +149,7 @@ export interface Job {
   was?: string[] | undefined;
   name: string;
   becomes: string;
-  asks: Ask[];
+  asks: Requirement[];
   machineId?: string | undefined;
   budget?: Money | undefined;
   changes: Change[];
@@ -163,8 +163,8 @@ export interface Job {
   wants: Want[];
   sums: KeptSum[];
   runs: HeatRun[];
-  hunts: Hunt[];
-  mishaps: Mishap[];
+  hunts: Diagnosis[];
+  mishaps: Damage[];
   trials: Trial[];
   links: LinkReading[];
   note?: string | undefined;

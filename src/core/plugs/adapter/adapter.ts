@@ -1,6 +1,6 @@
 import { converters as shelf, standbyA, type Converter } from '../../standards/converters.ts';
 import { wireA } from '../../standards/wire.ts';
-import { assign, type Strand } from './assign.ts';
+import { assign, type Wire } from './assign.ts';
 import { PAD_A, ratedA } from './ampacity.ts';
 import {
   givesRail,
@@ -14,7 +14,13 @@ import {
 import { layOut } from './places.ts';
 import { converterMinutes, recipe } from './recipe.ts';
 import { sharingNet, worstShares } from './share.ts';
-import { JoinError, type End, type JoinSpec, type PlacedConverter, type Recipe } from './types.ts';
+import {
+  AdapterError,
+  type End,
+  type AdapterSpec,
+  type PlacedConverter,
+  type Recipe,
+} from './types.ts';
 import { inBundle, remembering, type Known, type Wired } from './wiring.ts';
 
 const MOST_ROUNDS = 8;
@@ -27,7 +33,7 @@ const OVER = 1.0001;
  * share by their ohms, and nets whose contacts are overdrawn are wired again with more.
  * Throws JoinError for a spec that makes no sense.
  */
-export function join(spec: JoinSpec): Recipe {
+export function adapterRecipe(spec: AdapterSpec): Recipe {
   checkSpec(spec);
   const known = remembering();
   const options = converterChoices(spec).map((chosen) => {
@@ -50,23 +56,25 @@ export function join(spec: JoinSpec): Recipe {
 const total = (each: { placed: PlacedConverter[]; solved: Solved }) =>
   converterMinutes(each.placed) + each.solved.cost;
 
-function checkSpec(spec: JoinSpec): void {
-  if (spec.gives.length === 0) throw new JoinError('No giving plug: say what the PSU brings.');
+function checkSpec(spec: AdapterSpec): void {
+  if (spec.gives.length === 0) throw new AdapterError('No giving plug: say what the PSU brings.');
   const twice = spec.giveTags?.find((tag) => tag !== '' && spec.takeTags?.includes(tag));
-  if (twice !== undefined) throw new JoinError(`${twice} cannot be joined to itself.`);
-  if (spec.takes.length === 0) throw new JoinError('No taking plug: say what is to be fed.');
+  if (twice !== undefined) throw new AdapterError(`${twice} cannot be joined to itself.`);
+  if (spec.takes.length === 0) throw new AdapterError('No taking plug: say what is to be fed.');
   for (const [k, needs] of (spec.needs ?? []).entries())
     for (const [name, amps] of Object.entries(needs))
       if (!(amps >= 0 && amps <= 200))
-        throw new JoinError(`${spec.takes[k]?.name ?? 'plug'}: ${amps} A of ${name} is no need.`);
+        throw new AdapterError(
+          `${spec.takes[k]?.name ?? 'plug'}: ${amps} A of ${name} is no need.`,
+        );
   const length = spec.lengthMm ?? 150;
   if (!(length >= 20 && length <= 3000))
-    throw new JoinError(`${length} mm is no length for an adapter: 20 to 3000.`);
-  if (spec.awgs?.length === 0) throw new JoinError('No gauge of wire is left to choose from.');
+    throw new AdapterError(`${length} mm is no length for an adapter: 20 to 3000.`);
+  if (spec.awgs?.length === 0) throw new AdapterError('No gauge of wire is left to choose from.');
 }
 
 /** Every set of converters that makes the missing rails; the empty set when none is missing or possible. */
-function converterChoices(spec: JoinSpec): Converter[][] {
+function converterChoices(spec: AdapterSpec): Converter[][] {
   const missing = railsWanted(spec).filter((name) => !givesRail(spec, name) && name !== '-12V');
   if (spec.converters === false) return [[]];
   return missing.reduce<Converter[][]>(
@@ -97,7 +105,7 @@ const nothing: Solved = {
   rounds: 0,
 };
 
-function solveNets(spec: JoinSpec, placed: readonly PlacedConverter[], known: Known): Solved {
+function solveNets(spec: AdapterSpec, placed: readonly PlacedConverter[], known: Known): Solved {
   const nets = netsOf(spec, placed);
   const impossible = [
     ...drivePlugFaults(spec),
@@ -146,7 +154,7 @@ const overFault = ({ net, end, amps, limit }: Over): Recipe['impossible'][number
 });
 
 /** A SATA plug carries 54 W on its three 12 V contacts of 1.5 A (SATA-IO): cards and CPUs are never fed from one. */
-function drivePlugFaults(spec: JoinSpec): Recipe['impossible'] {
+function drivePlugFaults(spec: AdapterSpec): Recipe['impossible'] {
   const gives = spec.gives.findIndex((plug) => plug.id === 'sata' || plug.id === 'sata-slim');
   const takes = spec.takes.find((plug) => plug.group === 'card' || plug.group === 'processor');
   if (gives < 0 || !takes) return [];
@@ -158,7 +166,7 @@ function drivePlugFaults(spec: JoinSpec): Recipe['impossible'] {
   ];
 }
 
-function limitFaults(spec: JoinSpec, nets: readonly Net[]): Recipe['impossible'] {
+function limitFaults(spec: AdapterSpec, nets: readonly Net[]): Recipe['impossible'] {
   return nets.flatMap((net) => {
     if (!net.loaded || net.signal === 'COM') return [];
     const limit = spec.limits?.[net.signal] ?? standbyA[net.signal];
@@ -182,12 +190,12 @@ const converterFaults = (placed: readonly PlacedConverter[]): Recipe['impossible
 
 /** Wires as they may really share, and the nets where a contact or a wire passes its limit. */
 function shared(
-  spec: JoinSpec,
+  spec: AdapterSpec,
   nets: Wired['nets'],
-  strands: readonly Strand[],
+  strands: readonly Wire[],
   loaded: number,
-): { most: Map<Strand, number>; over: Over[] } {
-  const most = new Map<Strand, number>();
+): { most: Map<Wire, number>; over: Over[] } {
+  const most = new Map<Wire, number>();
   const over: Over[] = [];
   for (const { net, awg } of nets) {
     if (!net.loaded || needOver(net) === 0) continue;

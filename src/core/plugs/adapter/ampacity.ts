@@ -6,7 +6,7 @@ import type { Contacts } from './nets.ts';
 export const PAD_A = 1000;
 
 /** Amps one contact of a kind bears on this wire in this bundle. */
-export function bears(kind: Contacts, awg: number, loaded: number): number {
+export function ampacity(kind: Contacts, awg: number, loaded: number): number {
   if (!kind.plug) return kind.takesUp ?? PAD_A;
   return Math.min(ratedA(kind.plug, awg), wireA(awg, loaded));
 }

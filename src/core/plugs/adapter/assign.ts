@@ -4,7 +4,7 @@ import { crosses, type Laid, type Segment } from './places.ts';
 import type { End } from './types.ts';
 
 /** A wire before it has gauge and colour. */
-export interface Strand {
+export interface Wire {
   net: Net;
   from: End;
   to: End;
@@ -18,7 +18,7 @@ export function assign(
   nets: readonly { net: Net; trees: readonly Tree[] }[],
   laid: Laid,
   tidy = true,
-): Strand[] {
+): Wire[] {
   const slots = nets.flatMap(({ net, trees }) => dealt(net, trees, laid));
   if (tidy) improve(slots, laid);
   return slots.map(({ net, from, to }) => ({

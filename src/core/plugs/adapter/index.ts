@@ -1,17 +1,17 @@
-export { assign, crossings, type Strand } from './assign.ts';
-export { carry, type Carried, type Kind, type Prices, type Taking, type Tree } from './route.ts';
-export { bears, crimps, ratedA } from './ampacity.ts';
-export { join } from './adapter.ts';
+export { assign, crossings, type Wire } from './assign.ts';
+export { route, type Carried, type Kind, type Prices, type Taking, type Tree } from './route.ts';
+export { ampacity, crimps, ratedA } from './ampacity.ts';
+export { adapterRecipe } from './adapter.ts';
 export { SPLICE_MINUTES, WIRE_MINUTES } from './wiring.ts';
 export { needOf, netsOf, placeConverters, railsWanted, wantedA, type Net } from './nets.ts';
 export { giveView, layOut, takeView, type Laid } from './places.ts';
 export { amps, sharingNet, worstShares, type SharingNet } from './share.ts';
 export { alarms } from './ties.ts';
 export {
-  JoinError,
+  AdapterError,
   type End,
-  type JoinSpec,
-  type JoinWire,
+  type AdapterSpec,
+  type AdapterWire,
   type LeftOpen,
   type PlacedConverter,
   type Recipe,

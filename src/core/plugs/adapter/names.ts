@@ -1,4 +1,4 @@
-import type { End, JoinWire, Recipe } from './types.ts';
+import type { End, AdapterWire, Recipe } from './types.ts';
 
 /** Giving plugs are A, B, C; taking plugs P, Q, R; converters X1, X2. */
 export function endName(end: End): string {
@@ -13,7 +13,7 @@ export const same = (a: End, b: End): boolean =>
   a.side === b.side && a.plug === b.plug && a.pin === b.pin;
 
 /** One wire as a line of text, as an adapter keeps it: `A7 > P16 PS_ON# green AWG 22 150 mm`. */
-export const wireLine = (wire: JoinWire): string =>
+export const wireLine = (wire: AdapterWire): string =>
   [
     `${endName(wire.from)} > ${endName(wire.to)} ${wire.signal} ${wire.colour} AWG ${wire.awg} ${wire.lengthMm} mm`,
     ...(wire.spliceFrom ? [`splice ${endName(wire.from)}`] : []),

@@ -1,7 +1,7 @@
 import { usualA, type Converter } from '../../standards/converters.ts';
 import { signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../mate/index.ts';
-import type { End, JoinSpec, PlacedConverter } from './types.ts';
+import type { End, AdapterSpec, PlacedConverter } from './types.ts';
 
 /** Contacts that are alike: one plug, one signal. */
 export interface Contacts {
@@ -33,7 +33,7 @@ const ends = (side: 'give' | 'take', plug: number, pins: readonly number[]): End
   pins.map((pin) => ({ side, plug, pin }));
 
 /** Amps a taking plug needs of one rail: said, or usual for its family. */
-export function needOf(spec: JoinSpec, k: number, name: string): number {
+export function needOf(spec: AdapterSpec, k: number, name: string): number {
   const said = spec.needs?.[k]?.[name];
   if (said !== undefined) return said;
   const plug = spec.takes[k];
@@ -48,22 +48,25 @@ export function needOf(spec: JoinSpec, k: number, name: string): number {
 export const isRail = (name: string): boolean => signal(name).direction === 'feeds';
 
 /** Rails the takes want, each once. */
-export const railsWanted = (spec: JoinSpec): string[] => [
+export const railsWanted = (spec: AdapterSpec): string[] => [
   ...new Set(spec.takes.flatMap((plug) => plug.pins.filter(isRail))),
 ];
 
-export const givesRail = (spec: JoinSpec, name: string): boolean =>
+export const givesRail = (spec: AdapterSpec, name: string): boolean =>
   spec.gives.some((plug) => plug.pins.includes(name));
 
 /** Amps over all takes of a rail. */
-export const wantedA = (spec: JoinSpec, name: string): number =>
+export const wantedA = (spec: AdapterSpec, name: string): number =>
   spec.takes.reduce(
     (sum, plug, k) => (plug.pins.includes(name) ? sum + needOf(spec, k, name) : sum),
     0,
   );
 
 /** The converters with their amps, fed in turn: what one makes another may use. Worst efficiency. */
-export function placeConverters(spec: JoinSpec, chosen: readonly Converter[]): PlacedConverter[] {
+export function placeConverters(
+  spec: AdapterSpec,
+  chosen: readonly Converter[],
+): PlacedConverter[] {
   const outOf = (name: string, depth = 0): number => {
     const own = wantedA(spec, name);
     const forOthers = chosen
@@ -83,7 +86,7 @@ function inputA(each: Converter, outA: number): number {
 }
 
 /** All nets: rails, their return, and signals that are joined like to like. */
-export function netsOf(spec: JoinSpec, converters: readonly PlacedConverter[]): Net[] {
+export function netsOf(spec: AdapterSpec, converters: readonly PlacedConverter[]): Net[] {
   const fill = spec.fill !== 'enough';
   const rails = [...new Set([...railsWanted(spec), ...converters.map((each) => each.from)])].map(
     (name): Net => ({
@@ -122,7 +125,7 @@ const terminal = (plug: number, pin: 'in' | 'out' | 'return', need: number): Con
   all: true,
 });
 
-const givers = (spec: JoinSpec, is: (name: string) => boolean): Contacts[] =>
+const givers = (spec: AdapterSpec, is: (name: string) => boolean): Contacts[] =>
   spec.gives.flatMap((plug, i): Contacts[] => {
     const pins = pinsOf(plug, is);
     return pins.length === 0 ? [] : [{ ends: ends('give', i, pins), plug, need: 0, all: false }];
@@ -132,7 +135,7 @@ const givers = (spec: JoinSpec, is: (name: string) => boolean): Contacts[] =>
  * What goes out must come back: the sum of all rails of each plug. A converter that lowers volts
  * puts out more than it takes in; the difference comes back to it and not to the supply.
  */
-function returnNet(spec: JoinSpec, converters: readonly PlacedConverter[], fill: boolean): Net {
+function returnNet(spec: AdapterSpec, converters: readonly PlacedConverter[], fill: boolean): Net {
   const made = new Set(converters.map((each) => each.to));
   const fed = (name: string) => made.has(name) || givesRail(spec, name);
   return {
@@ -160,7 +163,7 @@ function returnNet(spec: JoinSpec, converters: readonly PlacedConverter[], fill:
   };
 }
 
-function signalNets(spec: JoinSpec): Net[] {
+function signalNets(spec: AdapterSpec): Net[] {
   const names = new Set(spec.takes.flatMap((plug) => plug.pins));
   return [...names].flatMap((name): Net[] => {
     const { direction } = signal(name);

@@ -1,7 +1,7 @@
 import { signal } from '../../standards/plugs/index.ts';
-import type { Strand } from './assign.ts';
+import type { Wire } from './assign.ts';
 import { tiesOf } from './ties.ts';
-import type { End, JoinSpec, JoinWire, PlacedConverter, Recipe, Tie } from './types.ts';
+import type { End, AdapterSpec, AdapterWire, PlacedConverter, Recipe, Tie } from './types.ts';
 import type { Wired } from './wiring.ts';
 
 const TIE_MINUTES = 2;
@@ -11,11 +11,11 @@ export const converterMinutes = (placed: readonly PlacedConverter[]): number =>
 
 /** The wiring as a recipe: wires numbered and coloured, ties, what stays open, what cannot be done. */
 export function recipe(
-  spec: JoinSpec,
+  spec: AdapterSpec,
   placed: PlacedConverter[],
   solved: Wired & Pick<Recipe, 'impossible' | 'rounds'>,
-  strands: readonly Strand[],
-  most: ReadonlyMap<Strand, number>,
+  strands: readonly Wire[],
+  most: ReadonlyMap<Wire, number>,
 ): Recipe {
   const kept = tiesOf(
     spec,
@@ -24,13 +24,13 @@ export function recipe(
   );
   const awgOf = new Map(solved.nets.map(({ net, awg }) => [net, awg]));
   const seen = new Set<string>();
-  const again = (end: Strand['from']) => {
+  const again = (end: Wire['from']) => {
     const key = `${end.side} ${end.plug} ${end.pin}`;
     if (seen.has(key)) return true;
     seen.add(key);
     return false;
   };
-  const wires = strands.map((strand, i): JoinWire => ({
+  const wires = strands.map((strand, i): AdapterWire => ({
     n: i + 1,
     from: strand.from,
     to: strand.to,
@@ -66,7 +66,7 @@ export function recipe(
 }
 
 /** The nearest pin of its own plug that carries the net, else any that does. */
-function tiedTo(tie: Tie, wires: readonly JoinWire[]): End | undefined {
+function tiedTo(tie: Tie, wires: readonly AdapterWire[]): End | undefined {
   const ends = wires.flatMap((wire) => (wire.signal === tie.to ? [wire.from, wire.to] : []));
   const own = ends.filter((end) => end.side === tie.end.side && end.plug === tie.end.plug);
   const far = (end: End) => Math.abs(Number(end.pin) - Number(tie.end.pin));
@@ -83,7 +83,7 @@ function colourOf(name: string, all: readonly string[]): string {
   return others[plain.indexOf(name) % others.length] ?? 'white';
 }
 
-function notesOf(spec: JoinSpec, placed: readonly PlacedConverter[]): string[] {
+function notesOf(spec: AdapterSpec, placed: readonly PlacedConverter[]): string[] {
   return [
     ...placed.map(
       (each) =>

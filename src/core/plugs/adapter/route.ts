@@ -17,7 +17,7 @@ export interface Kind {
   /** Amps one contact bears with its wire. */
   amps: number;
   /** Must be wired, and never as the only giving contact of a tree: a converter's return. */
-  leans?: boolean | undefined;
+  returnOnly?: boolean | undefined;
 }
 
 export interface Taking extends Kind {
@@ -50,7 +50,7 @@ const MOST_DEALS = 5000;
 const MOST_IN_ALL = 30000;
 
 /** Undefined when no wiring carries it. Needs and amps in A. */
-export function carry(
+export function route(
   gives: readonly Kind[],
   takes: readonly Taking[],
   prices: Prices,
@@ -81,9 +81,11 @@ function candidates(gives: readonly Kind[], takes: readonly Taking[], prices: Pr
     if (takes.some((each, k) => (filled[k] ?? 0) * each.amps < each.need - EPS)) continue;
     const taking = sum(filled);
     if (taking === 0) continue;
-    for (const used of counts(gives.map((each) => [each.leans ? each.count : 0, each.count]))) {
+    for (const used of counts(
+      gives.map((each) => [each.returnOnly ? each.count : 0, each.count]),
+    )) {
       const giving = sum(used);
-      const standing = sum(used.filter((_, i) => !gives[i]?.leans));
+      const standing = sum(used.filter((_, i) => !gives[i]?.returnOnly));
       if (standing === 0) continue;
       if (gives.reduce((s, each, i) => s + (used[i] ?? 0) * each.amps, 0) < whole - EPS) continue;
       for (let trees = Math.min(standing, taking); trees >= 1; trees -= 1) {
@@ -207,7 +209,7 @@ function carries(
   gives: readonly Kind[],
   takes: readonly Taking[],
 ): boolean {
-  const stands = (tree: Tree) => tree.gives.some((n, i) => n > 0 && !gives[i]?.leans);
+  const stands = (tree: Tree) => tree.gives.some((n, i) => n > 0 && !gives[i]?.returnOnly);
   if (!trees.every(stands)) return false;
   const supply = trees.map((tree) =>
     tree.gives.reduce((s, n, i) => s + n * (gives[i]?.amps ?? 0), 0),

@@ -4,7 +4,7 @@ import { asPlug } from '../../model/lookup/ownPlugs.ts';
 import { plug, type Plug } from '../../standards/plugs/index.ts';
 import { levels } from '../../standards/plugs/signals.ts';
 import type { OwnPlug } from '../../model/types/types.ts';
-import type { JoinSpec } from './types.ts';
+import type { AdapterSpec } from './types.ts';
 
 /** A plug of the shelf by its id, or one of one's own written out. */
 const plugField = () =>
@@ -41,14 +41,14 @@ const joinSchema = object({
 }).noUnknown('${path} has names it does not know: ${unknown}');
 
 /** What the API takes, as a spec. Throws yup's ValidationError with the path of the fault. */
-export function readJoin(value: unknown): JoinSpec {
+export function readAdapterSpec(value: unknown): AdapterSpec {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     throw new ValidationError('the body is no object', value);
   const input = joinSchema.validateSync(value, { strict: true });
   const plugs = (list: readonly unknown[]): Plug[] =>
     list.map((each) => (typeof each === 'string' ? (plug(each) as Plug) : asPlug(each as OwnPlug)));
   return {
-    ...(input as unknown as JoinSpec),
+    ...(input as unknown as AdapterSpec),
     gives: plugs(input.gives),
     takes: plugs(input.takes),
   };

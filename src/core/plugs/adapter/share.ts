@@ -1,7 +1,7 @@
 import { contactOhm } from '../../standards/wire.ts';
 import { nodeVolts, type Resistor } from '../../units/resistors.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
-import type { Strand } from './assign.ts';
+import type { Wire } from './assign.ts';
 import type { Contacts, Net } from './nets.ts';
 import type { End } from './types.ts';
 
@@ -36,7 +36,7 @@ const ohms = (kind: Contacts) =>
 /** The net as resistors with all contacts aged. Node 0 is the supply's rail; each taking plug is a node its amps leave by. */
 export function sharingNet(
   net: Net,
-  strands: readonly Strand[],
+  strands: readonly Wire[],
   awg: number,
   lengthMm: number,
 ): SharingNet {

@@ -3,7 +3,7 @@ import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { endName, same } from './names.ts';
-import type { End, JoinWire, Recipe } from './types.ts';
+import type { End, AdapterWire, Recipe } from './types.ts';
 
 /**
  * What proves an adapter before anything is switched on: which pins must beep and which must not,
@@ -104,7 +104,7 @@ export function live(recipe: Recipe): LiveRow[] {
   const returned = recipe.wires.find((wire) => wire.signal === 'COM');
   if (!returned || recipe.impossible.length > 0) return [];
   const minus = returned.to;
-  const first = new Map<string, JoinWire>();
+  const first = new Map<string, AdapterWire>();
   for (const wire of recipe.wires) {
     const name = `${wire.signal} ${wire.to.side} ${wire.to.plug}`;
     if (!first.has(name) && wire.to.side === 'take') first.set(name, wire);
@@ -147,7 +147,7 @@ export function live(recipe: Recipe): LiveRow[] {
 }
 
 function expected(
-  wire: JoinWire,
+  wire: AdapterWire,
   loadA: number,
   nominal = signal(wire.signal).volts,
 ): Range | undefined {
@@ -161,11 +161,11 @@ function expected(
 }
 
 /** Amps of the load: half of what the wire may carry, at most the test amps, little on a weak rail. */
-const loadA = (wire: JoinWire) =>
+const loadA = (wire: AdapterWire) =>
   wire.signal === '-12V' ? 0.02 : Math.min(TEST_A, Math.max(0.1, (wire.mostA ?? TEST_A) * 0.5));
 
 /** A resistor that draws them. */
-function loadFor(wire: JoinWire): string {
+function loadFor(wire: AdapterWire): string {
   const volts = Math.abs(signal(wire.signal).volts ?? 0);
   const ohm = volts / loadA(wire);
   return `${ohm < 10 ? ohm.toFixed(1) : Math.round(ohm)} Ω, ${Math.ceil(volts * loadA(wire) * 2)} W`;

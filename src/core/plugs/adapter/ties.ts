@@ -1,7 +1,7 @@
 import { signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../mate/index.ts';
 import { isRail, pinsOf } from './nets.ts';
-import type { End, JoinSpec, Recipe } from './types.ts';
+import type { End, AdapterSpec, Recipe } from './types.ts';
 import { table } from '../../units/table.ts';
 
 /**
@@ -32,7 +32,11 @@ export const alarms: Record<string, { satisfy: string; silenced: string }> = tab
 type Kept = Pick<Recipe, 'ties' | 'open' | 'impossible' | 'notes'>;
 
 /** Everything the nets do not join, for both sides. `made`: rails that converters bring; `used`: rails they feed on. */
-export function tiesOf(spec: JoinSpec, made: ReadonlySet<string>, used: ReadonlySet<string>): Kept {
+export function tiesOf(
+  spec: AdapterSpec,
+  made: ReadonlySet<string>,
+  used: ReadonlySet<string>,
+): Kept {
   const kept: Kept = { ties: [], open: [], impossible: [], notes: [] };
   const brings = (name: string) =>
     made.has(name) || spec.gives.some((plug) => plug.pins.includes(name));
@@ -81,7 +85,7 @@ function each(
 
 type Has = (name: string) => boolean;
 
-function taking(spec: JoinSpec, end: End, name: string, brings: Has, kept: Kept): void {
+function taking(spec: AdapterSpec, end: End, name: string, brings: Has, kept: Kept): void {
   const { direction } = signal(name);
   const alarm = alarms[name];
   if (alarm && !brings(name)) {

@@ -2,7 +2,7 @@ import type { Converter } from '../../standards/converters.ts';
 import type { Plug } from '../../standards/plugs/index.ts';
 
 /** What is to be joined. Signals are named as in standards/plugs; amps, mm, AWG. */
-export interface JoinSpec {
+export interface AdapterSpec {
   /** Plugs the supply or the machine brings. */
   gives: readonly Plug[];
   /** Sockets to be fed. */
@@ -28,7 +28,7 @@ export type End =
   | { side: 'give' | 'take'; plug: number; pin: number }
   | { side: 'converter'; plug: number; pin: 'in' | 'out' | 'return' };
 
-export interface JoinWire {
+export interface AdapterWire {
   n: number;
   from: End;
   to: End;
@@ -71,7 +71,7 @@ export interface PlacedConverter extends Converter {
 export interface Recipe {
   gives: readonly Plug[];
   takes: readonly Plug[];
-  wires: JoinWire[];
+  wires: AdapterWire[];
   ties: Tie[];
   open: LeftOpen[];
   converters: PlacedConverter[];
@@ -88,4 +88,4 @@ export interface Recipe {
   notes: string[];
 }
 
-export class JoinError extends Error {}
+export class AdapterError extends Error {}

@@ -1,8 +1,8 @@
 import { bundles } from '../../standards/wire.ts';
-import { bears, crimps, ratedA } from './ampacity.ts';
-import { carry, type Carried } from './route.ts';
+import { ampacity, crimps, ratedA } from './ampacity.ts';
+import { route, type Carried } from './route.ts';
 import { needOver, type Net } from './nets.ts';
-import type { JoinSpec, Recipe } from './types.ts';
+import type { AdapterSpec, Recipe } from './types.ts';
 
 /** Minutes: a wire cut, stripped and crimped at both ends; a splice soldered and sleeved (common practice, no source). */
 export const WIRE_MINUTES = 3;
@@ -12,14 +12,14 @@ const gaugeMinutes = (awg: number) => Math.max(0, (22 - awg) / 2) * 0.2;
 /** Rails and returns are not laid thinner than this where the crimp takes it (common practice, no source). */
 const POWER_AWG = 20;
 
-export type Known = typeof carry;
+export type Known = typeof route;
 
 /** Nets come back many times over bundles, converters and rounds: each is solved once. */
 export function remembering(): Known {
   const kept = new Map<string, Carried | undefined>();
   return (gives, takes, prices) => {
     const key = JSON.stringify([gives, takes, prices]);
-    if (!kept.has(key)) kept.set(key, carry(gives, takes, prices));
+    if (!kept.has(key)) kept.set(key, route(gives, takes, prices));
     return kept.get(key);
   };
 }
@@ -36,7 +36,7 @@ export interface Wired {
 
 /** The cheapest wiring whose number of loaded wires agrees with the bundle it was worked out for. */
 export function inBundle(
-  spec: JoinSpec,
+  spec: AdapterSpec,
   nets: readonly Net[],
   more: ReadonlyMap<Net, number>,
   known: Known,
@@ -74,7 +74,7 @@ const count = (tree: { gives: number[]; takes: number[] }) =>
   [...tree.gives, ...tree.takes].reduce((sum, each) => sum + each, 0);
 
 function onGauges(
-  spec: JoinSpec,
+  spec: AdapterSpec,
   net: Net,
   loaded: number,
   more: number,
@@ -94,12 +94,12 @@ function onGauges(
     const carried = known(
       net.gives.map((kind) => ({
         count: kind.ends.length,
-        amps: bears(kind, awg, loaded),
-        leans: kind.takesUp !== undefined,
+        amps: ampacity(kind, awg, loaded),
+        returnOnly: kind.takesUp !== undefined,
       })),
       net.takes.map((kind) => ({
         count: kind.ends.length,
-        amps: bears(kind, awg, loaded),
+        amps: ampacity(kind, awg, loaded),
         need: kind.need * more,
         all: kind.all,
       })),
@@ -110,7 +110,7 @@ function onGauges(
   return best ?? { carried: undefined, awg: awgs[0] ?? 18 };
 }
 
-function carryFault(net: Net, spec: JoinSpec): Recipe['impossible'][number] {
+function carryFault(net: Net, spec: AdapterSpec): Recipe['impossible'][number] {
   const awg = Math.min(...(spec.awgs ?? [16]));
   const short = net.takes.find(
     (kind) => kind.plug && kind.ends.length * ratedA(kind.plug, awg) < kind.need,

@@ -22,4 +22,4 @@ export {
 export { noted, readNotes, writeNotes, type PlugNotes } from './words.ts';
 export { believe, type Common } from './beliefs.ts';
 export { ownPlugOf, plugTag } from './keep.ts';
-export { simulatedBench, type Bench, type HiddenPlug } from './meter.ts';
+export { simulatedPlug, type SimulatedPlug, type HiddenPlug } from './meter.ts';

@@ -21,7 +21,7 @@ export interface HiddenPlug {
   gauges?: readonly number[];
 }
 
-export interface Bench {
+export interface SimulatedPlug {
   /** Throws RangeError for a pin it has not, and for what is no reading of one pin. */
   read: (pin: number, kind: ReadingKind) => Reading | 'fuse blown';
   /** Two probes, unplugged: do the pins beep with each other? */
@@ -30,18 +30,18 @@ export interface Bench {
   fuse: () => 'whole' | 'blown';
 }
 
-export interface BenchOptions {
+export interface SimulatedPlugOptions {
   meter?: Meter;
   /** The meter's lead was left in the amps socket. */
   leadInAmps?: boolean;
 }
 
 /** `random` gives numbers from 0 to 1. Throws RangeError for a pin the plug has not. */
-export function simulatedBench(
+export function simulatedPlug(
   plug: HiddenPlug,
   random: () => number,
-  options: BenchOptions = {},
-): Bench {
+  options: SimulatedPlugOptions = {},
+): SimulatedPlug {
   const meter = options.meter ?? handMeter;
   let blown = false;
   const bad = new Map<number, boolean>();

@@ -10,7 +10,7 @@ export interface Contact extends Touch {
 
 export type Verdict = 'right' | 'partly' | 'wrong' | 'burns' | 'unknown' | 'does not fit';
 
-export interface Meeting {
+export interface Mating {
   verdict: Verdict;
   /** The placement judged; undefined when it does not go in. */
   placement: Placement | undefined;
@@ -33,7 +33,7 @@ const between = (plug: Plug, own: string, header: string) =>
   plug.group === 'light' ? touch(header, own) : touch(own, header);
 
 /** What a placement does, contact by contact. */
-export function meetingOf(plug: Plug, socket: Plug, placement: Placement): Meeting {
+export function matingOf(plug: Plug, socket: Plug, placement: Placement): Mating {
   const contacts = placement.pairs.map(([plugPin, socketPin]) => ({
     plugPin,
     socketPin,
@@ -65,9 +65,9 @@ const saysOf = (contacts: readonly Contact[]) => [
 ];
 
 /** Every placement with what it does, those that slide on by themselves first. */
-export function meetings(plug: Plug, socket: Plug, keys: Keys = {}): Meeting[] {
+export function matings(plug: Plug, socket: Plug, keys: Keys = {}): Mating[] {
   return placements(plug, socket, keys)
-    .map((placement) => meetingOf(plug, socket, placement))
+    .map((placement) => matingOf(plug, socket, placement))
     .sort((a, b) => Number(b.placement?.free) - Number(a.placement?.free));
 }
 
@@ -75,8 +75,8 @@ export function meetings(plug: Plug, socket: Plug, keys: Keys = {}): Meeting[] {
  * A plug pushed on as anyone would: as it is. A snapped key is judged by the worst way it then
  * goes in, for nothing holds it from that.
  */
-export function meet(plug: Plug, socket: Plug, keys: Keys = {}): Meeting {
-  const all = meetings(plug, socket, keys);
+export function mate(plug: Plug, socket: Plug, keys: Keys = {}): Mating {
+  const all = matings(plug, socket, keys);
   const straight = all.find((each) => each.placement?.how === 'as it is');
   if (!straight) return { verdict: 'does not fit', placement: undefined, contacts: [], says: [] };
   if (!keys.snapped) return straight;

@@ -1,4 +1,4 @@
-import { practice } from '../source.ts';
+import { commonPractice } from '../source.ts';
 import type { Plug } from './plug.ts';
 
 /**
@@ -15,7 +15,7 @@ const family = (id: string, name: string, ways: number, more: Partial<Plug> = {}
   numbering: 'rows',
   pins: Array.from({ length: ways }, () => '?'),
   latch: 'where it is on the piece',
-  source: practice,
+  source: commonPractice,
   ...more,
 });
 

@@ -1,4 +1,4 @@
-import { practice, type Source } from '../source.ts';
+import { commonPractice, type Source } from '../source.ts';
 import type { Plug } from './plug.ts';
 
 /** Main, processor, card, drive and fan plugs. Pin tables of the two main plugs are checked against KiCad's symbols. */
@@ -149,7 +149,7 @@ export const powerPlugs: readonly Plug[] = [
     pins: words('+12V COM COM +5V'),
     latch: 'two cut corners; a snapped key lets it in backwards',
     contactA: 8,
-    source: practice,
+    source: commonPractice,
   }),
   line({
     id: 'small4',
@@ -158,7 +158,7 @@ export const powerPlugs: readonly Plug[] = [
     pitchMm: 2.5,
     pins: words('+5V COM COM +12V'),
     contactA: 2,
-    source: practice,
+    source: commonPractice,
   }),
   line({
     id: 'fan2',
@@ -167,7 +167,7 @@ export const powerPlugs: readonly Plug[] = [
     pitchMm: 2.54,
     pins: words('COM +12V'),
     contactA: 1,
-    source: practice,
+    source: commonPractice,
   }),
   line({
     id: 'fan3',

@@ -1,4 +1,4 @@
-import { practice, type Source } from '../source.ts';
+import { commonPractice, type Source } from '../source.ts';
 import type { Numbering, Plug } from './plug.ts';
 
 /** Front panel, lights, data, USB headers and sockets, small two- and three-way leads. */
@@ -42,11 +42,11 @@ export const smallPlugs: readonly Plug[] = [
     words('HD+ PLED+ HD- PLED- COM PWR_SW RESET COM open key'),
     frontGuide,
   ),
-  header('pled3', 'power light 3-pin', 'front', 1, words('PLED+ open PLED-'), practice),
-  header('speaker4', 'speaker 4-pin', 'front', 1, words('+5V open open SPK-'), practice),
-  header('switch2', 'push button 2-pin', 'front', 1, words('PWR_SW COM'), practice),
-  header('lid2', 'lid sensor 2-pin', 'front', 1, words('LID# COM'), practice),
-  header('lid3', 'lid sensor 3-pin', 'front', 1, words('LID# COM +5VSB'), practice),
+  header('pled3', 'power light 3-pin', 'front', 1, words('PLED+ open PLED-'), commonPractice),
+  header('speaker4', 'speaker 4-pin', 'front', 1, words('+5V open open SPK-'), commonPractice),
+  header('switch2', 'push button 2-pin', 'front', 1, words('PWR_SW COM'), commonPractice),
+  header('lid2', 'lid sensor 2-pin', 'front', 1, words('LID# COM'), commonPractice),
+  header('lid3', 'lid sensor 3-pin', 'front', 1, words('LID# COM +5VSB'), commonPractice),
   header(
     'audio10',
     'front audio 2x5',
@@ -95,10 +95,20 @@ export const smallPlugs: readonly Plug[] = [
     { pitchMm: 0.5, numbering: 'loop', contactA: 1.25, latch: 'goes in either way up' },
   ),
   header('usbA', 'USB-A socket', 'usb', 1, words('VBUS D- D+ COM'), usb, { contactA: 1.5 }),
-  header('light12', '12 V light 4-pin', 'light', 1, words('+12V G R B'), practice, { contactA: 3 }),
-  header('light5', '5 V light, three of four', 'light', 1, words('+5V DATA key COM'), practice, {
+  header('light12', '12 V light 4-pin', 'light', 1, words('+12V G R B'), commonPractice, {
     contactA: 3,
   }),
+  header(
+    'light5',
+    '5 V light, three of four',
+    'light',
+    1,
+    words('+5V DATA key COM'),
+    commonPractice,
+    {
+      contactA: 3,
+    },
+  ),
   header(
     'sataData',
     'SATA data',
@@ -124,7 +134,7 @@ const barrel = (outer: number, inner: number, amps: number, name = ''): Plug => 
   /* Inside, outside, and a middle pin that names the brick: a chip, a resistor or a fixed voltage. */
   pins: name ? ['?', 'COM', 'identity'] : ['?', 'COM'],
   contactA: amps,
-  source: practice,
+  source: commonPractice,
 });
 
 export const barrels: readonly Plug[] = [

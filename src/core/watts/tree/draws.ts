@@ -1,10 +1,10 @@
 import { moduleW } from '../../model/classes/classes.ts';
 import {
-  all,
+  partsOfKind,
   appliedOf,
   listAt,
   numberAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -114,17 +114,19 @@ const drawsUnlimited = keptByReads((plan: Plan) => everyDraw(withApplied(plan, [
 function everyDraw(plan: Plan): Draw[] {
   return [
     ...boardDraws(plan),
-    ...all(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),
+    ...partsOfKind(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),
     ...memoryDraw(plan),
-    ...(cardsOwnSupply(plan) ? [] : all(plan, 'card')).flatMap((placed) => cardDraws(plan, placed)),
-    ...all(plan, 'drive').flatMap((placed) => driveDraws(plan, placed)),
-    ...all(plan, 'fan').flatMap((placed) => fanDraw(plan, placed)),
+    ...(cardsOwnSupply(plan) ? [] : partsOfKind(plan, 'card')).flatMap((placed) =>
+      cardDraws(plan, placed),
+    ),
+    ...partsOfKind(plan, 'drive').flatMap((placed) => driveDraws(plan, placed)),
+    ...partsOfKind(plan, 'fan').flatMap((placed) => fanDraw(plan, placed)),
   ];
 }
 
 /** What every card draws in all, whatever feeds it: over slot and plugs together, at 12 V. */
 export function cardsDraws(plan: Plan): Draw[] {
-  return all(plan, 'card').flatMap((placed): Draw[] => {
+  return partsOfKind(plan, 'card').flatMap((placed): Draw[] => {
     const said = numberAt(plan, placed, 'watts');
     if (!said) return [];
     return [
@@ -141,7 +143,7 @@ export function cardsDraws(plan: Plan): Draw[] {
 }
 
 function boardDraws(plan: Plan): Draw[] {
-  const placed = one(plan, 'board');
+  const placed = partOfKind(plan, 'board');
   const watts = placed && numberAt(plan, placed, 'watts');
   if (!placed || !watts) return [];
   return (Object.keys(boardShares) as Rail[]).map((rail) => ({
@@ -156,7 +158,7 @@ function boardDraws(plan: Plan): Draw[] {
 
 function processorDraw(plan: Plan, placed: Placed): Draw[] {
   const watts = numberAt(plan, placed, 'watts');
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   if (!watts) return [];
   const own = board && textAt(plan, board, 'processorPlug')?.text;
   return [
@@ -172,7 +174,7 @@ function processorDraw(plan: Plan, placed: Placed): Draw[] {
 }
 
 function memoryDraw(plan: Plan): Draw[] {
-  const modules = all(plan, 'memory');
+  const modules = partsOfKind(plan, 'memory');
   const [first] = modules;
   if (!first) return [];
   return [

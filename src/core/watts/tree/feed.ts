@@ -1,15 +1,15 @@
 import {
-  all,
+  partsOfKind,
   listAt,
   numberAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
 } from '../../model/lookup/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
-import { add, meet, range, total, type Range } from '../../units/range.ts';
+import { add, intersection, range, total, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { solve, type Net, type Solved } from '../network/index.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
@@ -66,7 +66,8 @@ export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
   const awg = numberAt(plan, supply, 'feedAwg');
   const length =
     numberAt(plan, supply, 'feedLength') ?? (source === 'brick' ? BRICK_LENGTH : undefined);
-  const gauge = (awg && meet(awg, range(0, 40))) ?? (source === 'brick' ? range(18) : undefined);
+  const gauge =
+    (awg && intersection(awg, range(0, 40))) ?? (source === 'brick' ? range(18) : undefined);
   const pads = contactOhm(2).fresh;
   const leadOhm =
     gauge !== undefined && length
@@ -96,7 +97,7 @@ export const isDcBoard = (plan: Plan, placed: Placed): boolean =>
   /dc-dc/.test(textAt(plan, placed, 'what')?.text ?? '');
 
 function converterOf(plan: Plan): FeedConverter | undefined {
-  const placed = all(plan, 'small').find((each) =>
+  const placed = partsOfKind(plan, 'small').find((each) =>
     /converter|dc-dc/.test(textAt(plan, each, 'what')?.text ?? ''),
   );
   const said = placed && numberAt(plan, placed, 'outVolts');
@@ -182,7 +183,7 @@ export function feedTree(
   const amps = feedAmps(feed, low, high);
   const arrived = both(({ solved }) => solved.drawnW['machine']);
   const wallW = feed.source === 'brick' ? wallOf(plan, supply, givenW) : undefined;
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const branches: Branch[] = [
     ...(wallW
       ? [

@@ -1,10 +1,10 @@
 import type { NumberKey } from '../../model/properties/index.ts';
 import { plugIn } from '../../model/lookup/ownPlugs.ts';
 import {
-  all,
+  partsOfKind,
   listAt,
   numberAt,
-  one,
+  partOfKind,
   textAt,
   type Placed,
   type Plan,
@@ -26,7 +26,7 @@ const SATA_EACH = 3;
 
 /** Every lead the supply brings, hubs and splitters of the plan after those they hang on; none without a supply. */
 export const leadsOf = keptByReads((plan: Plan): Lead[] => {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   return supply ? bringsLeads(plan, supply) : [];
 });
 
@@ -87,7 +87,7 @@ function bringsLeads(plan: Plan, supply: Placed): Lead[] {
 
 /** Hubs, splitters and risers among the small parts, hung on a lead of the plug they ask for. */
 function smallLeads(plan: Plan, leads: readonly Lead[]): Lead[] {
-  return all(plan, 'small').flatMap((placed): Lead[] => {
+  return partsOfKind(plan, 'small').flatMap((placed): Lead[] => {
     const what = textAt(plan, placed, 'what')?.text ?? '';
     const id = textAt(plan, placed, 'plug')?.text;
     const own = id === undefined ? undefined : plug(id);

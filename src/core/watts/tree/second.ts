@@ -1,11 +1,11 @@
-import { all, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import { partsOfKind, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { range, total, type Range } from '../../units/range.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
 import type { Branch, Draw, State, Tree } from './types.ts';
 
 /** A second supply that feeds the cards by itself: what hangs on it does not hang on the first. */
 export function cardsOwnSupply(plan: Plan): Placed | undefined {
-  return all(plan, 'small').find(
+  return partsOfKind(plan, 'small').find(
     (each) =>
       textAt(plan, each, 'what')?.text === 'second supply' &&
       textAt(plan, each, 'feedsWhat')?.text === 'loads of its own',

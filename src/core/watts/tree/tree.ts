@@ -1,4 +1,4 @@
-import { isApplied, one, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import { isApplied, partOfKind, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
 import { hangOn } from '../../remedies/hangOn.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
@@ -39,7 +39,7 @@ function grow(plan: Plan, state: State): Tree | undefined {
 
 /** What hangs on the first supply. */
 function growFirst(plan: Plan, state: State): Tree | undefined {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   const said = drawsOf(plan);
   if (!supply || said.length === 0) return undefined;
   if (isSingleFeed(plan, supply)) return feedTree(plan, supply, said, state);
@@ -153,7 +153,7 @@ function railAt(
 
 /** Amps of one lead on one rail at full load as a plan has it, without growing the whole tree; undefined where it carries nothing. */
 export function leadAmps(plan: Plan, rail: Rail, leadId: string): Range | undefined {
-  const supply = one(plan, 'supply');
+  const supply = partOfKind(plan, 'supply');
   if (!supply) return undefined;
   const leads = leadsOf(plan);
   const draws = drawsOf(plan).map((draw) => byBoard(draw, leads));

@@ -6,7 +6,7 @@
   import { getView } from '$lib/shop/context.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { isStation } from '$lib/frame/stations.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveJob } from '$lib/shop/files.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
@@ -48,7 +48,7 @@
         >
           {#if view.job}
             {@const job = view.job}
-            <Button onclick={() => saveJob(bench.shop, job)}>Export the job as it is</Button>
+            <Button onclick={() => saveJob(shopStore.shop, job)}>Export the job as it is</Button>
           {/if}
         </Broken>
       </Stage>

@@ -1,4 +1,4 @@
-import { dice, madeRun } from '$core/heat/simulate.ts';
+import { seededNoise, madeRun } from '$core/heat/simulate.ts';
 import { numberIn } from '$lib/server/events.ts';
 import type { RequestHandler } from './$types';
 
@@ -11,7 +11,7 @@ export const GET: RequestHandler = ({ url }) => {
   const taus = Math.min(12, Math.max(0.5, numberIn(url, 'taus', 5) || 5));
   const everyS = Math.min(60, Math.max(0.5, numberIn(url, 'every', 2) || 2));
   const { s, v, room } = madeRun({ seed, taus, everyS });
-  const { normal } = dice(seed + 1000);
+  const { normal } = seededNoise(seed + 1000);
   const rows = s.map((t, i) =>
     [
       t.toFixed(1),

@@ -105,4 +105,4 @@ class Bench {
   }
 }
 
-export const bench = new Bench();
+export const shopStore = new Bench();

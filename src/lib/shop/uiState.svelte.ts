@@ -37,4 +37,4 @@ class Look {
   lastJob = $state<string | undefined>(undefined);
 }
 
-export const look = new Look();
+export const uiState = new Look();

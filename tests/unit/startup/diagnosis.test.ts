@@ -1,38 +1,43 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { addHunt, addTried, closeHunt } from '../../../src/core/edits/huntEdits.ts';
+import { addDiagnosis, addTried, closeDiagnosis } from '../../../src/core/edits/diagnosisEdits.ts';
 import type { Kind, Shop } from '../../../src/core/model/types/types.ts';
-import { huntOf, isMakers, learnedOf, sparesFor } from '../../../src/core/plan/startupOf.ts';
+import { diagnosisOf, isMakers, learnedOf, sparesFor } from '../../../src/core/plan/startupOf.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import {
   bestFirst,
   byChecklist,
   faultyMachine,
-  huntBy,
-  lookBack,
-  practiceSpares,
-} from '../../../src/core/startup/bench.ts';
-import { causes, signIds } from '../../../src/core/startup/causes.ts';
+  diagnoseBy,
+  afterwards,
+  simulatedSpares,
+} from '../../../src/core/startup/simulated.ts';
+import { causes, symptomIds } from '../../../src/core/startup/causes.ts';
 import { checklist, tests } from '../../../src/core/startup/tests.ts';
-import { minutesOf, priorOf, undoLast } from '../../../src/core/startup/hunt.ts';
-import { nextTests, oddsOf, standOf, type HuntState } from '../../../src/core/startup/index.ts';
-import { readHunt } from '../../../src/core/startup/schema.ts';
+import { minutesOf, priorOf, undoLast } from '../../../src/core/startup/diagnosis.ts';
+import {
+  nextTests,
+  oddsOf,
+  standOf,
+  type DiagnosisState,
+} from '../../../src/core/startup/index.ts';
+import { readDiagnosis } from '../../../src/core/startup/schema.ts';
 import { leaveAlone, settingsFor } from '../../../src/core/startup/settings.ts';
 import { jobOver, planWith } from '../../helpers/build.ts';
 
-const start: HuntState = {
+const start: DiagnosisState = {
   sign: 'picture',
   after: [],
   maker: false,
-  spares: practiceSpares,
+  spares: simulatedSpares,
   tried: [],
 };
-const first = (state: HuntState) => oddsOf(state).odds[0]!.cause.id;
+const first = (state: DiagnosisState) => oddsOf(state).odds[0]!.cause.id;
 
 describe('startup/causes', () => {
   it('every sign has causes, every cause a test that tells of it or is the last resort', () => {
-    for (const sign of signIds)
+    for (const sign of symptomIds)
       expect(causes.filter((each) => (each.odds[sign] ?? 0) > 0).length, sign).to.be.at.least(5);
     const told = new Set(tests.flatMap((each) => Object.keys(each.likely)));
     for (const cause of causes)
@@ -56,7 +61,7 @@ describe('startup/hunt', () => {
       { selector: (each) => each.test, maxLength: 8 },
     );
     fc.assert(
-      fc.property(fc.constantFrom(...signIds), tried, (sign, list) => {
+      fc.property(fc.constantFrom(...symptomIds), tried, (sign, list) => {
         const { odds, explained } = oddsOf({ ...start, sign, tried: list });
         expect(odds.reduce((sum, each) => sum + each.share, 0)).to.be.closeTo(1, 1e-4);
         expect(explained).to.be.within(0, 1);
@@ -76,11 +81,11 @@ describe('startup/hunt', () => {
     one.forEach((each, i) => expect(each.share).to.be.closeTo(other[i]!.share, 1e-12));
   });
   it('what was changed last is likelier, and undoing it is always offered', () => {
-    const share = (state: HuntState, id: string) =>
+    const share = (state: DiagnosisState, id: string) =>
       oddsOf(state).odds.find((each) => each.cause.id === id)?.share ?? 0;
-    const after: HuntState = { ...start, after: ['memory'] };
+    const after: DiagnosisState = { ...start, after: ['memory'] };
     expect(share(after, 'memory-bad')).to.be.above(share(start, 'memory-bad') * 1.5);
-    for (const sign of signIds) {
+    for (const sign of symptomIds) {
       const offered = nextTests({ ...start, sign, after: ['card', 'memory', 'case'] });
       if (sign === 'no-standby') continue;
       expect(
@@ -91,14 +96,14 @@ describe('startup/hunt', () => {
     expect(undoLast([])).to.equal(undefined);
   });
   it('a swap is offered with a part of the shelf or not at all', () => {
-    const swaps = (spares: HuntState['spares']) =>
+    const swaps = (spares: DiagnosisState['spares']) =>
       nextTests({ ...start, spares }).filter((each) => each.test.spare);
     expect(swaps({})).to.be.empty;
     const [swap] = swaps({ memory: { id: 'A14', name: 'module A14' } });
     expect(swap?.with).to.deep.equal({ id: 'A14', name: 'module A14' });
   });
   it('names a cause once it is sure: swapped RAM that works, after reseating that did not', () => {
-    const state: HuntState = {
+    const state: DiagnosisState = {
       ...start,
       sign: 'beeps',
       tried: [
@@ -108,7 +113,7 @@ describe('startup/hunt', () => {
       ],
     };
     expect(['memory-bad', 'memory-mix']).to.include(first(state));
-    const reseated: HuntState = {
+    const reseated: DiagnosisState = {
       ...start,
       sign: 'beeps',
       tried: [{ test: 'memory-reseat', yes: true }],
@@ -138,7 +143,7 @@ describe('startup/hunt', () => {
   });
   it('information is never negative nor above what is open', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...signIds), (sign) => {
+      fc.property(fc.constantFrom(...symptomIds), (sign) => {
         const { odds } = oddsOf({ ...start, sign });
         const open = odds.reduce((sum, { share }) => sum - share * Math.log2(share), 0);
         for (const each of nextTests({ ...start, sign })) {
@@ -162,11 +167,11 @@ describe('startup/bench, the practice machine', () => {
     this.timeout(60_000);
     let [own, list, right, rightByList] = [0, 0, 0, 0];
     for (let i = 1; i <= 500; i += 1) {
-      const sign = signIds[i % signIds.length]!;
+      const sign = symptomIds[i % symptomIds.length]!;
       const machine = faultyMachine(sign, i * 7919);
-      const from = { after: [] as Kind[], maker: false, spares: practiceSpares };
-      const a = huntBy(machine, from, bestFirst);
-      const b = huntBy(machine, from, byChecklist);
+      const from = { after: [] as Kind[], maker: false, spares: simulatedSpares };
+      const a = diagnoseBy(machine, from, bestFirst);
+      const b = diagnoseBy(machine, from, byChecklist);
       own += a.minutes;
       list += b.minutes;
       if (a.named === machine.cause.id) right += 1;
@@ -177,7 +182,7 @@ describe('startup/bench, the practice machine', () => {
     expect(right).to.be.at.least(350);
   });
   it('looks back: which test would have told more', () => {
-    const state: HuntState = {
+    const state: DiagnosisState = {
       ...start,
       sign: 'memory',
       tried: [
@@ -185,14 +190,14 @@ describe('startup/bench, the practice machine', () => {
         { test: 'memory-reseat', yes: true },
       ],
     };
-    const better = lookBack(state);
+    const better = afterwards(state);
     expect(better[0]).to.include({ step: 1, did: tests.find((each) => each.id === 'socket')!.ask });
     expect(better[0]!.by).to.be.above(1.5);
-    const good: HuntState = {
+    const good: DiagnosisState = {
       ...state,
       tried: [{ test: nextTests({ ...state, tried: [] })[0]!.test.id, yes: false }],
     };
-    expect(lookBack(good)).to.be.empty;
+    expect(afterwards(good)).to.be.empty;
   });
 });
 
@@ -229,9 +234,9 @@ describe('plan/startupOf', () => {
     const { shop: own } = jobOver({ memory1: {} });
     const hunt = { sign: 'picture', at: '2026-11-25', after: ['memory1'], tried: [] };
     const done = [
-      addHunt('1', hunt).edit,
+      addDiagnosis('1', hunt).edit,
       addTried('1', 'h1', { testId: 'ports', result: 'yes', minutes: 4, at: '2026-11-25' }),
-      closeHunt('1', 'h1', { verdict: 'found', causeId: 'screen' }),
+      closeDiagnosis('1', 'h1', { verdict: 'found', causeId: 'screen' }),
     ].reduce((now, edit) => edit(now), own);
     expect(learnedOf(done).found).to.deep.equal({ picture: { screen: 1 } });
     expect(learnedOf(done, undefined, 'found machine').found['picture']).to.deep.equal({
@@ -242,9 +247,9 @@ describe('plan/startupOf', () => {
       n: 2,
     });
     expect(learnedOf(done, 'h1').found).to.deep.equal({});
-    const open = closeHunt('1', 'h1', { verdict: 'given up', causeId: undefined })(done);
+    const open = closeDiagnosis('1', 'h1', { verdict: 'given up', causeId: undefined })(done);
     expect(learnedOf(open).found).to.deep.equal({});
-    const state = huntOf(planOf(done, done.jobs[0]!), done.jobs[0]!.hunts[0]!)!;
+    const state = diagnosisOf(planOf(done, done.jobs[0]!), done.jobs[0]!.hunts[0]!)!;
     expect(state).to.deep.include({
       sign: 'picture',
       after: ['memory'],
@@ -289,18 +294,18 @@ describe('startup/settings', () => {
 
 describe('startup/schema', () => {
   it('takes a search and refuses what is none, with the place', () => {
-    const state = readHunt({
+    const state = readDiagnosis({
       sign: 'loops',
       after: ['memory'],
       spares: { memory: 'A14' },
       tried: [{ test: 'least', yes: true }],
     });
     expect(state.spares.memory).to.deep.equal({ id: 'A14', name: 'A14' });
-    expect(() => readHunt({ sign: 'smoke' })).to.throw(/sign/);
-    expect(() => readHunt({ sign: 'loops', tried: [{ test: 'kick', yes: true }] })).to.throw(
+    expect(() => readDiagnosis({ sign: 'smoke' })).to.throw(/sign/);
+    expect(() => readDiagnosis({ sign: 'loops', tried: [{ test: 'kick', yes: true }] })).to.throw(
       /tried\[0\]\.test/,
     );
-    expect(() => readHunt({ sign: 'loops', spares: { wheel: 'x' } })).to.throw(/spares/);
-    expect(() => readHunt([])).to.throw(/no object/);
+    expect(() => readDiagnosis({ sign: 'loops', spares: { wheel: 'x' } })).to.throw(/spares/);
+    expect(() => readDiagnosis([])).to.throw(/no object/);
   });
 });

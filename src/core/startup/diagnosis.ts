@@ -1,10 +1,10 @@
 import type { Kind } from '../model/types/types.ts';
-import { causes, type Cause, type Sign } from './causes.ts';
+import { causes, type Cause, type Symptom } from './causes.ts';
 import { BY_CHANCE, tests, type Test } from './tests.ts';
 
 /** What is known of a machine that does not start. */
-export interface HuntState {
-  sign: Sign;
+export interface DiagnosisState {
+  sign: Symptom;
   /** Kinds of part changed last. */
   after: readonly Kind[];
   /** Its maker's own board and plugs. */
@@ -75,7 +75,7 @@ export function testOf(id: string, after: readonly Kind[]): Test | undefined {
 export const chanceOf = (test: Test, cause: Cause): number => test.likely[cause.id] ?? BY_CHANCE;
 
 /** Odds before any test: those written down, what was changed last, the kind of machine, the shop's own. */
-export function priorOf(state: HuntState): Odds[] {
+export function priorOf(state: DiagnosisState): Odds[] {
   const own = state.learned?.found[state.sign] ?? {};
   const cases = Object.values(own).reduce((sum, each) => sum + each, 0);
   const written = shares(
@@ -94,7 +94,7 @@ export function priorOf(state: HuntState): Odds[] {
 }
 
 /** Odds after all that was tried (Bayes, one cause at a time), likeliest first, and how well anything explains it. */
-export function oddsOf(state: HuntState): { odds: Odds[]; explained: number } {
+export function oddsOf(state: DiagnosisState): { odds: Odds[]; explained: number } {
   let explained = 1;
   const odds = state.tried.reduce((before, { test: id, yes }) => {
     const test = testOf(id, state.after);
@@ -132,7 +132,7 @@ export function minutesOf(test: Test, learned: Learned | undefined): number {
  * Tests still to make, the one that tells most for its minutes and risk first. A swap is offered with
  * the part of the shelf it is done with, or not at all.
  */
-export function nextTests(state: HuntState): NextTest[] {
+export function nextTests(state: DiagnosisState): NextTest[] {
   const { odds } = oddsOf(state);
   const done = new Set(state.tried.map((each) => each.test));
   const undo = undoLast(state.after);
@@ -165,7 +165,7 @@ export function nextTests(state: HuntState): NextTest[] {
 export const SURE = 0.9;
 
 /** Where a search stands: the cause named, or what contradicts itself. */
-export function standOf(state: HuntState): {
+export function standOf(state: DiagnosisState): {
   named: Odds | undefined;
   contradicts: string | undefined;
 } {

@@ -1,12 +1,12 @@
 <script lang="ts">
-  import { addHunt, addTried, closeHunt, dropTried } from '$core/edits/huntEdits.ts';
+  import { addDiagnosis, addTried, closeDiagnosis, dropTried } from '$core/edits/diagnosisEdits.ts';
   import type { Plan } from '$core/model/lookup/plan.ts';
   import { seatName } from '$core/model/types/seats.ts';
-  import { huntVerdicts } from '$core/model/types/types.ts';
-  import { huntOf } from '$core/plan/startupOf.ts';
-  import { nextTests, oddsOf, signIds, signs, standOf, testOf } from '$core/startup/index.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { look } from '$lib/shop/look.svelte.ts';
+  import { diagnosisVerdicts } from '$core/model/types/types.ts';
+  import { diagnosisOf } from '$core/plan/startupOf.ts';
+  import { nextTests, oddsOf, symptomIds, symptoms, standOf, testOf } from '$core/startup/index.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
@@ -22,7 +22,7 @@
   const hunt = $derived(
     hunts.find((each) => each.id === openId) ?? hunts.find((each) => !each.verdict) ?? hunts.at(-1),
   );
-  const known = $derived(hunt && huntOf(plan, hunt));
+  const known = $derived(hunt && diagnosisOf(plan, hunt));
   const stand = $derived(known && standOf(known));
   const tests = $derived(known ? nextTests(known) : []);
   let skipped = $state<string[]>([]);
@@ -49,13 +49,15 @@
 
   function begin(sign: string): void {
     if (!view.job) return;
-    const added = addHunt(view.job.id, {
+    const added = addDiagnosis(view.job.id, {
       sign,
       at: new Date().toISOString(),
       after: changed.slice(0, 20),
       tried: [],
     });
-    void bench.edit(`it does not start: ${sign}`, added.edit).then(() => (openId = added.tag()));
+    void shopStore
+      .edit(`it does not start: ${sign}`, added.edit)
+      .then(() => (openId = added.tag()));
     openId = added.tag();
     skipped = [];
     started = Date.now();
@@ -66,7 +68,7 @@
     /* Minutes by the clock where they can be meant, else the usual ones. */
     const clock = (Date.now() - started) / 60_000;
     const minutes = clock > 0.5 && clock < 90 ? Math.round(clock) : Math.round(inHand.minutes);
-    bench.edit(
+    shopStore.edit(
       `tried: ${inHand.test.id}`,
       addTried(view.job.id, hunt.id, {
         testId: inHand.test.id,
@@ -74,20 +76,20 @@
         minutes: Math.max(1, minutes),
         at: new Date().toISOString(),
         ...(inHand.with ? { with: inHand.with.name } : {}),
-        ...(look.who.trim() ? { who: look.who.trim() } : {}),
+        ...(uiState.who.trim() ? { who: uiState.who.trim() } : {}),
       }),
     );
     chosen = undefined;
     started = Date.now();
   }
 
-  function close(verdict: (typeof huntVerdicts)[number]): void {
+  function close(verdict: (typeof diagnosisVerdicts)[number]): void {
     if (!view.job || !hunt) return;
     const causeId =
       verdict === 'found' ? (stand?.named ?? course.at(-1)?.[0])?.cause.id : undefined;
-    bench.edit(
+    shopStore.edit(
       `search closed: ${verdict}`,
-      closeHunt(view.job.id, hunt.id, {
+      closeDiagnosis(view.job.id, hunt.id, {
         verdict,
         causeId,
         ...(note.trim() ? { note: note.trim() } : {}),
@@ -111,12 +113,12 @@
         }}
       >
         <option value="" disabled>what does it do?</option>
-        {#each signIds as id (id)}<option value={id}>{signs[id]}</option>{/each}
+        {#each symptomIds as id (id)}<option value={id}>{symptoms[id]}</option>{/each}
       </select></label
     >
     {#each hunts as each (each.id)}
       <Button onclick={() => (openId = each.id)} aria-pressed={each.id === hunt?.id}
-        >{signs[each.sign as keyof typeof signs] ?? each.sign}{each.verdict
+        >{symptoms[each.sign as keyof typeof symptoms] ?? each.sign}{each.verdict
           ? `: ${each.verdict}`
           : ''}</Button
       >
@@ -175,7 +177,7 @@
       {/if}
       <p class="row no-print">
         <input
-          bind:value={look.who}
+          bind:value={uiState.who}
           maxlength="40"
           placeholder="who"
           aria-label="who"
@@ -199,7 +201,7 @@
             {#if !hunt.verdict}<button
                 onclick={() =>
                   view.job &&
-                  bench.edit('test taken back', dropTried(view.job.id, hunt.id, each.testId))}
+                  shopStore.edit('test taken back', dropTried(view.job.id, hunt.id, each.testId))}
                 >Take back</button
               >{/if}
           </li>

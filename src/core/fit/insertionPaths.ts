@@ -1,14 +1,14 @@
 import { gap, restOf } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { isApplied, numberAt, one, type Plan } from '../model/lookup/plan.ts';
+import { isApplied, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
-import { practice } from '../standards/source.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { separation, type Box } from './space/box.ts';
-import { way, type Coord } from './space/coord.ts';
+import { offsetTerms, type Coord } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';
 import { offer } from '../remedies/offer.ts';
 import { tilt } from '../remedies/tilt.ts';
@@ -95,7 +95,7 @@ type Stretch = readonly [Coord, Coord];
 
 /** Do two stretches share more than a hair? What both are measured from falls out. */
 function shared(a: Stretch, b: Stretch, more: number): 'sure' | 'may' | 'no' {
-  const [onA, onB] = [restOf(way(b[0], a[1])), restOf(way(a[0], b[1]))];
+  const [onA, onB] = [restOf(offsetTerms(b[0], a[1])), restOf(offsetTerms(a[0], b[1]))];
   const most = Math.min(onA.hi + more, onB.hi);
   const least = Math.min(onA.lo + more, onB.lo);
   return most <= 1 ? 'no' : least > 1 ? 'sure' : 'may';
@@ -105,14 +105,14 @@ const below = (aLo: number, aHi: number, bLo: number, bHi: number): 'sure' | 'ma
   aLo >= bHi ? 'no' : aHi < bLo ? 'sure' : 'may';
 
 /** No straight way in is a Watch until somebody tried: two that block each other, a board without room to shift. */
-export function noWayIn(plan: Plan): Finding[] {
+export function noInsertionPath(plan: Plan): Finding[] {
   return [...boardShift(plan), ...mutual(plan)];
 }
 
 /** A board has to come in from the front a little, or its ports do not get through the rear wall. */
 function boardShift(plan: Plan): Finding[] {
-  const shell = one(plan, 'case');
-  const board = one(plan, 'board');
+  const shell = partOfKind(plan, 'case');
+  const board = partOfKind(plan, 'board');
   const room = shell && numberAt(plan, shell, 'boardDepth');
   const depth = board && numberAt(plan, board, 'depth');
   if (!shell || !board || !room || !depth || room.how === 'class') return [];
@@ -130,9 +130,9 @@ function boardShift(plan: Plan): Finding[] {
         termOf(board, 'depth', 'board to the front', -1, depth),
         plain(tried ? 'tilted in, tried' : 'for its ports to pass', range(tried ? 0 : TILT_MM), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 25,
       say: (_rest, mark) =>
         mark === 'clear'
@@ -164,10 +164,10 @@ function mutual(plan: Plan): Finding[] {
         plain(tried ? 'tilted in, tried' : 'straight ways in', range(tried ? 1 : 0), 1),
         plain('ways wanted', range(1), -1),
       ],
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: 'watch',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 25,
       say: (_rest, mark) =>
         mark === 'clear'

@@ -1,13 +1,14 @@
-import type { JoinSpec, Recipe } from '$core/plugs/adapter/index.ts';
+import type { AdapterSpec, Recipe } from '$core/plugs/adapter/index.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
-import type { JoinWorker } from '../../workers/join.worker.ts';
+import type { AdapterWorker } from '../../workers/adapter.worker.ts';
 
 /** An adapter worked out in a worker; a later question overtakes an earlier one. */
-export class Joining {
+export class AdapterSearch {
   recipe = $state.raw<Recipe | undefined>(undefined);
   #refused = $state<string | undefined>(undefined);
-  #worker = new Background<JoinWorker>(
-    () => new Worker(new URL('../../workers/join.worker.ts', import.meta.url), { type: 'module' }),
+  #worker = new Background<AdapterWorker>(
+    () =>
+      new Worker(new URL('../../workers/adapter.worker.ts', import.meta.url), { type: 'module' }),
   );
 
   /** Why there is no wiring, in words. */
@@ -15,7 +16,7 @@ export class Joining {
     return this.#worker.fault ?? this.#refused;
   }
 
-  async ask(spec: JoinSpec): Promise<void> {
+  async ask(spec: AdapterSpec): Promise<void> {
     const answer = await this.#worker.ask(async (api): Promise<Recipe | { fault: string }> =>
       api.join(spec),
     );

@@ -1,7 +1,7 @@
 import type { Kind } from '../model/types/types.ts';
-import { dice } from '../units/dice.ts';
-import { causes, type Cause, type Sign } from './causes.ts';
-import { chanceOf, nextTests, standOf, testOf, type HuntState } from './hunt.ts';
+import { seededRandom } from '../units/seededRandom.ts';
+import { causes, type Cause, type Symptom } from './causes.ts';
+import { chanceOf, nextTests, standOf, testOf, type DiagnosisState } from './diagnosis.ts';
 import { checklist, tests, type Test } from './tests.ts';
 
 /**
@@ -9,15 +9,15 @@ import { checklist, tests, type Test } from './tests.ts';
  * Same seed, same machine.
  */
 export interface FaultyMachine {
-  sign: Sign;
+  sign: Symptom;
   /** Told only afterwards. */
   cause: Cause;
   answer: (test: Test) => { yes: boolean; minutes: number };
 }
 
 /** A machine with this sign, its cause drawn by the odds; every test answers alike however often it is asked. */
-export function faultyMachine(sign: Sign, seed: number): FaultyMachine {
-  const random = dice(seed);
+export function faultyMachine(sign: Symptom, seed: number): FaultyMachine {
+  const random = seededRandom(seed);
   const able = causes.filter((each) => (each.odds[sign] ?? 0) > 0 && each.id !== 'other');
   const sum = able.reduce((total, each) => total + (each.odds[sign] ?? 0), 0);
   let at = random() * sum;
@@ -37,7 +37,7 @@ export function faultyMachine(sign: Sign, seed: number): FaultyMachine {
   };
 }
 
-export interface HuntRun {
+export interface SimulatedDiagnosis {
   minutes: number;
   tests: string[];
   /** The cause that was named, right or wrong; undefined: given up. */
@@ -45,12 +45,12 @@ export interface HuntRun {
 }
 
 /** A search by a way of choosing the next test, until a cause is named or nothing is left to try. */
-export function huntBy(
+export function diagnoseBy(
   machine: FaultyMachine,
-  start: Omit<HuntState, 'sign' | 'tried'>,
-  choose: (state: HuntState) => Test | undefined,
-): HuntRun {
-  let state: HuntState = { ...start, sign: machine.sign, tried: [] };
+  start: Omit<DiagnosisState, 'sign' | 'tried'>,
+  choose: (state: DiagnosisState) => Test | undefined,
+): SimulatedDiagnosis {
+  let state: DiagnosisState = { ...start, sign: machine.sign, tried: [] };
   let minutes = 0;
   for (;;) {
     const { named } = standOf(state);
@@ -65,10 +65,10 @@ export function huntBy(
 }
 
 /** Always the test that tells most for its minutes. */
-export const bestFirst = (state: HuntState): Test | undefined => nextTests(state)[0]?.test;
+export const bestFirst = (state: DiagnosisState): Test | undefined => nextTests(state)[0]?.test;
 
 /** The checklist in its order, passing over tests no cause of this sign answers to, and swaps without a part. */
-export const byChecklist = (state: HuntState): Test | undefined => {
+export const byChecklist = (state: DiagnosisState): Test | undefined => {
   const done = new Set(state.tried.map((each) => each.test));
   const able = causes.filter((each) => (each.odds[state.sign] ?? 0) > 0);
   return checklist
@@ -82,8 +82,8 @@ export const byChecklist = (state: HuntState): Test | undefined => {
 };
 
 /** What a practised hand would have tried instead, step by step: where another test told more for its minutes. */
-export function lookBack(
-  state: HuntState,
+export function afterwards(
+  state: DiagnosisState,
 ): { step: number; did: string; better: string; by: number }[] {
   return state.tried.flatMap(({ test: id }, i) => {
     const then = { ...state, tried: state.tried.slice(0, i) };
@@ -97,7 +97,7 @@ export function lookBack(
 }
 
 /** Kinds there is something of to swap with, in practice. */
-export const practiceSpares: Partial<Record<Kind, { id: string; name: string }>> = {
+export const simulatedSpares: Partial<Record<Kind, { id: string; name: string }>> = {
   memory: { id: 'practice', name: 'a module of the practice shelf' },
   supply: { id: 'practice', name: 'a PSU of the practice shelf' },
   card: { id: 'practice', name: 'a card of the practice shelf' },

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { blocks, noWayIn, orderFromSpace } from '../../../src/core/fit/ways.ts';
-import { inWay, type InWay } from '../../../src/core/order/space.ts';
+import { blocks, noInsertionPath, orderFromSpace } from '../../../src/core/fit/insertionPaths.ts';
+import { blockedSteps, type Blockage } from '../../../src/core/order/blockages.ts';
 import { sorted } from '../../../src/core/order/order.ts';
 import { step } from '../../../src/core/order/draft.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
@@ -68,7 +68,9 @@ describe('fit/ways, what stands in whose way', () => {
   });
   it('offers “tried, goes” where a board has no room to shift in behind its ports', () => {
     const at = (boardDepth: number, applied: RemedyValue[] = []) =>
-      noWayIn(planWith({ case: { boardDepth }, board: { format: 'Mini-ITX' } }, { applied }))[0];
+      noInsertionPath(
+        planWith({ case: { boardDepth }, board: { format: 'Mini-ITX' } }, { applied }),
+      )[0];
     expect(at(190)?.mark).to.equal('clear');
     const tight = at(175);
     expect(tight?.mark).to.equal('watch');
@@ -79,7 +81,7 @@ describe('fit/ways, what stands in whose way', () => {
     expect(at(175, [tilt({ seats: ['board'] })])?.mark).to.equal('clear');
   });
   it('asks nothing of a tray nobody measured', () => {
-    expect(noWayIn(planWith(over))).to.deep.equal([]);
+    expect(noInsertionPath(planWith(over))).to.deep.equal([]);
   });
 });
 
@@ -88,23 +90,27 @@ describe('order/space', () => {
     step({ id: `in:${seat}`, phase: 'in', title: seat, minutes: 1 }),
   );
   it('adds what the space asks for', () => {
-    const order = sorted(inWay(steps, [{ first: 'c', later: 'a', sure: true }])).map(
+    const order = sorted(blockedSteps(steps, [{ first: 'c', later: 'a', sure: true }])).map(
       (each) => each.title,
     );
     expect(order.indexOf('c')).to.be.below(order.indexOf('a'));
   });
   it('never makes steps wait for each other, whatever blocks whatever', () => {
     const seat = fc.constantFrom('a', 'b', 'c', 'd', 'e');
-    const block: fc.Arbitrary<InWay> = fc.record({ first: seat, later: seat, sure: fc.boolean() });
+    const block: fc.Arbitrary<Blockage> = fc.record({
+      first: seat,
+      later: seat,
+      sure: fc.boolean(),
+    });
     fc.assert(
       fc.property(fc.array(block, { maxLength: 14 }), (list) => {
         const usable = list.filter((each) => each.first !== each.later);
-        expect(sorted(inWay(steps, usable))).to.have.length(4);
+        expect(sorted(blockedSteps(steps, usable))).to.have.length(4);
       }),
     );
   });
   it('lets the first of two that ask for both stand', () => {
-    const both = inWay(steps, [
+    const both = blockedSteps(steps, [
       { first: 'a', later: 'b', sure: true },
       { first: 'b', later: 'a', sure: true },
     ]);

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { addItems, editItem } from '$core/shop/items.ts';
   import type { Job } from '$core/model/types/types.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {
@@ -12,7 +12,7 @@
 
   function add(): void {
     if (what.trim() === '') return;
-    bench.edit(
+    shopStore.edit(
       'something damaged',
       addItems(job.id, 'mishaps', [
         { at: new Date().toISOString(), what: what.trim(), mended: false, retested: false },
@@ -34,7 +34,7 @@
               type="checkbox"
               checked={mishap[key]}
               onchange={(event) =>
-                bench.edit(
+                shopStore.edit(
                   `${key}: ${mishap.what}`,
                   editItem(job.id, 'mishaps', mishap, { [key]: event.currentTarget.checked }),
                 )}

@@ -1,5 +1,5 @@
 /** Random numbers from 0 to 1, the same for the same seed (mulberry32, public domain). */
-export function dice(seed: number): () => number {
+export function seededRandom(seed: number): () => number {
   let at = seed | 0 || 1;
   return () => {
     at = (at + 0x6d2b79f5) | 0;

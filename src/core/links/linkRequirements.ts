@@ -1,12 +1,12 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { all, numberAt, one, type Plan } from '../model/lookup/plan.ts';
-import { practice } from '../standards/source.ts';
+import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 
 /** What the job asked for, counted against the plan: screens, drives, memory. */
-export function asks(plan: Plan): Finding[] {
+export function linkRequirements(plan: Plan): Finding[] {
   return (plan.job?.asks ?? []).map((ask) => {
     const terms = [
       ...{ screens, drives, memoryGb }[ask.what](plan),
@@ -20,10 +20,10 @@ export function asks(plan: Plan): Finding[] {
       seats: [...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],
       unit: ask.what === 'memoryGb' ? 'GB' : '',
       terms,
-      margin: 0,
+      minimumMargin: 0,
       short: 'short',
       lack: 'mend',
-      source: practice,
+      source: commonPractice,
       undoMinutes: 20,
       say: (rest, mark) =>
         mark === 'mend'
@@ -37,22 +37,22 @@ export function asks(plan: Plan): Finding[] {
 
 /** With a card, a board's own outputs go dark on most machines: the card counts, or else the board. */
 function screens(plan: Plan) {
-  const cards = all(plan, 'card').flatMap((placed) => {
+  const cards = partsOfKind(plan, 'card').flatMap((placed) => {
     const told = numberAt(plan, placed, 'screens');
     return told ? [termOf(placed, 'screens', placed.part.name, 1, told)] : [];
   });
   if (cards.length > 0) return cards;
-  const board = one(plan, 'board');
+  const board = partOfKind(plan, 'board');
   const told = board && numberAt(plan, board, 'screens');
   return board && told ? [termOf(board, 'screens', 'board outputs', 1, told)] : [];
 }
 
 function drives(plan: Plan) {
-  return [plain('drives in the plan', range(all(plan, 'drive').length), 1)];
+  return [plain('drives in the plan', range(partsOfKind(plan, 'drive').length), 1)];
 }
 
 function memoryGb(plan: Plan) {
-  return all(plan, 'memory').flatMap((placed) => {
+  return partsOfKind(plan, 'memory').flatMap((placed) => {
     const told = numberAt(plan, placed, 'size');
     return told ? [termOf(placed, 'size', placed.part.name, 1, told)] : [];
   });

@@ -1,5 +1,5 @@
 import { create } from 'mutative';
-import type { HeatRun, Hunt, Job, Shop, Tried } from '../model/types/types.ts';
+import type { HeatRun, Diagnosis, Job, Shop, Tried } from '../model/types/types.ts';
 import type { Edit } from './edits.ts';
 import { giveTag, type TagEdit } from '../shop/items.ts';
 
@@ -11,7 +11,7 @@ const job =
       if (found) change(found);
     });
 
-const hunt = (jobId: string, huntId: string, change: (hunt: Hunt) => void): Edit =>
+const hunt = (jobId: string, huntId: string, change: (hunt: Diagnosis) => void): Edit =>
   job(jobId, (found) => {
     const own = found.hunts.find((each) => each.id === huntId);
     if (own) change(own);
@@ -24,7 +24,7 @@ function nextId(letter: string, list: readonly { id: string }[]): string {
 }
 
 /** A new search for a fault under the job's next free name. */
-export const addHunt = (jobId: string, added: Omit<Hunt, 'id'>): TagEdit =>
+export const addDiagnosis = (jobId: string, added: Omit<Diagnosis, 'id'>): TagEdit =>
   giveTag(
     (shop) => nextId('h', listOf(shop, jobId, 'hunts')),
     (id) =>
@@ -47,10 +47,10 @@ export const dropTried = (jobId: string, huntId: string, testId: string): Edit =
     own.tried = own.tried.filter((each) => each.testId !== testId);
   });
 
-export const closeHunt = (
+export const closeDiagnosis = (
   jobId: string,
   huntId: string,
-  end: Pick<Hunt, 'verdict' | 'causeId' | 'note'>,
+  end: Pick<Diagnosis, 'verdict' | 'causeId' | 'note'>,
 ): Edit =>
   hunt(jobId, huntId, (own) => {
     Object.assign(own, end);

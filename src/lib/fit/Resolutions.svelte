@@ -1,14 +1,14 @@
 <script lang="ts">
-  import { applyWay } from '$core/edits/edits.ts';
+  import { applyResolution } from '$core/edits/edits.ts';
   import type { Plan } from '$core/model/lookup/plan.ts';
-  import { planWithWay } from '$core/resolve/resolutions.ts';
-  import type { Way } from '$core/resolve/resolutions.ts';
+  import { planWithResolution } from '$core/resolve/resolutions.ts';
+  import type { Resolution } from '$core/resolve/resolutions.ts';
   import { usualWeights, type Weights } from '$core/resolve/cost.ts';
   import { runChecks } from '$core/plan/run.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
-  import { bench } from '$lib/shop/bench.svelte.ts';
-  import { GiveSearch } from '$lib/fit/resolving.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { ResolutionSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
@@ -19,7 +19,7 @@
     plan: Plan;
   }
   const { view, plan }: Props = $props();
-  const search = new GiveSearch();
+  const search = new ResolutionSearch();
   let hour = $state(usualWeights.hour / 100);
   let looks = $state(true);
   let keepWhole = $state(true);
@@ -32,7 +32,7 @@
 
   $effect(() => {
     const job = view.job;
-    if (job) void search.search(bench.shop, job.id, weights);
+    if (job) void search.search(shopStore.shop, job.id, weights);
   });
   $effect(() => () => search.close());
 
@@ -41,25 +41,28 @@
   const ways = $derived((answer?.ways ?? []).filter((way) => way.gives.length > 0).slice(0, 6));
   const outcomes = $derived(
     ways.map((way) => {
-      const after = planWithWay(plan, way);
+      const after = planWithResolution(plan, way);
       const found = runChecks(after).filter((each) => each.station === 'fit');
       return { way, cut: caseCut(after), found };
     }),
   );
 
-  function take(way: Way): void {
+  function take(way: Resolution): void {
     if (!view.job) return;
-    bench.edit(way.gives.map((each) => each.label).join(', '), applyWay(view.job.id, way));
+    shopStore.edit(
+      way.gives.map((each) => each.label).join(', '),
+      applyResolution(view.job.id, way),
+    );
   }
 
-  const price = (way: Way) =>
+  const price = (way: Resolution) =>
     [
       way.minor > 0
-        ? `${formatMoney({ minor: way.minor, currency: bench.shop.settings.currency })} ${currencySign(bench.shop.settings.currency)}`
+        ? `${formatMoney({ minor: way.minor, currency: shopStore.shop.settings.currency })} ${currencySign(shopStore.shop.settings.currency)}`
         : '',
       way.unpriced > 0 ? `${way.unpriced} not priced` : '',
     ].filter(Boolean);
-  const words = (way: Way) =>
+  const words = (way: Resolution) =>
     [
       `${way.minutes} min`,
       ...price(way),
@@ -67,7 +70,7 @@
       ...way.givesUp.map((each) => `gives up ${each}`),
       ...way.spoils.map((each) => `shows: ${each}`),
     ].join(' · ');
-  const inUnit = (text: string) => lengthsIn(text, bench.shop.settings.unit);
+  const inUnit = (text: string) => lengthsIn(text, shopStore.shop.settings.unit);
   const count = (n: number) => n.toLocaleString('en').replaceAll(',', ' ');
 </script>
 
@@ -82,7 +85,7 @@
         stopped; what is shown may be out of date
         <button
           class="link"
-          onclick={() => view.job && void search.search(bench.shop, view.job.id, weights)}
+          onclick={() => view.job && void search.search(shopStore.shop, view.job.id, weights)}
           >Look again</button
         >
       {:else if search.fault}
@@ -90,7 +93,7 @@
       {:else if answer}
         {answer.proven
           ? `cheapest first, proven over ${count(answer.combinations)} combinations of what may give`
-          : `not finished: ${count(answer.combinations)} combinations are too many to prove; nothing unseen is cheaper than ${(Math.floor(answer.bound ?? 0) / 100).toFixed(2)} ${currencySign(bench.shop.settings.currency)}`}
+          : `not finished: ${count(answer.combinations)} combinations are too many to prove; nothing unseen is cheaper than ${(Math.floor(answer.bound ?? 0) / 100).toFixed(2)} ${currencySign(shopStore.shop.settings.currency)}`}
       {/if}
     </small>
     <span class="weigh">

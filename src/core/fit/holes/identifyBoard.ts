@@ -10,7 +10,7 @@ import {
  * Whose board is it? One pattern, one nearly, several that cannot be told apart yet (and what
  * would tell them apart), or none.
  */
-export interface Whose {
+export interface BoardIdentity {
   verdict: 'is' | 'nearly' | 'cannot tell' | 'none';
   /** The pattern it is or nearly is, or those it may be. */
   candidates: Candidate[];
@@ -32,10 +32,10 @@ export type Ask =
       no: string[];
     };
 
-export function whose(
+export function identifyBoard(
   input: RegisterInput,
   patterns: readonly Pattern[] = standardPatterns,
-): Whose {
+): BoardIdentity {
   const all = registerAll(input, patterns);
   const whole = all.filter(
     (candidate) => candidate.extra.length === 0 && candidate.chi2 <= candidate.chi2Limit,

@@ -2,14 +2,14 @@ import { seatName } from '../model/types/seats.ts';
 import type { Step } from './step.ts';
 
 /** `first` has to be in before `later` is, or there is no way in for it. */
-export interface InWay {
+export interface Blockage {
   first: string;
   later: string;
   sure: boolean;
 }
 
 /** Steps with what the space adds: a part goes in after whatever it would block, unless that makes a ring. */
-export function inWay(steps: readonly Step[], blocked: readonly InWay[]): Step[] {
+export function blockedSteps(steps: readonly Step[], blocked: readonly Blockage[]): Step[] {
   const after = new Map(steps.map((step) => [step.id, new Set(step.after)]));
   const why = new Map<string, string>();
   for (const { first, later, sure } of blocked) {

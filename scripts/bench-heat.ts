@@ -63,7 +63,7 @@ for (let seed = 1; seed <= 500; seed += 1) {
 const start = { after: [], maker: false, spares: simulatedSpares };
 const asked = symptomIds.map((sign) => {
   const began = performance.now();
-  nextTests({ ...start, sign, tried: [{ test: 'look', yes: false }] });
+  nextTests({ ...start, symptom: sign, tried: [{ test: 'look', yes: false }] });
   return performance.now() - began;
 });
 let [own, list, right, rightByList] = [0, 0, 0, 0];

@@ -53,13 +53,18 @@ describe('power-up', () => {
       (ask) => document.querySelector('.hand .ask')?.textContent !== ask,
       before,
     );
-    const job = await stored<Job>(page, 'jobs', '17', (each) => each?.hunts[0]?.tried.length === 2);
-    expect(job?.hunts[0]?.tried[1]).to.include({ result: 'no', who: 'Ane' });
+    const job = await stored<Job>(
+      page,
+      'jobs',
+      '17',
+      (each) => each?.diagnoses[0]?.tried.length === 2,
+    );
+    expect(job?.diagnoses[0]?.tried[1]).to.include({ result: 'no', who: 'Ane' });
     await page.getByRole('button', { name: 'Take back' }).last().click();
-    await stored<Job>(page, 'jobs', '17', (each) => each?.hunts[0]?.tried.length === 1);
+    await stored<Job>(page, 'jobs', '17', (each) => each?.diagnoses[0]?.tried.length === 1);
     await retype(page.getByLabel('note'), 'a standoff too many');
     await page.getByRole('button', { name: /^Found: short under the board/ }).click();
-    await stored<Job>(page, 'jobs', '17', (each) => each?.hunts[0]?.causeId === 'short');
+    await stored<Job>(page, 'jobs', '17', (each) => each?.diagnoses[0]?.causeId === 'short');
     await visit(page, '/job/17/hand-over');
     await page
       .getByText(/starts outside, not in the case: short under the board; .*a standoff too many/)
@@ -91,7 +96,7 @@ describe('power-up', () => {
     await retype(page.getByLabel('What was damaged'), 'lifted leg at the fan header');
     await page.getByLabel('What was damaged').press('Enter');
     await page.getByLabel('mended').check();
-    await stored<Job>(page, 'jobs', '14', (each) => each?.mishaps[0]?.mended === true);
+    await stored<Job>(page, 'jobs', '14', (each) => each?.damages[0]?.mended === true);
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });

@@ -86,7 +86,7 @@ export function useAll(shop: Shop): void {
     workOrderOf(plan, job.schools);
     questions(shop, found);
     standing(shop, job, now);
-    for (const hunt of job.hunts) {
+    for (const hunt of job.diagnoses) {
       diagnosisOf(plan, hunt);
       learnedOf(shop, hunt.id);
     }

@@ -4,7 +4,19 @@ import { emptyJob, emptyShop } from '../../src/core/model/types/empty.ts';
 import type { Plan } from '../../src/core/model/lookup/plan.ts';
 import { kindOfSeat } from '../../src/core/model/types/seats.ts';
 import type { Job, Part, Shop } from '../../src/core/model/types/types.ts';
+import { shapeOf } from '../../src/core/model/properties/index.ts';
+import type { Item } from '../../src/core/model/types/shapes.ts';
 import { planOf } from '../../src/core/plan/planOf.ts';
+
+/** Items as tests write them: as they are typed, read by the property's shape. */
+const itemsOf = (key: string, lines: readonly string[]): Item[] => {
+  const shape = shapeOf(key);
+  return lines.map((line) => {
+    const item = shape ? (shape.read(line) as Item | undefined) : line;
+    if (item === undefined) throw new Error(`“${line}” is no ${shape?.name}`);
+    return item;
+  });
+};
 
 /** Shops and plans written down by seat, for tests. */
 
@@ -22,7 +34,7 @@ export function facts(
       const [first, second] = value;
       return typeof first === 'number'
         ? [key, { lo: first, hi: second as number, how }]
-        : [key, { items: [...(value as readonly string[])], how }];
+        : [key, { items: itemsOf(key, value as readonly string[]), how }];
     }),
   );
 }

@@ -9,7 +9,7 @@ import { chanceOf, priorOf } from '../../src/core/startup/diagnosis.ts';
  */
 describe('reference: odds against every case written out', () => {
   const start: DiagnosisState = {
-    sign: 'seconds',
+    symptom: 'seconds',
     after: ['cooler'],
     maker: true,
     spares: {},

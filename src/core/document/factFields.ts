@@ -1,6 +1,6 @@
 import { mixed, type AnyObject } from 'yup';
 import type { Fact, Facts } from '../model/types/fact.ts';
-import { allKeys } from '../model/properties/index.ts';
+import { allKeys, shapeOf } from '../model/properties/index.ts';
 
 /** What a fact must look like, and why a value is none. */
 
@@ -16,7 +16,7 @@ const factJsonSchema = {
     lo: { type: 'number' },
     hi: { type: 'number' },
     text: { type: 'string' },
-    items: { type: 'array', items: { type: 'string' } },
+    items: { type: 'array', items: { type: 'string' }, maxItems: MOST_ITEMS },
     how: { enum: hows },
     source: { type: 'string' },
     at: { type: 'string' },
@@ -27,8 +27,14 @@ const factJsonSchema = {
   additionalProperties: false,
 };
 
-/** Why a value is no fact, or undefined when it is one. */
-export function factFault(value: unknown): string | undefined {
+/** What a fact of this name is called among the definitions of the schema. */
+const definitionOf = (key: string): string => {
+  const shape = shapeOf(key);
+  return shape ? `${shape.name}s` : 'fact';
+};
+
+/** Why a value is no fact of this name, or undefined when it is one. */
+export function factFault(value: unknown, key: string): string | undefined {
   if (typeof value !== 'object' || value === null) return 'is no fact';
   const fact = value as Partial<Fact> & AnyObject;
   const extra = Object.keys(fact).find((key) => !Object.hasOwn(factJsonSchema.properties, key));
@@ -45,11 +51,15 @@ export function factFault(value: unknown): string | undefined {
   if ('text' in fact)
     return typeof fact.text === 'string' && fact.text.length <= 2000 ? undefined : 'has no text';
   if ('items' in fact) {
+    const shape = shapeOf(key);
     const good =
       Array.isArray(fact.items) &&
       fact.items.length <= MOST_ITEMS &&
-      fact.items.every((item: unknown) => typeof item === 'string' && item.length <= 400);
-    return good ? undefined : 'has items that are no texts';
+      fact.items.every((item: unknown) =>
+        shape ? shape.holds(item) : typeof item === 'string' && item.length <= 400,
+      );
+    if (good) return undefined;
+    return shape ? `has items that are no ${shape.name}` : 'has items that are no texts';
   }
   if (!Number.isFinite(fact['lo']) || !Number.isFinite(fact['hi']))
     return 'has a bound that is no number';
@@ -69,7 +79,7 @@ export const facts = () =>
         const path = `${context.path}.${key}`;
         if (!known.has(key))
           return context.createError({ path, message: `${path} is no property` });
-        const fault = factFault(fact);
+        const fault = factFault(fact, key);
         if (fault) return context.createError({ path, message: `${path} ${fault}` });
       }
       return true;
@@ -77,9 +87,28 @@ export const facts = () =>
     .meta({
       jsonSchema: {
         type: 'object',
-        properties: Object.fromEntries(allKeys.map((key) => [key, { $ref: '#/$defs/fact' }])),
+        properties: Object.fromEntries(
+          allKeys.map((key) => [key, { $ref: `#/$defs/${definitionOf(key)}` }]),
+        ),
         additionalProperties: false,
       },
     });
 
-export const factDefinition = factJsonSchema;
+/** A fact of any name, and a list of each shape. */
+export const factDefinitions = {
+  fact: factJsonSchema,
+  ...Object.fromEntries(
+    allKeys.flatMap((key) => {
+      const shape = shapeOf(key);
+      if (!shape) return [];
+      const items = { type: 'array', items: shape.jsonSchema, maxItems: MOST_ITEMS };
+      const { lo: _lo, hi: _hi, text: _text, ...known } = factJsonSchema.properties;
+      const list = {
+        ...factJsonSchema,
+        properties: { ...known, items },
+        required: ['how', 'items'],
+      };
+      return [[definitionOf(key), { ...list, oneOf: undefined }]];
+    }),
+  ),
+};

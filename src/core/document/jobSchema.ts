@@ -27,7 +27,7 @@ export const jobSchema = shape({
   was: formerTags(),
   name: words(),
   becomes: string().max(300).defined(),
-  asks: array(
+  requirements: array(
     shape({
       what: string().oneOf(['screens', 'drives', 'memoryGb']).required(),
       count: count(),
@@ -104,10 +104,10 @@ export const jobSchema = shape({
         .required(),
     }).required(),
   ).required(),
-  hunts: array(
+  diagnoses: array(
     shape({
       id: id(),
-      sign: words(),
+      symptom: words(),
       at: time().required(),
       after: array(words()).max(20).required(),
       tried: array(
@@ -127,7 +127,7 @@ export const jobSchema = shape({
       note: optionalWords(),
     }).required(),
   ).required(),
-  mishaps: array(
+  damages: array(
     shape({
       at: time().required(),
       what: words(),

@@ -1,5 +1,5 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
-import { factDefinition } from './factFields.ts';
+import { factDefinitions } from './factFields.ts';
 import { remedyDefinition } from './remedyFields.ts';
 import { shopSchema } from './schema.ts';
 
@@ -9,6 +9,6 @@ export function jsonSchema(): Record<string, unknown> {
     $schema: 'http://json-schema.org/draft-07/schema#',
     title: 'Nutshell Swap shop',
     ...convertSchema(shopSchema),
-    $defs: { fact: factDefinition, remedy: remedyDefinition },
+    $defs: { ...factDefinitions, remedy: remedyDefinition },
   };
 }

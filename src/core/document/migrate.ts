@@ -1,4 +1,5 @@
 import { table } from '../units/table.ts';
+import { shapeOf } from '../model/properties/index.ts';
 import { remedyOf } from '../remedies/index.ts';
 import { VERSION } from '../model/types/types.ts';
 
@@ -77,7 +78,53 @@ const steps: Record<number, (document: Document) => Document> = {
       }),
     })),
   }),
+  /* Version 7 kept lists as lines of text, `cage 3.5`, and called a few lists of a job otherwise. */
+  7: (document) => ({
+    ...document,
+    parts: eachOf(document['parts'], withShapes),
+    models: eachOf(document['models'], withShapes),
+    jobs: eachJob(document, ({ asks, hunts, mishaps, record, ...job }) => ({
+      ...job,
+      ...(asks !== undefined && { requirements: asks }),
+      ...(hunts !== undefined && {
+        diagnoses: eachOf(hunts, ({ sign, ...hunt }) => ({ ...hunt, symptom: sign })),
+      }),
+      ...(mishaps !== undefined && { damages: mishaps }),
+      ...(isObject(record) && { record: renamedRecord(record) }),
+    })),
+  }),
 };
+
+function renamedRecord(record: Document): Document {
+  const sheet = record['sheet'];
+  if (!isObject(sheet)) return record;
+  const { hunts, mishaps, ...kept } = sheet;
+  return { ...record, sheet: { ...kept, diagnoses: hunts, damages: mishaps } };
+}
+
+/** Items of lists as data; lines nobody can read are kept in the note of a part. */
+function withShapes(each: Document): Document {
+  const facts = each['facts'];
+  if (!isObject(facts)) return each;
+  const unread: string[] = [];
+  const lifted = Object.entries(facts).flatMap(([key, fact]): [string, unknown][] => {
+    const shape = shapeOf(key);
+    if (!shape || !isObject(fact) || !Array.isArray(fact['items'])) return [[key, fact]];
+    const read = fact['items'].map((item: unknown) =>
+      typeof item === 'string' ? (shape.read(item) ?? item) : item,
+    );
+    const lost = read.filter((item) => typeof item === 'string');
+    const items = read.filter((item) => typeof item !== 'string');
+    if (lost.length > 0) unread.push(`${key}, not read: ${lost.join(', ')}`);
+    return lost.length > 0 && items.length === 0 ? [] : [[key, { ...fact, items }]];
+  });
+  const note = typeof each['note'] === 'string' ? [each['note']] : [];
+  return {
+    ...each,
+    facts: Object.fromEntries(lifted),
+    ...(unread.length > 0 && 'place' in each && { note: [...note, ...unread].join('; ') }),
+  };
+}
 
 /** What a load and sorts of cases were called. */
 const words = table({

@@ -39,8 +39,8 @@ const sheet = shape({
   open: array(finding.required()).max(MOST_LINES).required(),
   remedies: lines(),
   readings: array(reading().required()).max(MOST_LINES).required(),
-  hunts: lines(),
-  mishaps: lines(),
+  diagnoses: lines(),
+  damages: lines(),
   heat: lines(),
   clearings: array(clearing({ name: words() }).required())
     .max(MOST_LINES)

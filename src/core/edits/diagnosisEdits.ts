@@ -13,7 +13,7 @@ const job =
 
 const hunt = (jobId: string, huntId: string, change: (hunt: Diagnosis) => void): Edit =>
   job(jobId, (found) => {
-    const own = found.hunts.find((each) => each.id === huntId);
+    const own = found.diagnoses.find((each) => each.id === huntId);
     if (own) change(own);
   });
 
@@ -26,14 +26,14 @@ function nextId(letter: string, list: readonly { id: string }[]): string {
 /** A new search for a fault under the job's next free name. */
 export const addDiagnosis = (jobId: string, added: Omit<Diagnosis, 'id'>): TagEdit =>
   giveTag(
-    (shop) => nextId('h', listOf(shop, jobId, 'hunts')),
+    (shop) => nextId('h', listOf(shop, jobId, 'diagnoses')),
     (id) =>
       job(jobId, (found) => {
-        found.hunts.push({ ...added, id });
+        found.diagnoses.push({ ...added, id });
       }),
   );
 
-const listOf = (shop: Shop, jobId: string, list: 'hunts' | 'runs') =>
+const listOf = (shop: Shop, jobId: string, list: 'diagnoses' | 'runs') =>
   shop.jobs.find((each) => each.id === jobId)?.[list] ?? [];
 
 /** Keeps how a test came out; the same test again replaces what it said before. */

@@ -1,6 +1,7 @@
 import type { FactKey } from '../model/properties/index.ts';
 import { create } from 'mutative';
 import type { Fact } from '../model/types/fact.ts';
+import { curvePoint } from '../model/types/shapes.ts';
 import type { Correction } from '../watts/correct.ts';
 import type { LoadResult } from '../watts/electronicLoad.ts';
 import type { Edit } from './edits.ts';
@@ -87,10 +88,10 @@ export const addCurvePoint =
       const facts = (model ?? part)?.facts;
       if (!facts) return;
       const before = facts['curve'];
-      const items = before && 'items' in before ? before.items : [];
-      const far = items.filter((each) => Math.abs(Number(each.split(' ')[0]) - point.load) > 5);
+      const items = (before && 'items' in before ? before.items : []).filter(curvePoint.holds);
+      const far = items.filter((each) => Math.abs(each.load - point.load) > 5);
       facts['curve'] = {
-        items: [...far, `${tenth(point.load)} ${tenth(point.percent)}`],
+        items: [...far, { load: tenth(point.load), percent: tenth(point.percent) }],
         how: 'measured',
         at,
       };

@@ -71,7 +71,11 @@ export function jobShop(shop: Shop, job: Job): Shop {
 /** Every word and item of some facts: among them the tags of plugs. */
 const wordsIn = (facts: Facts): string[] =>
   Object.values(facts).flatMap((fact) =>
-    'text' in fact ? [fact.text] : 'items' in fact ? fact.items : [],
+    'text' in fact
+      ? [fact.text]
+      : 'items' in fact
+        ? fact.items.filter((item) => typeof item === 'string')
+        : [],
   );
 
 function sortKeys(value: unknown): unknown {

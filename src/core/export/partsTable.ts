@@ -1,3 +1,4 @@
+import { writeList } from '../model/properties/listText.ts';
 import { isList, isNumber, isText } from '../model/types/fact.ts';
 import { indexOf, standingOf } from '../model/lookup/lookup.ts';
 import type { Part, Shop } from '../model/types/types.ts';
@@ -31,7 +32,7 @@ function row(shop: Shop, part: Part): string[] {
       : isText(fact)
         ? fact.text
         : isList(fact)
-          ? fact.items.join(' ')
+          ? writeList(key, fact.items)
           : '';
     return `${key}=${value} (${fact.how})`;
   });

@@ -30,9 +30,7 @@ export function exhaust(plan: Plan): Finding[] {
   if (!shell || !partOfKind(plan, 'board') || !airChanges(plan)) return [];
   const mounts = listAt(plan, shell, 'fanMounts')?.items ?? [];
   const sizes = partsOfKind(plan, 'fan').map((fan) => numberAt(plan, fan, 'size')?.lo);
-  const rear = mounts.filter(
-    (mount) => mount.startsWith('rear') && sizes.includes(Number(mount.split(' ')[1])),
-  );
+  const rear = mounts.filter(({ at, mm }) => at === 'rear' && sizes.includes(mm));
   const supplyIn =
     partOfKind(plan, 'supply') !== undefined &&
     textAt(plan, shell, 'supplyAt')?.text !== 'outside the case';

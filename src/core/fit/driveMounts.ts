@@ -76,7 +76,7 @@ function said(plan: Plan, drives: readonly Placed[]): string {
   const held = drivePlaces(plan);
   const named = drives.flatMap((drive) => {
     const mount = held.get(drive.seat);
-    return mount ? [`${drive.part.name}: ${mount.place}`] : [];
+    return mount ? [`${drive.part.name}: ${mount.at}`] : [];
   });
   return named.length > 0 ? `${named.join('; ')}.` : 'Every drive can be screwed down.';
 }

@@ -45,7 +45,7 @@ const changes: readonly {
     of: 'coolerRoom',
     with: 'drive on the bracket',
     mm: (plan, shell) =>
-      mountsOf(plan)?.some((mount) => mount.place === 'bracket')
+      mountsOf(plan)?.some((mount) => mount.at === 'bracket')
         ? -(numberAt(plan, shell, 'bracketDrop')?.hi ?? 30)
         : undefined,
   },

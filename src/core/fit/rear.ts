@@ -1,6 +1,7 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { isApplied, listAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { area, type Area } from '../model/types/shapes.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
@@ -8,46 +9,17 @@ import { rearCut } from '../remedies/rearCut.ts';
 import { rearOpen } from '../remedies/rearOpen.ts';
 import { rearPlate } from '../remedies/rearPlate.ts';
 
-/**
- * A port or a cut-out of the rear wall, mm, seen from the board's side:
- *
- *   up ▲  ┌──────┐
- *      │  │ port │ y0..y1 over the board's surface
- *      └──┴──────┴──▶ x0..x1 from the board's edge at the port end
- */
-export interface Area {
-  name: string;
-  x0: number;
-  x1: number;
-  y0: number;
-  y1: number;
-}
-
 /** Air a plug's shroud wants round a port, mm (common practice, no source). */
 const ROUND_MM = 1;
 
 /** `HDMI 20-38 2-12`; throws RangeError saying what is wrong with it. */
 export function readArea(text: string): Area {
-  const match = /^(.*\S)\s+(-?[\d.]+)-([\d.]+)\s+(-?[\d.]+)-([\d.]+)$/.exec(text.trim());
-  if (!match) throw new RangeError(`“${text}”: write a name, from-to across, from-to up`);
-  const [x0, x1, y0, y1] = match.slice(2).map(Number) as [number, number, number, number];
-  if (!(x1 > x0) || !(y1 > y0)) throw new RangeError(`“${text}”: to is not more than from`);
-  if (x1 > 400 || y1 > 100) throw new RangeError(`“${text}”: no rear wall is that large`);
-  return { name: match[1] as string, x0, x1, y0, y1 };
-}
-
-export const writeArea = ({ name, x0, x1, y0, y1 }: Area): string =>
-  `${name} ${x0}-${x1} ${y0}-${y1}`;
-
-/** Areas of a list, those that cannot be read left out. */
-export function readAreas(items: readonly string[] | undefined): Area[] {
-  return (items ?? []).flatMap((item) => {
-    try {
-      return [readArea(item)];
-    } catch {
-      return [];
-    }
-  });
+  const read = area.read(text);
+  if (!read)
+    throw new RangeError(
+      `“${text}”: write a name, from-to across, from-to up; to is more than from, at most 400 mm across and 100 up`,
+    );
+  return read;
 }
 
 /** One port against the cut-outs: how much of it is behind metal, and what to cut away. */
@@ -88,8 +60,8 @@ const overhang = (port: Area, opening: Area) =>
 /** Ports of the plan's board that are behind metal. */
 export function cutsOf(plan: Plan): PortView[] {
   const [shell, board] = [partOfKind(plan, 'case'), partOfKind(plan, 'board')];
-  const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
-  const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
+  const ports = (board && listAt(plan, board, 'ports')?.items) ?? [];
+  const openings = (shell && listAt(plan, shell, 'openings')?.items) ?? [];
   return portViews(ports, openings).filter((each) => each.blockedMm > 0);
 }
 
@@ -97,8 +69,8 @@ export function cutsOf(plan: Plan): PortView[] {
 export function rearPorts(plan: Plan): Finding[] {
   const shell = partOfKind(plan, 'case');
   const board = partOfKind(plan, 'board');
-  const ports = readAreas(board && listAt(plan, board, 'ports')?.items);
-  const openings = readAreas(shell && listAt(plan, shell, 'openings')?.items);
+  const ports = (board && listAt(plan, board, 'ports')?.items) ?? [];
+  const openings = (shell && listAt(plan, shell, 'openings')?.items) ?? [];
   if (!shell || !board || ports.length === 0 || openings.length === 0) return [];
   const blocked = cutsOf(plan);
   const cut = isApplied(plan, rearCut());

@@ -7,7 +7,7 @@ import { range } from '../units/range.ts';
 
 /** What the job asked for, counted against the plan: screens, drives, memory. */
 export function linkRequirements(plan: Plan): Finding[] {
-  return (plan.job?.asks ?? []).map((ask) => {
+  return (plan.job?.requirements ?? []).map((ask) => {
     const terms = [
       ...{ screens, drives, memoryGb }[ask.what](plan),
       plain('the job asks for', range(ask.count), -1),

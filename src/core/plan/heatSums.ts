@@ -41,10 +41,8 @@ export function placedFans(plan: Plan): PlacedFan[] {
   return partsOfKind(plan, 'fan').map((fan) => {
     const told = numberAt(plan, fan, 'size');
     const sizeMm = told ? range(told.lo, told.hi) : range(60, 140);
-    const at = mounts.findIndex(
-      (mount) => sizeMm.lo === sizeMm.hi && Number(mount.split(' ')[1]) === sizeMm.lo,
-    );
-    const wall = at < 0 ? 'somewhere' : (mounts.splice(at, 1)[0]?.split(' ')[0] ?? 'somewhere');
+    const at = mounts.findIndex(({ mm }) => sizeMm.lo === sizeMm.hi && mm === sizeMm.lo);
+    const wall = at < 0 ? 'somewhere' : (mounts.splice(at, 1)[0]?.at ?? 'somewhere');
     const inward = ['front', 'floor', 'side'].includes(wall);
     const said = textAt(plan, fan, 'blows')?.text;
     return {

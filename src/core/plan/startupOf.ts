@@ -8,10 +8,10 @@ import { table } from '../units/table.ts';
 
 /** What a search for a fault knows of a plan and its shop. */
 export function diagnosisOf(plan: Plan, hunt: Diagnosis): DiagnosisState | undefined {
-  const sign = symptomIds.find((each) => each === hunt.sign);
+  const sign = symptomIds.find((each) => each === hunt.symptom);
   if (!sign) return undefined;
   return {
-    sign,
+    symptom: sign,
     after: hunt.after.flatMap((each) => kindOfSeat(each) ?? []),
     maker: isMakers(plan),
     spares: sparesFor(plan),
@@ -87,10 +87,10 @@ export function learnedOf(shop: Shop, without?: string, machineName?: string): L
   for (const job of shop.jobs) {
     const name = job.machineId ? machines.get(job.machineId)?.name : undefined;
     const weight = name !== undefined && name === machineName ? SAME_MODEL : 1;
-    for (const hunt of job.hunts) {
+    for (const hunt of job.diagnoses) {
       if (hunt.id === without) continue;
       if (hunt.verdict === 'found' && hunt.causeId) {
-        const own = (found[hunt.sign as Symptom] ??= table());
+        const own = (found[hunt.symptom as Symptom] ??= table());
         own[hunt.causeId] = (own[hunt.causeId] ?? 0) + weight;
       }
       for (const { testId, minutes: took } of hunt.tried) {

@@ -1,3 +1,4 @@
+import type { BuzzedWire } from '../model/types/shapes.ts';
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
 import { plugIn, plugNameIn } from '../model/lookup/ownPlugs.ts';
@@ -19,26 +20,12 @@ import { touch } from './mate/index.ts';
  * out against both ends: which pin at the supply beeps with which at the load, and what the
  * supply's socket carries there.
  */
-export interface Wire {
-  /** Pin at the supply end, counted on the header's face. */
-  from: number;
-  /** Pins at the load end that beep with it; empty: none does. */
-  to: readonly number[];
-}
-
 export class BuzzError extends Error {}
 
-const written = /^(\d{1,2})>((?:\d{1,2})(?:\+\d{1,2})*)?$/;
-
-/** Reads `3>5`, `3>5+6`, `4>` (beeps with nothing). Throws BuzzError with the line that cannot be read. */
-export function readBuzz(items: readonly string[]): Wire[] {
+/** The wires of a lead; throws BuzzError where a pin beeps with two that are not said to be one. */
+export function wiresOf(wires: readonly BuzzedWire[]): readonly BuzzedWire[] {
   const seen = new Map<number, number>();
-  return items.map((item) => {
-    const match = written.exec(item);
-    if (!match)
-      throw new BuzzError(`“${item}” is no wire: write the pin, >, the pins it beeps with.`);
-    const from = Number(match[1]);
-    const to = match[2] ? match[2].split('+').map(Number) : [];
+  for (const { from, to } of wires)
     for (const pin of to) {
       const other = seen.get(pin);
       if (other !== undefined && other !== from)
@@ -47,24 +34,18 @@ export function readBuzz(items: readonly string[]): Wire[] {
         );
       seen.set(pin, from);
     }
-    return { from, to };
-  });
+  return wires;
 }
 
-export const writeBuzz = (wires: readonly Wire[]): string[] =>
-  [...wires].sort((a, b) => a.from - b.from).map(({ from, to }) => `${from}>${to.join('+')}`);
-
 /** The wires with one more; the same pin again replaces what it said. */
-export const buzzed = (wires: readonly Wire[], wire: Wire): Wire[] => [
-  ...wires.filter((each) => each.from !== wire.from),
-  wire,
-];
+export const buzzed = (wires: readonly BuzzedWire[], wire: BuzzedWire): BuzzedWire[] =>
+  [...wires.filter((each) => each.from !== wire.from), wire].sort((a, b) => a.from - b.from);
 
 /**
  * What the supply's socket carries, worked out from a lead that is known to be its own: the
  * signal of the load plug, carried back along the wires. '?' for pins no wire leads from.
  */
-export function orderFromLead(wires: readonly Wire[], load: Plug, ways: number): string[] {
+export function orderFromLead(wires: readonly BuzzedWire[], load: Plug, ways: number): string[] {
   const order = Array.from({ length: ways }, () => '?');
   for (const { from, to } of wires) {
     const names = new Set(to.map((pin) => load.pins[pin - 1] ?? '?'));
@@ -82,7 +63,7 @@ export interface LeadVerdict {
 
 /** A lead that came with another supply, judged wire by wire. `order`: what the socket carries, by pin. */
 export function leadVerdict(
-  wires: readonly Wire[],
+  wires: readonly BuzzedWire[],
   load: Plug,
   order: readonly string[],
 ): LeadVerdict {
@@ -165,7 +146,7 @@ function verdictIn(plan: Plan, supply: Placed, lead: Placed, belongs: string): L
       say: 'Not its own lead, and which plug it ends in has not been said. It stays off.',
     };
   try {
-    const wires = readBuzz(listAt(plan, lead, 'buzzed')?.items ?? []);
+    const wires = wiresOf(listAt(plan, lead, 'buzzed')?.items ?? []);
     return leadVerdict(wires, load, listAt(plan, supply, 'socketOrder')?.items ?? []);
   } catch (error) {
     if (!(error instanceof BuzzError)) throw error;

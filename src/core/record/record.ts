@@ -4,7 +4,7 @@ import { causes, symptoms, testOf } from '../startup/index.ts';
 
 /** A search for a fault in a line or two: the sign, what was tried, what it was. */
 export function diagnosisLine(hunt: Diagnosis): string {
-  const sign = symptoms[hunt.sign as keyof typeof symptoms] ?? hunt.sign;
+  const sign = symptoms[hunt.symptom as keyof typeof symptoms] ?? hunt.symptom;
   const cause = causes.find((each) => each.id === hunt.causeId)?.name;
   const tried = hunt.tried.map((each) => {
     const test = testOf(each.testId, []);
@@ -50,7 +50,7 @@ export function heatLines(job: Job): string[] {
 
 /** Parts damaged on the way and what became of them. */
 export function damageLines(job: Job): string[] {
-  return job.mishaps.map(
+  return job.damages.map(
     (each) =>
       `${each.what}: ${each.mended ? 'mended' : 'not mended'}, ${each.retested ? 'retested' : 'not retested'}`,
   );

@@ -56,8 +56,8 @@ function sheetNow(shop: Shop, job: Job): Sheet {
     open: found.filter((finding) => finding.mark !== 'clear').map(openLine),
     remedies: job.applied.map((value) => titleOf(value, plan)),
     readings: job.readings,
-    hunts: job.hunts.map(diagnosisLine),
-    mishaps: damageLines(job),
+    diagnoses: job.diagnoses.map(diagnosisLine),
+    damages: damageLines(job),
     heat: heatLines(job),
     clearings: job.clearings.map((clearing) => ({
       ...clearing,

@@ -7,26 +7,17 @@ import {
   type Placed,
   type Plan,
 } from '../model/lookup/plan.ts';
+import type { DriveMount } from '../model/types/shapes.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 
-/** A place where a drive is screwed down. */
-export interface Mount {
-  place: string;
-  form: string;
-}
-
-/** Every mount of the case, as its list names them: `cage 3.5`. Undefined while nobody listed them. */
-export function mountsOf(plan: Plan): Mount[] | undefined {
+/** Every mount of the case, as somebody listed them. Undefined while nobody did. */
+export function mountsOf(plan: Plan): readonly DriveMount[] | undefined {
   const shell = partOfKind(plan, 'case');
-  const list = shell && listAt(plan, shell, 'mounts');
-  return list?.items.map((item) => {
-    const at = item.lastIndexOf(' ');
-    return { place: item.slice(0, at), form: item.slice(at + 1) };
-  });
+  return shell && listAt(plan, shell, 'mounts')?.items;
 }
 
 /** A 2.5 in drive also goes onto a 3.5 in mount with a bracket. */
-const takes = (mount: Mount, form: string) =>
+const takes = (mount: DriveMount, form: string) =>
   mount.form === form || (form === '2.5' && mount.form === '3.5');
 
 /**
@@ -34,16 +25,16 @@ const takes = (mount: Mount, form: string) =>
  * else the first free one of its own form, else a larger one. The bracket over the processor
  * comes last, since it lowers the cooler's limit; mounts in a cage that is out are gone.
  */
-export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
+export const drivePlaces = keptByReads((plan: Plan): Map<string, DriveMount> => {
   const noCage = appliedOf(plan, 'cageOut').length > 0;
   const chosen = new Map(appliedOf(plan, 'moveDrive').map(({ seat, to }) => [seat, to]));
-  const free = (mountsOf(plan) ?? []).filter((mount) => !(noCage && mount.place === 'cage'));
-  const held = new Map<string, Mount>();
+  const free = (mountsOf(plan) ?? []).filter((mount) => !(noCage && mount.at === 'cage'));
+  const held = new Map<string, DriveMount>();
   const drives = partsOfKind(plan, 'drive').flatMap((drive) => {
     const form = textAt(plan, drive, 'form')?.text;
     return form === '3.5' || form === '2.5' ? [{ drive, form }] : [];
   });
-  const hold = (drive: Placed, mount: Mount | undefined) => {
+  const hold = (drive: Placed, mount: DriveMount | undefined) => {
     if (!mount) return;
     held.set(drive.seat, mount);
     free.splice(free.indexOf(mount), 1);
@@ -53,7 +44,7 @@ export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
     if (to !== undefined)
       hold(
         drive,
-        free.find((mount) => mount.place === to && takes(mount, form)),
+        free.find((mount) => mount.at === to && takes(mount, form)),
       );
   }
   for (const { drive, form } of drives) {
@@ -70,13 +61,13 @@ export const drivePlaces = keptByReads((plan: Plan): Map<string, Mount> => {
 /** Places that take this drive, but for the one it hangs on; each named once. */
 export function otherPlaces(plan: Plan, drive: Placed): string[] {
   const form = textAt(plan, drive, 'form')?.text ?? '';
-  const now = mountOf(plan, drive)?.place;
-  const all = (mountsOf(plan) ?? []).filter((mount) => takes(mount, form) && mount.place !== now);
-  return [...new Set(all.map((mount) => mount.place))];
+  const now = mountOf(plan, drive)?.at;
+  const all = (mountsOf(plan) ?? []).filter((mount) => takes(mount, form) && mount.at !== now);
+  return [...new Set(all.map((mount) => mount.at))];
 }
 
-const weight = (mount: Mount, form: string) =>
-  (mount.form === form ? 0 : 1) + (mount.place === 'bracket' ? 2 : 0);
+const weight = (mount: DriveMount, form: string) =>
+  (mount.form === form ? 0 : 1) + (mount.at === 'bracket' ? 2 : 0);
 
-export const mountOf = (plan: Plan, drive: Placed): Mount | undefined =>
+export const mountOf = (plan: Plan, drive: Placed): DriveMount | undefined =>
   drivePlaces(plan).get(drive.seat);

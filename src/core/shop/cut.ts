@@ -25,7 +25,7 @@ export function cutFor(shop: Shop, parts: readonly Part[], job?: Job): Shop {
     models: shop.models.filter((model) => models.has(model.id)),
     parts: kept,
     jobs: open.map((each) =>
-      each.id === job?.id ? each : { ...each, runs: [], hunts: [], ticks: [], readings: [] },
+      each.id === job?.id ? each : { ...each, runs: [], diagnoses: [], ticks: [], readings: [] },
     ),
     ledger: [],
   };

@@ -1,5 +1,7 @@
 import { create } from 'mutative';
 import type { Fact, Provenance } from '../model/types/fact.ts';
+import type { ItemOf, ListKey } from '../model/properties/index.ts';
+import type { Item } from '../model/types/shapes.ts';
 import type { Job, Part, Shop } from '../model/types/types.ts';
 import type { Edit } from '../model/types/edit.ts';
 
@@ -13,7 +15,7 @@ export type JobList = {
   [K in keyof Job]-?: Job[K] extends object[] | string[] ? K : never;
 }[keyof Job];
 
-type ItemOf<K extends JobList> = Job[K][number];
+type EntryOf<K extends JobList> = Job[K][number];
 
 const inJob =
   (jobId: string, change: (job: Job) => void): Edit =>
@@ -27,16 +29,16 @@ const inJob =
 export const addItems = <K extends JobList>(
   jobId: string,
   list: K,
-  items: readonly ItemOf<K>[],
+  items: readonly EntryOf<K>[],
 ): Edit =>
   inJob(jobId, (job) => {
-    (job[list] as ItemOf<K>[]).push(...items);
+    (job[list] as EntryOf<K>[]).push(...items);
   });
 
 /** Takes one item out of a list of a job; one that is gone already leaves the list as it is. */
-export const dropItem = <K extends JobList>(jobId: string, list: K, item: ItemOf<K>): Edit =>
+export const dropItem = <K extends JobList>(jobId: string, list: K, item: EntryOf<K>): Edit =>
   inJob(jobId, (job) => {
-    const items = job[list] as ItemOf<K>[];
+    const items = job[list] as EntryOf<K>[];
     const at = items.findIndex((each) => sameContent(each, item));
     if (at >= 0) items.splice(at, 1);
   });
@@ -45,11 +47,11 @@ export const dropItem = <K extends JobList>(jobId: string, list: K, item: ItemOf
 export const editItem = <K extends JobList>(
   jobId: string,
   list: K,
-  item: ItemOf<K>,
-  fields: Partial<ItemOf<K>>,
+  item: EntryOf<K>,
+  fields: Partial<EntryOf<K>>,
 ): Edit =>
   inJob(jobId, (job) => {
-    const own = (job[list] as ItemOf<K>[]).find((each) => sameContent(each, item));
+    const own = (job[list] as EntryOf<K>[]).find((each) => sameContent(each, item));
     if (own) Object.assign(own as object, fields);
   });
 
@@ -71,10 +73,10 @@ export const setClearing = (jobId: string, clearing: Job['clearings'][number]): 
  * Changes a list fact of a part, or of its model, as it stands when the edit is done: `change` gets the
  * items there are. No items left takes the fact out.
  */
-export const changeItems = (
+export const changeItems = <K extends ListKey>(
   partId: string,
-  key: string,
-  change: (items: readonly string[]) => readonly string[],
+  key: K,
+  change: (items: readonly ItemOf<K>[]) => readonly ItemOf<K>[],
   known: Provenance,
   onModel = false,
 ): Edit =>
@@ -83,7 +85,9 @@ export const changeItems = (
     const model = onModel ? shop.models.find((each) => each.id === part?.modelId) : undefined;
     const facts = (model ?? part)?.facts;
     if (!part || !facts) return;
-    const own = listIn(part.facts[key]) ?? (model && listIn(model.facts[key])) ?? [];
+    const own = (listIn(part.facts[key]) ??
+      (model && listIn(model.facts[key])) ??
+      []) as ItemOf<K>[];
     const items = [...change(own)];
     if (model) delete part.facts[key];
     if (items.length > 0) facts[key] = { ...known, items };
@@ -95,7 +99,7 @@ const draft =
   (shop) =>
     create(shop, change);
 
-const listIn = (fact: Fact | undefined): string[] | undefined =>
+const listIn = (fact: Fact | undefined): Item[] | undefined =>
   fact && 'items' in fact ? [...fact.items] : undefined;
 
 /** An edit that gives out a tag inside itself, so that no two tabs give the same; `tag()` is the one given last. */

@@ -133,8 +133,8 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
         ...(want.remedy && { remedy: withParts(want.remedy, part) }),
       })),
       clearings: each.clearings.map((each) => ({ ...each, partId: part(each.partId) })),
-      mishaps: each.mishaps.map((each) => ({ ...each, ...optional('partId', each.partId, part) })),
-      hunts: each.hunts.map((hunt) => ({
+      damages: each.damages.map((each) => ({ ...each, ...optional('partId', each.partId, part) })),
+      diagnoses: each.diagnoses.map((hunt) => ({
         ...hunt,
         tried: hunt.tried.map((tried) => ({ ...tried, ...optional('with', tried.with, part) })),
       })),
@@ -208,7 +208,13 @@ function renamedFacts(
     Object.entries(facts).map(([key, fact]): [string, Fact] => {
       if ('text' in fact) return [key, { ...fact, text: rename(key, fact.text) }];
       if ('items' in fact)
-        return [key, { ...fact, items: fact.items.map((item) => rename(key, item)) }];
+        return [
+          key,
+          {
+            ...fact,
+            items: fact.items.map((item) => (typeof item === 'string' ? rename(key, item) : item)),
+          },
+        ];
       return [key, fact];
     }),
   );

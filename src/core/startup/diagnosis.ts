@@ -4,7 +4,7 @@ import { BY_CHANCE, tests, type Test } from './tests.ts';
 
 /** What is known of a machine that does not start. */
 export interface DiagnosisState {
-  sign: Symptom;
+  symptom: Symptom;
   /** Kinds of part changed last. */
   after: readonly Kind[];
   /** Its maker's own board and plugs. */
@@ -76,13 +76,13 @@ export const chanceOf = (test: Test, cause: Cause): number => test.likely[cause.
 
 /** Odds before any test: those written down, what was changed last, the kind of machine, the shop's own. */
 export function priorOf(state: DiagnosisState): Odds[] {
-  const own = state.learned?.found[state.sign] ?? {};
+  const own = state.learned?.found[state.symptom] ?? {};
   const cases = Object.values(own).reduce((sum, each) => sum + each, 0);
   const written = shares(
     causes.map((cause) => ({
       cause,
       share:
-        (cause.odds[state.sign] ?? 0) *
+        (cause.odds[state.symptom] ?? 0) *
         (cause.kinds.some((kind) => state.after.includes(kind)) ? CHANGED_LAST : 1) *
         (state.maker ? (cause.maker ?? 1) : 1),
     })),

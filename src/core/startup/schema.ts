@@ -43,7 +43,7 @@ export function readDiagnosis(value: unknown): DiagnosisState {
     throw new ValidationError('the body is no object', value);
   const { sign, after, maker, spares, tried } = schema.validateSync(value, { strict: true });
   return {
-    sign: sign as Symptom,
+    symptom: sign as Symptom,
     after: (after ?? []) as Kind[],
     maker: maker ?? false,
     spares: Object.fromEntries(

@@ -9,7 +9,7 @@ import { checklist, tests, type Test } from './tests.ts';
  * Same seed, same machine.
  */
 export interface FaultyMachine {
-  sign: Symptom;
+  symptom: Symptom;
   /** Told only afterwards. */
   cause: Cause;
   answer: (test: Test) => { yes: boolean; minutes: number };
@@ -25,7 +25,7 @@ export function faultyMachine(sign: Symptom, seed: number): FaultyMachine {
   const rolls = new Map(tests.map((each) => [each.id, { yes: random(), slow: random() }]));
   const undo = { yes: random(), slow: random() };
   return {
-    sign,
+    symptom: sign,
     cause,
     answer: (test) => {
       const roll = rolls.get(test.id) ?? undo;
@@ -47,10 +47,10 @@ export interface SimulatedDiagnosis {
 /** A search by a way of choosing the next test, until a cause is named or nothing is left to try. */
 export function diagnoseBy(
   machine: FaultyMachine,
-  start: Omit<DiagnosisState, 'sign' | 'tried'>,
+  start: Omit<DiagnosisState, 'symptom' | 'tried'>,
   choose: (state: DiagnosisState) => Test | undefined,
 ): SimulatedDiagnosis {
-  let state: DiagnosisState = { ...start, sign: machine.sign, tried: [] };
+  let state: DiagnosisState = { ...start, symptom: machine.symptom, tried: [] };
   let minutes = 0;
   for (;;) {
     const { named } = standOf(state);
@@ -70,7 +70,7 @@ export const bestFirst = (state: DiagnosisState): Test | undefined => nextTests(
 /** The checklist in its order, passing over tests no cause of this sign answers to, and swaps without a part. */
 export const byChecklist = (state: DiagnosisState): Test | undefined => {
   const done = new Set(state.tried.map((each) => each.test));
-  const able = causes.filter((each) => (each.odds[state.sign] ?? 0) > 0);
+  const able = causes.filter((each) => (each.odds[state.symptom] ?? 0) > 0);
   return checklist
     .map((id) => testOf(id, state.after) as Test)
     .find(

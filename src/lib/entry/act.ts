@@ -2,7 +2,7 @@ import { goto } from '$app/navigation';
 import { resolve } from '$app/paths';
 import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
 import type { Draft } from '$core/quick/book.ts';
-import { newJob, putPart, setFact, tickStep } from '$core/edits/edits.ts';
+import { newJob, putPart, tickStep } from '$core/edits/edits.ts';
 import { addItems } from '$core/shop/items.ts';
 import type { Fact } from '$core/model/types/fact.ts';
 import { indexOf } from '$core/model/lookup/lookup.ts';
@@ -10,6 +10,7 @@ import { freeSeat, kindOfSeat, seatName } from '$core/model/types/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
 import type { AnswerValue, Understood, Word } from '$core/quick/quick.ts';
 import { progress } from '$core/order/index.ts';
+import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
 import { uiState, type QuickPrinted } from '$lib/shop/uiState.svelte.ts';
@@ -136,32 +137,9 @@ function answerLit(value: AnswerValue, view: JobView | undefined): boolean {
   return true;
 }
 
-/** A figure is measured, an option is said. */
-export function measureInto(question: Question, value: AnswerValue): void {
-  const { input, property, part } = question;
-  void shopStore.edit(
-    `${property.label} of ${part.name}`,
-    setFact(
-      input.partId,
-      input.key,
-      factOf(value, property.measure === 'mm' ? uiState.accuracyMm : undefined),
-      part.modelId !== undefined,
-    ),
-  );
-}
-
-/** `goodTo`: ± mm of what it was measured with. */
-function factOf(value: AnswerValue, goodTo: number | undefined): Fact {
-  if ('text' in value) return { ...value, how: 'said', at: shopStore.now };
-  if (!goodTo || value.lo !== value.hi) return { ...value, how: 'measured', at: shopStore.now };
-  return {
-    lo: Math.max(0, value.lo - goodTo),
-    hi: value.hi + goodTo,
-    how: 'measured',
-    at: shopStore.now,
-    source: `good to ${goodTo} mm`,
-  };
-}
+/** The answer to a question, written down. */
+export const measureInto = ({ input, part }: Question, value: AnswerValue): Promise<void> =>
+  recordFact(part, input.key, value);
 
 /** Answers a question and lights the one after it, where that is still asked. */
 export function answerThen(

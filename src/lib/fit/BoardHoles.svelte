@@ -1,7 +1,6 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import { setFact } from '$core/edits/edits.ts';
-  import { changeItems } from '$core/shop/items.ts';
+  import { recordFact, recordItems } from '$lib/shop/recordFact.ts';
   import {
     HolesError,
     trayMatch,
@@ -21,7 +20,8 @@
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import EdgeDistances from './EdgeDistances.svelte';
   import HoleMatch from './HoleMatch.svelte';
-  import { measuredPlaces, readPlaces, withPlace, writePlaces, type Place } from './places.ts';
+  import type { Place } from '$core/model/types/shapes.ts';
+  import { measuredPlaces, withPlace } from './places.ts';
 
   interface Props {
     plan: Plan;
@@ -31,9 +31,9 @@
   const lengths = $derived(shopStore.shop.settings.unit);
   const board = $derived(partOfKind(plan, 'board'));
   const shell = $derived(partOfKind(plan, 'case'));
-  const kept = $derived(readPlaces(board && listAt(plan, board, 'holePlaces')?.items));
+  const kept = $derived((board && listAt(plan, board, 'holePlaces')?.items) ?? []);
   /** Always one empty row to measure into. */
-  const rows = $derived<Place[]>([...kept, { x: undefined, y: undefined }].slice(0, 24));
+  const rows = $derived<Place[]>([...kept, {}].slice(0, 24));
   const measured = $derived(measuredPlaces(kept));
   const standoffs = $derived((shell && listAt(plan, shell, 'standoffs')?.items) ?? []);
   let accuracyMm = $state(0.3);
@@ -87,22 +87,12 @@
 
   function set(i: number, axis: 'x' | 'y', value: number): void {
     if (!board) return;
-    store((places) => withPlace(places, i, axis, value), `hole ${board.part.id} ${i} ${axis}`);
+    store((places) => withPlace(places, i, axis, value));
   }
 
-  function store(change: (places: Place[]) => Place[], key?: string): void {
+  function store(change: (places: readonly Place[]) => readonly Place[]): void {
     if (!board) return;
-    void shopStore.edit(
-      'hole places',
-      changeItems(
-        board.part.id,
-        'holePlaces',
-        (items) => writePlaces(change(readPlaces(items))),
-        { how: 'measured', at: shopStore.now },
-        board.part.modelId !== undefined,
-      ),
-      key,
-    );
+    void recordItems(board.part, 'holePlaces', change);
   }
 
   /** Caliper entry: x, Enter, y, Enter, the next hole. */
@@ -115,20 +105,9 @@
   function writeDown(chosen: Candidate): void {
     if (!board) return;
     const names = chosen.pairs.map((pair) => pair.hole);
-    const onModel = board.part.modelId !== undefined;
-    const holes = { items: [...names].sort(), how: 'measured' as const, at: shopStore.now };
-    const name = answer.identity?.verdict === 'is' ? chosen.pattern.name : undefined;
-    shopStore.edit(`holes of ${board.part.name}`, (shop) => {
-      const withHoles = setFact(board.part.id, 'holes', holes, onModel)(shop);
-      return name
-        ? setFact(
-            board.part.id,
-            'format',
-            { text: name, how: 'measured', at: shopStore.now },
-            onModel,
-          )(withHoles)
-        : withHoles;
-    });
+    void recordFact(board.part, 'holes', { items: names.sort() }, { how: 'measured' });
+    if (answer.identity?.verdict === 'is')
+      void recordFact(board.part, 'format', { text: chosen.pattern.name }, { how: 'measured' });
   }
 
   async function print(): Promise<void> {

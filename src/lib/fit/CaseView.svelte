@@ -1,6 +1,7 @@
 <script lang="ts">
   import { lengthsIn } from '$core/units/length.ts';
-  import { setFact, takeChoice } from '$core/edits/edits.ts';
+  import { takeChoice } from '$core/edits/edits.ts';
+  import { recordFact } from '$lib/shop/recordFact.ts';
   import type { InputRef } from '$core/findings/finding.ts';
   import { numberAt, type Plan } from '$core/model/lookup/plan.ts';
   import { isNumberKey, property } from '$core/model/properties/index.ts';
@@ -44,16 +45,6 @@
       return asked ? [{ term, placed, asked, told: numberAt(plan, placed, key) }] : [];
     }),
   );
-
-  function measure(input: InputRef | undefined, label: string, part: Part, value: number): void {
-    if (!input) return;
-    const fact = { lo: value, hi: value, how: 'measured' as const, at: shopStore.now };
-    shopStore.edit(
-      `${label} of ${part.name}`,
-      setFact(input.partId, input.key, fact, part.modelId !== undefined),
-      `${input.partId} ${input.key}`,
-    );
-  }
 
   /** Pressing a part brings up its sums; pressing again goes on to the next of them. */
   function choose(seat: string): void {
@@ -156,7 +147,7 @@
             value={told}
             open={told?.how === 'class'}
             most={asked.most}
-            onmeasure={(value) => measure(term.input, asked.label, placed.part, value)}
+            onmeasure={(value) => recordFact(placed.part, asked.key, { lo: value, hi: value })}
           />
         {/each}
       </div>

@@ -4,7 +4,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
-  import type { Place } from './places.ts';
+  import type { Place } from '$core/model/types/shapes.ts';
 
   interface Props {
     /** The holes worked out from the distances: hole 1 at nought, hole 2 on the x axis. */

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { lengthsIn, lengthWithUnit } from '$core/units/length.ts';
   import { tick } from 'svelte';
-  import { setFact } from '$core/edits/edits.ts';
+  import { recordFact, type FactValue } from '$lib/shop/recordFact.ts';
   import { walk } from '$core/plan/walk.ts';
-  import type { Fact } from '$core/model/types/fact.ts';
   import { factOf } from '$core/model/lookup/lookup.ts';
   import { partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { property } from '$core/model/properties/index.ts';
@@ -71,17 +70,8 @@
   function keep(value: number): void {
     if (next) answerThen(next, view, () => measureInto(next, { lo: value, hi: value }));
   }
-  function say(fact: Fact | undefined): void {
-    if (!next || !asked || !fact) return;
-    shopStore.edit(
-      `${asked.label} of ${next.part.name}`,
-      setFact(
-        next.input.partId,
-        next.input.key,
-        { ...fact, at: shopStore.now },
-        next.part.modelId !== undefined,
-      ),
-    );
+  function say(value: FactValue | undefined): void {
+    if (next && value) void recordFact(next.part, next.input.key, value);
   }
   /** The next question comes to the field the hands are in. */
   let ask = $state<HTMLElement>();

@@ -1,78 +1,79 @@
 <script lang="ts">
-  import type { ListKey } from '$core/model/properties/index.ts';
-  import { changeItems } from '$core/shop/items.ts';
+  import type { ItemOf } from '$core/model/properties/index.ts';
   import { listAt, type Placed, type Plan } from '$core/model/lookup/plan.ts';
-  import { drivePlaces } from '$core/model/properties/index.ts';
-  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { drivePlaces, walls } from '$core/model/types/shapes.ts';
+  import { sameContent } from '$core/shop/items.ts';
+  import { recordItems } from '$lib/shop/recordFact.ts';
 
   interface Props {
     plan: Plan;
+    /** The case. */
     shell: Placed;
   }
   const { plan, shell }: Props = $props();
-  const lists = [
-    { key: 'mounts', label: 'Drive mounts', places: drivePlaces, sizes: ['3.5', '2.5'] },
-    {
-      key: 'fanMounts',
-      label: 'Fan mounts',
-      places: ['rear', 'front', 'top', 'floor'],
-      sizes: ['80', '92', '120', '140'],
-    },
-  ] as const;
-  const items = (key: ListKey) => [...(listAt(plan, shell, key)?.items ?? [])];
-  const count = (key: ListKey, item: string) => items(key).filter((each) => each === item).length;
 
-  function set(
-    key: ListKey,
+  /** One list of mounts: each place with its sizes, how many stand there, and one more or less of them. */
+  function listed<K extends 'mounts' | 'fanMounts', P extends string, S extends string | number>(
+    key: K,
     label: string,
-    change: (items: readonly string[]) => readonly string[],
-  ): void {
-    void shopStore.edit(
-      `${label.toLowerCase()} of ${shell.part.name}`,
-      changeItems(
-        shell.part.id,
-        key,
-        change,
-        { how: 'measured', at: shopStore.now },
-        shell.part.modelId !== undefined,
-      ),
-    );
+    places: readonly P[],
+    sizes: readonly S[],
+    mount: (at: P, size: S) => ItemOf<K>,
+  ) {
+    const items: readonly ItemOf<K>[] | undefined = listAt(plan, shell, key)?.items;
+    return {
+      label,
+      count: items?.length,
+      places: places.map((place) => ({
+        place,
+        sizes: sizes.map((size) => {
+          const item = mount(place, size);
+          const same = (each: ItemOf<K>) => sameContent(each, item);
+          return {
+            size: String(size),
+            n: items?.filter(same).length ?? 0,
+            more: () => recordItems(shell.part, key, (now) => [...now, item]),
+            less: () =>
+              recordItems(shell.part, key, (now) => {
+                const at = now.findLastIndex(same);
+                return at < 0 ? now : now.toSpliced(at, 1);
+              }),
+          };
+        }),
+      })),
+    };
   }
 
-  const less = (key: ListKey, label: string, item: string) =>
-    set(key, label, (now) => {
-      const at = now.lastIndexOf(item);
-      return at < 0 ? now : now.toSpliced(at, 1);
-    });
+  const lists = $derived([
+    listed('mounts', 'Drive mounts', drivePlaces, ['3.5', '2.5'], (at, form) => ({ at, form })),
+    listed('fanMounts', 'Fan mounts', walls, [80, 92, 120, 140], (at, mm) => ({ at, mm })),
+  ]);
 </script>
 
-{#each lists as list (list.key)}
+{#each lists as list (list.label)}
   <section aria-label={list.label}>
     <h2>
       {list.label}
       <small
-        >{listAt(plan, shell, list.key) ? `${items(list.key).length} listed` : 'not listed'} · tap each
-        place once for every mount there</small
+        >{list.count === undefined ? 'not listed' : `${list.count} listed`} · tap each place once for
+        every mount there</small
       >
     </h2>
     <div class="grid">
-      {#each list.places as place (place)}
+      {#each list.places as { place, sizes } (place)}
         <span class="place">
           <b>{place}</b>
-          {#each list.sizes as size (size)}
-            {@const item = `${place} ${size}`}
-            {@const n = count(list.key, item)}
+          {#each sizes as { size, n, more, less } (size)}
             <span class="size">
               <button
                 class:some={n > 0}
                 aria-label="{size}{n > 0 ? ` × ${n}` : ''}, {place}: one more"
-                onclick={() => set(list.key, list.label, (now) => [...now, item])}
-                >{size}{n > 0 ? ` × ${n}` : ''}</button
+                onclick={more}>{size}{n > 0 ? ` × ${n}` : ''}</button
               >
               {#if n > 0}<button
                   class="less"
                   aria-label="−, {place} {size}: one less"
-                  onclick={() => less(list.key, list.label, item)}>−</button
+                  onclick={less}>−</button
                 >{/if}
             </span>
           {/each}

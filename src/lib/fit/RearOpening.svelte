@@ -1,8 +1,10 @@
 <script lang="ts">
   import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { applyRemedy } from '$core/edits/edits.ts';
-  import { changeItems } from '$core/shop/items.ts';
-  import { portViews, readArea, readAreas, rearPorts, writeArea } from '$core/fit/rear.ts';
+  import { area as areaShape } from '$core/model/types/shapes.ts';
+  import { sameContent } from '$core/shop/items.ts';
+  import { recordItems } from '$lib/shop/recordFact.ts';
+  import { portViews, readArea, rearPorts } from '$core/fit/rear.ts';
   import { listAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -20,8 +22,8 @@
   const length = (mm: number) => formatLength(mm, lengths);
   const board = $derived(partOfKind(plan, 'board'));
   const shell = $derived(partOfKind(plan, 'case'));
-  const ports = $derived(readAreas(board && listAt(plan, board, 'ports')?.items));
-  const openings = $derived(readAreas(shell && listAt(plan, shell, 'openings')?.items));
+  const ports = $derived((board && listAt(plan, board, 'ports')?.items) ?? []);
+  const openings = $derived((shell && listAt(plan, shell, 'openings')?.items) ?? []);
   const views = $derived(portViews(ports, openings));
   const finding = $derived(rearPorts(plan)[0]);
   const reach = $derived(Math.max(170, ...[...ports, ...openings].map((each) => each.x1)) + 6);
@@ -33,30 +35,13 @@
   function add(key: 'ports' | 'openings', placed: Placed | undefined): void {
     if (!placed || typed[key].trim() === '') return;
     try {
-      const area = readArea(typed[key]);
-      store(key, placed, (items) => [...items, writeArea(area)]);
+      const added = readArea(typed[key]);
+      void recordItems(placed.part, key, (items) => [...items, added]);
       typed[key] = '';
       fault[key] = '';
     } catch (error) {
       fault[key] = `${(error as Error).message}. Kept as typed.`;
     }
-  }
-
-  function store(
-    key: 'ports' | 'openings',
-    placed: Placed,
-    change: (items: readonly string[]) => readonly string[],
-  ): void {
-    void shopStore.edit(
-      `${key} of ${placed.part.name}`,
-      changeItems(
-        placed.part.id,
-        key,
-        change,
-        { how: 'measured', at: shopStore.now },
-        placed.part.modelId !== undefined,
-      ),
-    );
   }
 
   const cuts = $derived(views.flatMap((each) => each.cut ?? []));
@@ -79,7 +64,7 @@
     aria-label="Ports of the board over the cut-outs of the rear wall, to scale"
   >
     <rect class="wall" x="0" y="0" width={reach * SCALE} height={HEIGHT * SCALE} />
-    {#each openings as area (writeArea(area))}
+    {#each openings as area (areaShape.write(area))}
       <rect
         class="opening"
         x={area.x0 * SCALE}
@@ -89,7 +74,7 @@
       />
     {/each}
     <path class="board" d="M0 {(HEIGHT - 6) * SCALE}H{reach * SCALE}" />
-    {#each views as { port, blockedMm } (writeArea(port))}
+    {#each views as { port, blockedMm } (areaShape.write(port))}
       <rect
         class="port"
         class:blocked={blockedMm > 0}
@@ -113,16 +98,16 @@
       <section>
         <h2>{list.label}</h2>
         <ul>
-          {#each list.have as area, i (writeArea(area) + i)}
+          {#each list.have as area, i (areaShape.write(area) + i)}
             <li>
-              <span class="figure">{writeArea(area)}</span>
+              <span class="figure">{areaShape.write(area)}</span>
               <button
                 class="drop"
                 aria-label="Drop {area.name}"
                 onclick={() =>
                   list.placed &&
-                  store(list.key, list.placed, (items) => {
-                    const at = items.findIndex((each) => each === writeArea(area));
+                  recordItems(list.placed.part, list.key, (items) => {
+                    const at = items.findIndex((each) => sameContent(each, area));
                     return at < 0 ? items : items.toSpliced(at, 1);
                   })}>Drop</button
               >

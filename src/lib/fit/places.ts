@@ -1,23 +1,5 @@
+import type { Place } from '$core/model/types/shapes.ts';
 import type { Point } from '$core/fit/holes/index.ts';
-
-/** Hole places as they are kept with the board: `12.3 45.6` a hole, mm; an unmeasured figure is `?`. */
-export interface Place {
-  x: number | undefined;
-  y: number | undefined;
-}
-
-export function readPlaces(items: readonly string[] | undefined): Place[] {
-  return (items ?? []).map((item) => {
-    const [x, y] = item.split(' ').map((text) => (text === '?' ? undefined : Number(text)));
-    return { x: finite(x), y: finite(y) };
-  });
-}
-
-const finite = (value: number | undefined) =>
-  value !== undefined && Number.isFinite(value) ? value : undefined;
-
-export const writePlaces = (places: readonly Place[]): string[] =>
-  places.map(({ x, y }) => `${x ?? '?'} ${y ?? '?'}`);
 
 /** Hole `i` with one figure more or another; a hole without any is left out. */
 export function withPlace(
@@ -27,7 +9,7 @@ export function withPlace(
   value: number,
 ): Place[] {
   const rows = [...places];
-  rows[Math.min(i, rows.length)] = { x: undefined, y: undefined, ...rows[i], [axis]: value };
+  rows[Math.min(i, rows.length)] = { ...rows[i], [axis]: value };
   return rows.filter((row) => row.x !== undefined || row.y !== undefined);
 }
 

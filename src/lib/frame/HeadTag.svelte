@@ -36,7 +36,7 @@
             const becomes = event.currentTarget.value;
             shopStore.edit(
               'what it becomes',
-              editJob(job.id, { becomes, asks: requirementsIn(becomes) }),
+              editJob(job.id, { becomes, requirements: requirementsIn(becomes) }),
               `becomes ${job.id}`,
             );
           }}

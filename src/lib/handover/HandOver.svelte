@@ -135,8 +135,8 @@
             </p>
           {:else}<p>no readings</p>{/each}
           {#each sheet.heat as line (line)}<p>{line}</p>{/each}
-          {#if sheet.hunts.length + sheet.mishaps.length > 0}<h3>Faults and damage</h3>{/if}
-          {#each [...sheet.hunts, ...sheet.mishaps] as line (line)}<p>{line}</p>{/each}
+          {#if sheet.diagnoses.length + sheet.damages.length > 0}<h3>Faults and damage</h3>{/if}
+          {#each [...sheet.diagnoses, ...sheet.damages] as line (line)}<p>{line}</p>{/each}
           {#if sheet.loans.length > 0}<h3>Lent and borrowed</h3>{/if}
           {#each sheet.loans as line (line)}<p>{line}</p>{/each}
           <h3>Data</h3>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { setFact } from '$core/edits/edits.ts';
+  import { recordFact } from '$lib/shop/recordFact.ts';
   import { pressureSays } from '$core/heat/index.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { airOf, placedFans } from '$core/plan/heatSums.ts';
@@ -19,14 +19,11 @@
   function turn(seat: string, way: string): void {
     const part = plan.seats.find((placed) => placed.seat === seat)?.part;
     if (!part) return;
-    shopStore.edit(
-      `${seatName(seat)} blows ${way || 'either way'}`,
-      setFact(
-        part.id,
-        'blows',
-        way === '' ? undefined : { text: way, how: 'measured', at: shopStore.now },
-      ),
-    );
+    void recordFact(part, 'blows', way === '' ? undefined : { text: way }, {
+      how: 'measured',
+      onlyThis: true,
+      label: `${seatName(seat)} blows ${way || 'either way'}`,
+    });
   }
   const [W, H] = [640, 262];
   const box = { x: 170, y: 52, w: 300, h: 170 };

@@ -3,6 +3,7 @@
   import type { Property } from '$core/model/properties/index.ts';
   import type { Range } from '$core/units/range.ts';
   import { plugNameIn } from '$core/model/lookup/ownPlugs.ts';
+  import type { FactValue } from '$lib/shop/recordFact.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import ListField from './ListField.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
@@ -13,11 +14,11 @@
     /** What its class usually is, shown pencilled. */
     usual?: Range | undefined;
     lengths: 'mm' | 'in';
-    onfact: (fact: Fact | undefined) => void;
+    /** What was typed or picked; undefined: not known any more. */
+    onfact: (value: FactValue | undefined) => void;
   }
   const { property, fact, usual, lengths, onfact }: Props = $props();
   const id = $props.id();
-  const how = $derived(property.measure === 'mm' ? ('measured' as const) : ('said' as const));
   const isPlug = $derived(/plug/i.test(property.key));
   const name = (option: string) => (isPlug ? plugNameIn(shopStore.shop, option) : option);
   /** Plugs of one's own stand among the known ones. */
@@ -36,11 +37,7 @@
         {id}
         value={isText(fact) ? fact.text : ''}
         onchange={(event) =>
-          onfact(
-            event.currentTarget.value
-              ? { text: event.currentTarget.value, how: 'said' }
-              : undefined,
-          )}
+          onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
       >
         <option value="">not known</option>
         {#each options as option (option)}<option value={option}>{name(option)}</option>{/each}
@@ -51,11 +48,7 @@
         value={isText(fact) ? fact.text : ''}
         maxlength="200"
         oninput={(event) =>
-          onfact(
-            event.currentTarget.value
-              ? { text: event.currentTarget.value, how: 'said' }
-              : undefined,
-          )}
+          onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
       />
     {/if}
   </label>
@@ -63,7 +56,7 @@
   <ListField
     {property}
     items={isList(fact) ? fact.items : []}
-    onitems={(items) => onfact(items.length > 0 ? { items, how: 'said' } : undefined)}
+    onitems={(items) => onfact(items.length > 0 ? { items } : undefined)}
   />
 {:else}
   <MeasureField
@@ -73,7 +66,7 @@
     value={isNumber(fact) ? fact : usual}
     open={!isNumber(fact)}
     most={property.most}
-    onmeasure={(value) => onfact({ lo: value, hi: value, how })}
+    onmeasure={(value) => onfact({ lo: value, hi: value })}
   />
 {/if}
 

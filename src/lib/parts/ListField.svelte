@@ -1,13 +1,14 @@
 <script lang="ts">
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
   import { listLike, readList, writeList } from '$core/model/properties/listText.ts';
+  import type { Item } from '$core/model/types/shapes.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     property: Property;
-    items: readonly string[];
+    items: readonly Item[];
     /** The whole list, on Enter or on leaving; one that cannot be read stays with its fault. */
-    onitems: (items: string[]) => void;
+    onitems: (items: Item[]) => void;
   }
   const { property, items, onitems }: Props = $props();
   const id = $props.id();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { FactKey } from '$core/model/properties/index.ts';
   import { newPart } from '$core/edits/edits.ts';
-  import type { Fact, Facts } from '$core/model/types/fact.ts';
+  import type { Facts } from '$core/model/types/fact.ts';
   import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
   import { properties } from '$core/model/properties/index.ts';
   import { kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
@@ -10,6 +10,7 @@
   import { planOf } from '$core/plan/planOf.ts';
   import { formatMoney, parseMoney } from '$core/units/money.ts';
   import { Judge } from '$lib/parts/judge.svelte.ts';
+  import { factFrom, type FactValue } from '$lib/shop/recordFact.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -80,9 +81,9 @@
     return part.place === 'buy' ? 'to buy' : `shelf ${part.where ?? ''}`.trim();
   }
 
-  function setKey(key: FactKey, fact: Fact | undefined): void {
+  function setKey(key: FactKey, value: FactValue | undefined): void {
     const next = { ...facts };
-    if (fact) next[key] = fact;
+    if (value && kind) next[key] = factFrom(kind, key, value);
     else delete next[key];
     facts = next;
   }
@@ -160,7 +161,7 @@
             {property}
             fact={facts[property.key]}
             lengths={shopStore.shop.settings.unit}
-            onfact={(fact) => setKey(property.key, fact)}
+            onfact={(value) => setKey(property.key, value)}
           />
         {/each}
       </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { editPart, setFact } from '$core/edits/edits.ts';
+  import { editPart } from '$core/edits/edits.ts';
+  import { recordFact } from '$lib/shop/recordFact.ts';
   import { lend, reserve, type LoanFields } from '$core/edits/ledgerEdits.ts';
   import { factOf, indexOf, numberOf, standingOf } from '$core/model/lookup/lookup.ts';
   import { isNumberKey, properties } from '$core/model/properties/index.ts';
@@ -148,17 +149,7 @@
               ? numberOf(shopStore.shop, part, property.key)
               : undefined}
             lengths={shopStore.shop.settings.unit}
-            onfact={(fact) =>
-              shopStore.edit(
-                property.label,
-                setFact(
-                  partId,
-                  property.key,
-                  fact && { ...fact, at: shopStore.now },
-                  model !== undefined && !onlyThis,
-                ),
-                `${partId} ${property.key}`,
-              )}
+            onfact={(value) => recordFact(part, property.key, value, { onlyThis })}
           />
           <small>{source(property.key)}</small>
         </div>

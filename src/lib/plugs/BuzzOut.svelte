@@ -1,17 +1,9 @@
 <script lang="ts">
-  import { setFact } from '$core/edits/edits.ts';
-  import { changeItems } from '$core/shop/items.ts';
+  import type { BuzzedWire } from '$core/model/types/shapes.ts';
+  import { recordFact, recordItems } from '$lib/shop/recordFact.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
   import { partsOfKind, listAt, partOfKind, textAt, type Placed } from '$core/model/lookup/plan.ts';
-  import {
-    BuzzError,
-    buzzed,
-    modularLeads,
-    orderFromLead,
-    readBuzz,
-    writeBuzz,
-    type Wire,
-  } from '$core/plugs/leads.ts';
+  import { BuzzError, buzzed, modularLeads, orderFromLead, wiresOf } from '$core/plugs/leads.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -35,9 +27,9 @@
       supply &&
       [supply.part.id, supply.part.modelId].includes(textAt(plan, lead, 'belongsTo')?.text),
   );
-  const kept = $derived.by((): { wires: Wire[]; fault?: string } => {
+  const kept = $derived.by((): { wires: readonly BuzzedWire[]; fault?: string } => {
     try {
-      return { wires: lead ? readBuzz(listAt(plan, lead, 'buzzed')?.items ?? []) : [] };
+      return { wires: lead ? wiresOf(listAt(plan, lead, 'buzzed')?.items ?? []) : [] };
     } catch (error) {
       if (!(error instanceof BuzzError)) throw error;
       return { wires: [], fault: error.message };
@@ -58,23 +50,19 @@
 
   function write(to: number[]): void {
     if (!lead) return;
-    const next = writeBuzz(buzzed(kept.wires, { from: probe, to }));
+    const heard = { from: probe, to };
     try {
-      readBuzz(next);
+      wiresOf(buzzed(kept.wires, heard));
     } catch (error) {
       if (!(error instanceof BuzzError)) throw error;
       fault = error.message;
       return;
     }
     fault = '';
-    const heard = { from: probe, to };
-    void shopStore.edit(
-      `pin ${probe} of ${lead.part.name}`,
-      changeItems(lead.part.id, 'buzzed', (items) => writeBuzz(buzzed(readBuzz(items), heard)), {
-        how: 'measured',
-        at: shopStore.now,
-      }),
-    );
+    void recordItems(lead.part, 'buzzed', (items) => buzzed(items, heard), {
+      onlyThis: true,
+      label: `pin ${probe} of ${lead.part.name}`,
+    });
   }
 
   /** A tap adds the pin to what beeps with the probe, or takes it off. */
@@ -88,15 +76,7 @@
   function carryOver(): void {
     if (!supply || !load) return;
     const order = orderFromLead(kept.wires, load, ways);
-    shopStore.edit(
-      `lead sockets of ${supply.part.name}`,
-      setFact(
-        supply.part.id,
-        'socketOrder',
-        { items: order, how: 'measured', at: shopStore.now },
-        supply.part.modelId !== undefined,
-      ),
-    );
+    void recordFact(supply.part, 'socketOrder', { items: order }, { how: 'measured' });
   }
 
   const order = $derived((supply && listAt(plan, supply, 'socketOrder')?.items) ?? []);
@@ -182,12 +162,7 @@
           label="which plug does it end in?"
           value=""
           groups={['main', 'processor', 'card', 'drive']}
-          onpick={(id) =>
-            lead &&
-            shopStore.edit(
-              'plug of the lead',
-              setFact(lead.part.id, 'plug', { text: id, how: 'said', at: shopStore.now }),
-            )}
+          onpick={(id) => lead && recordFact(lead.part, 'plug', { text: id }, { onlyThis: true })}
         />
         <Button onclick={onclose}>Back to the sums</Button>
       </div>

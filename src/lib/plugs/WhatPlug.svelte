@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { changeItems } from '$core/shop/items.ts';
+  import { recordItems } from '$lib/shop/recordFact.ts';
   import { keepPlugOf } from '$core/edits/plugEdits.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
   import { listAt, partOfKind, textAt, type Placed } from '$core/model/lookup/plan.ts';
@@ -9,8 +9,8 @@
     ownPlugOf,
     plugTag,
     ReadingError,
-    readNotes,
-    writeNotes,
+    keptNotes,
+    notesOf,
     type PlugNotes,
     type Reading,
     type ReadingKind,
@@ -29,15 +29,7 @@
 
   const { plan, onclose }: ViewProps = $props();
   const supply = $derived(partOfKind(plan, 'supply') as Placed);
-  const kept = $derived.by((): { notes: PlugNotes; fault?: string } => {
-    try {
-      return { notes: readNotes((supply && listAt(plan, supply, 'pinReadings'))?.items ?? []) };
-    } catch (error) {
-      if (!(error instanceof ReadingError)) throw error;
-      return { notes: { grid: undefined, readings: [] }, fault: error.message };
-    }
-  });
-  const notes = $derived(kept.notes);
+  const notes = $derived(notesOf((supply && listAt(plan, supply, 'pinReadings')?.items) ?? []));
   /* The housing last said of this supply, to begin with. */
   // svelte-ignore state_referenced_locally (only where one begins)
   const usual = supply && plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? '');
@@ -102,16 +94,9 @@
   }
 
   function store(change: (notes: PlugNotes) => PlugNotes, label: string): void {
-    void shopStore.edit(
+    void recordItems(supply.part, 'pinReadings', (items) => keptNotes(change(notesOf(items))), {
       label,
-      changeItems(
-        supply.part.id,
-        'pinReadings',
-        (items) => writeNotes(change(readNotes(items))),
-        { how: 'measured', at: shopStore.now },
-        supply.part.modelId !== undefined,
-      ),
-    );
+    });
   }
 
   function add(reading: Reading): void {
@@ -204,7 +189,6 @@
     <p>Put one in at Intake: its main plug is found out here.</p>
     <p><Button onclick={onclose}>Back to the sums</Button></p>
   {:else}
-    {#if kept.fault}<p role="alert">{kept.fault}</p>{/if}
     {#if notes.grid && answer}
       <p class="view"><b>{view}</b> <Button onclick={turn}>Turn it (v)</Button></p>
       <PinGrid

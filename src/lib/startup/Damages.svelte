@@ -14,7 +14,7 @@
     if (what.trim() === '') return;
     shopStore.edit(
       'something damaged',
-      addItems(job.id, 'mishaps', [
+      addItems(job.id, 'damages', [
         { at: new Date().toISOString(), what: what.trim(), mended: false, retested: false },
       ]),
     );
@@ -25,18 +25,18 @@
 <section>
   <h2>Damaged on the way</h2>
   <ul>
-    {#each job.mishaps as mishap, i (i)}
+    {#each job.damages as damage, i (i)}
       <li>
-        {mishap.what}
+        {damage.what}
         {#each ['mended', 'retested'] as const as key (key)}
           <label
             ><input
               type="checkbox"
-              checked={mishap[key]}
+              checked={damage[key]}
               onchange={(event) =>
                 shopStore.edit(
-                  `${key}: ${mishap.what}`,
-                  editItem(job.id, 'mishaps', mishap, { [key]: event.currentTarget.checked }),
+                  `${key}: ${damage.what}`,
+                  editItem(job.id, 'damages', damage, { [key]: event.currentTarget.checked }),
                 )}
             />
             {key}</label

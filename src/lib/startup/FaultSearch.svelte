@@ -17,7 +17,7 @@
     plan: Plan;
   }
   const { view, plan }: Props = $props();
-  const hunts = $derived(view.job?.hunts ?? []);
+  const hunts = $derived(view.job?.diagnoses ?? []);
   let openId = $state<string | undefined>();
   const hunt = $derived(
     hunts.find((each) => each.id === openId) ?? hunts.find((each) => !each.verdict) ?? hunts.at(-1),
@@ -50,7 +50,7 @@
   function begin(sign: string): void {
     if (!view.job) return;
     const added = addDiagnosis(view.job.id, {
-      sign,
+      symptom: sign,
       at: new Date().toISOString(),
       after: changed.slice(0, 20),
       tried: [],
@@ -118,7 +118,7 @@
     >
     {#each hunts as each (each.id)}
       <Button onclick={() => (openId = each.id)} aria-pressed={each.id === hunt?.id}
-        >{symptoms[each.sign as keyof typeof symptoms] ?? each.sign}{each.verdict
+        >{symptoms[each.symptom as keyof typeof symptoms] ?? each.symptom}{each.verdict
           ? `: ${each.verdict}`
           : ''}</Button
       >

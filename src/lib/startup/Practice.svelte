@@ -25,7 +25,7 @@
   let hint = $state<string | undefined>();
   let last = $state('');
   const known = $derived<DiagnosisState>({
-    sign,
+    symptom: sign,
     after: [],
     maker: false,
     spares: simulatedSpares,

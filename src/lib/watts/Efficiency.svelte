@@ -14,7 +14,7 @@
   const label = $derived(supply && numberAt(plan, supply, 'watts'));
   const name = $derived(supply && textAt(plan, supply, 'class')?.text);
   const eta = $derived(supply ? efficiencyOf(plan, supply) : () => ({ lo: 0.7, hi: 0.9 }));
-  const measured = $derived(curveOf((supply && listAt(plan, supply, 'curve')?.items) ?? []));
+  const measured = $derived(supply ? curveOf(plan, supply) : []);
   let [out, into] = $state(['', '']);
   let fault = $state('');
 

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { requirementsIn } from '../../../src/core/model/types/empty.ts';
 import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
-import { property } from '../../../src/core/model/properties/index.ts';
+import { itemTexts, property } from '../../../src/core/model/properties/index.ts';
 import {
   compareSeats,
   freeSeat,
@@ -53,7 +53,8 @@ describe('demo', () => {
     const strange = [...shop.parts, ...shop.models].flatMap(({ id, kind, facts }) =>
       Object.entries(facts).flatMap(([key, fact]) => {
         const options = kind === 'machine' ? undefined : property(kind, key)?.options;
-        const words = 'text' in fact ? [fact.text] : 'items' in fact ? fact.items : [];
+        const words =
+          'text' in fact ? [fact.text] : 'items' in fact ? itemTexts(key, fact.items) : [];
         return words
           .filter((word) => options && !options.includes(word) && !own.has(word))
           .map((word) => `${id} ${key} ${word}`);

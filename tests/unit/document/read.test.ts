@@ -150,9 +150,11 @@ describe('model/read', () => {
 
 describe('model/schema, facts', () => {
   it('takes a range, a text or a list', () => {
-    expect(factFault({ lo: 1, hi: 2, how: 'measured', at: now })).to.equal(undefined);
-    expect(factFault({ text: 'DDR4', how: 'read', source: 'dmidecode' })).to.equal(undefined);
-    expect(factFault({ items: ['sata'], how: 'said' })).to.equal(undefined);
+    expect(factFault({ lo: 1, hi: 2, how: 'measured', at: now }, 'length')).to.equal(undefined);
+    expect(factFault({ text: 'DDR4', how: 'read', source: 'dmidecode' }, 'kind')).to.equal(
+      undefined,
+    );
+    expect(factFault({ items: ['sata'], how: 'said' }, 'plugs')).to.equal(undefined);
   });
   for (const [what, value] of [
     ['nothing', null],
@@ -166,7 +168,7 @@ describe('model/schema, facts', () => {
     ['items that are no texts', { items: [1], how: 'said' }],
     ['a source that is no text', { text: 'x', how: 'said', source: 5 }],
   ] as const) {
-    it(`refuses ${what}`, () => expect(factFault(value)).to.be.a('string'));
+    it(`refuses ${what}`, () => expect(factFault(value, 'plugs')).to.be.a('string'));
   }
 });
 

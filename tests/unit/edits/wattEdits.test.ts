@@ -66,8 +66,8 @@ describe('edits/wattEdits', () => {
     ];
     const after = points.reduce((now, point) => addCurvePoint('T-supply', point, at)(now), shop);
     expect(listOf(after, part(after, 'T-supply'), 'curve')!.items).to.deep.equal([
-      '20 84.2',
-      '49 87.5',
+      { load: 20, percent: 84.2 },
+      { load: 49, percent: 87.5 },
     ]);
     expect(addCurvePoint('nobody', points[0]!, at)(shop)).to.equal(shop);
   });

@@ -1,25 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { limits } from '../../../src/core/fit/limits.ts';
-import { measuredPlaces, readPlaces, writePlaces } from '../../../src/lib/fit/places.ts';
+import { measuredPlaces } from '../../../src/lib/fit/places.ts';
 import { rowsOf } from '../../../src/lib/print/limitStrip.ts';
 import { planWith } from '../../helpers/build.ts';
 
 describe('fit/places, hole places kept with the board', () => {
-  const figure = fc.option(
-    fc.double({ min: -500, max: 500, noNaN: true, noDefaultInfinity: true }).map((n) => n + 0),
-    { nil: undefined },
-  );
-  it('read back as they were written, unmeasured ones too', () => {
-    fc.assert(
-      fc.property(fc.array(fc.record({ x: figure, y: figure })), (places) => {
-        expect(readPlaces(writePlaces(places))).to.deep.equal(places);
-      }),
-    );
-  });
   it('never take an unmeasured figure for zero', () => {
-    const places = readPlaces(['10 20', '? 30', '40 ?', 'rubbish', '0 0']);
-    expect(places[1]).to.deep.equal({ x: undefined, y: 30 });
+    const places = [{ x: 10, y: 20 }, { y: 30 }, { x: 40 }, {}, { x: 0, y: 0 }];
     const { points, numbers } = measuredPlaces(places);
     expect(points).to.deep.equal([
       { x: 10, y: 20 },
@@ -27,7 +15,6 @@ describe('fit/places, hole places kept with the board', () => {
     ]);
     expect(numbers).to.deep.equal([1, 5]);
   });
-  it('are none where none are kept', () => expect(readPlaces(undefined)).to.deep.equal([]));
 });
 
 describe('fit/limits, what one case takes at most', () => {

@@ -271,7 +271,7 @@ describe('fit/space, where drives hang', () => {
       { applied },
     );
   const places = (...args: Parameters<typeof plan>) =>
-    Object.fromEntries([...drivePlaces(plan(...args))].map(([seat, mount]) => [seat, mount.place]));
+    Object.fromEntries([...drivePlaces(plan(...args))].map(([seat, mount]) => [seat, mount.at]));
 
   it('gives each a mount of its form, and the bracket last', () => {
     expect(places(['bracket 3.5', 'cage 3.5', 'cage 3.5'], ['3.5', '3.5', '3.5'])).to.deep.equal({

@@ -70,7 +70,7 @@ describe('links/memory', () => {
 });
 
 describe('links/asks', () => {
-  const four = { asks: [{ what: 'screens' as const, count: 4 }] };
+  const four = { requirements: [{ what: 'screens' as const, count: 4 }] };
   it("counts the card's screens, or else the board's", () => {
     expect(
       the(linkRequirements(planWith({ board: { screens: 2 } }, four)), 'asks-screens').mark,
@@ -84,7 +84,7 @@ describe('links/asks', () => {
     const plan = planWith(
       { drive1: {}, memory1: { size: 8 }, memory2: { size: 8 } },
       {
-        asks: [
+        requirements: [
           { what: 'drives', count: 2 },
           { what: 'memoryGb', count: 16 },
         ],

@@ -68,7 +68,7 @@ describe('what broke the bench once', () => {
   });
 
   it('a search with the sign __proto__ changes nothing of every object', () => {
-    const made = addDiagnosis('14', { sign: '__proto__', at: now, after: [], tried: [] });
+    const made = addDiagnosis('14', { symptom: '__proto__', at: now, after: [], tried: [] });
     const shop = [
       made.edit,
       (each: typeof demo) =>

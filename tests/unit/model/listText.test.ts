@@ -15,10 +15,13 @@ const read = (kind: Kind, key: string, text: string) => readList(text, of(kind, 
 describe('model/listText', () => {
   it('keeps pairs as pairs', () => {
     expect(read('supply', 'curve', '50 88, 100 84.5')).to.deep.equal({
-      items: ['50 88', '100 84.5'],
+      items: [
+        { load: 50, percent: 88 },
+        { load: 100, percent: 84.5 },
+      ],
     });
     expect(read('board', 'holePlaces', '6.35 33.02, 163.83 10.16, ? 12')).to.deep.equal({
-      items: ['6.35 33.02', '163.83 10.16', '? 12'],
+      items: [{ x: 6.35, y: 33.02 }, { x: 163.83, y: 10.16 }, { y: 12 }],
     });
   });
   it('names the first item that is none', () => {

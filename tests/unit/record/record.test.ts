@@ -8,7 +8,7 @@ const job = (id: string) => shop.jobs.find((each) => each.id === id)!;
 
 describe('export/record', () => {
   it('a search for a fault is a line: sign, cause, what was tried, minutes, who', () => {
-    const [hunt] = job('18').hunts;
+    const [hunt] = job('18').diagnoses;
     expect(diagnosisLine(hunt!)).to.equal(
       'starts with an alarm: a fan the board expects; tried look no, a fan on the header the alarm names yes; 9 min; the rear header wants a fan of its own',
     );
@@ -41,8 +41,8 @@ describe('export/record', () => {
   });
   it('all of it stands on the swap sheet', () => {
     const sheet = sheetOf(shop, job('18'));
-    expect(sheet.hunts).to.have.length(1);
-    expect(sheet.mishaps).to.have.length(1);
+    expect(sheet.diagnoses).to.have.length(1);
+    expect(sheet.damages).to.have.length(1);
     expect(sheetOf(shop, job('14')).heat).to.have.length(3);
   });
 });

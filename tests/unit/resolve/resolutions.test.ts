@@ -130,7 +130,7 @@ describe('plan/give, ways to make it fit', () => {
       },
     ];
     const { shop, job } = bench({ ...tight, card1: { ...tight['card1'], screens: 4 } }, shelf);
-    const asking = { ...job, asks: [{ what: 'screens' as const, count: 4 }] };
+    const asking = { ...job, requirements: [{ what: 'screens' as const, count: 4 }] };
     const way = findResolutions({ ...shop, jobs: [asking] }, asking).ways.find(
       (each) => each.puts.length > 0,
     );

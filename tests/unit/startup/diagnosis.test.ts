@@ -27,7 +27,7 @@ import { leaveAlone, settingsFor } from '../../../src/core/startup/settings.ts';
 import { jobOver, planWith } from '../../helpers/build.ts';
 
 const start: DiagnosisState = {
-  sign: 'picture',
+  symptom: 'picture',
   after: [],
   maker: false,
   spares: simulatedSpares,
@@ -62,7 +62,7 @@ describe('startup/hunt', () => {
     );
     fc.assert(
       fc.property(fc.constantFrom(...symptomIds), tried, (sign, list) => {
-        const { odds, explained } = oddsOf({ ...start, sign, tried: list });
+        const { odds, explained } = oddsOf({ ...start, symptom: sign, tried: list });
         expect(odds.reduce((sum, each) => sum + each.share, 0)).to.be.closeTo(1, 1e-4);
         expect(explained).to.be.within(0, 1);
         for (let i = 1; i < odds.length; i += 1)
@@ -86,7 +86,7 @@ describe('startup/hunt', () => {
     const after: DiagnosisState = { ...start, after: ['memory'] };
     expect(share(after, 'memory-bad')).to.be.above(share(start, 'memory-bad') * 1.5);
     for (const sign of symptomIds) {
-      const offered = nextTests({ ...start, sign, after: ['card', 'memory', 'case'] });
+      const offered = nextTests({ ...start, symptom: sign, after: ['card', 'memory', 'case'] });
       if (sign === 'no-standby') continue;
       expect(
         offered.some((each) => each.test.id === 'undo'),
@@ -105,7 +105,7 @@ describe('startup/hunt', () => {
   it('names a cause once it is sure: swapped RAM that works, after reseating that did not', () => {
     const state: DiagnosisState = {
       ...start,
-      sign: 'beeps',
+      symptom: 'beeps',
       tried: [
         { test: 'memory-reseat', yes: false },
         { test: 'memory-single', yes: true },
@@ -115,7 +115,7 @@ describe('startup/hunt', () => {
     expect(['memory-bad', 'memory-mix']).to.include(first(state));
     const reseated: DiagnosisState = {
       ...start,
-      sign: 'beeps',
+      symptom: 'beeps',
       tried: [{ test: 'memory-reseat', yes: true }],
     };
     expect(standOf(reseated).named?.cause.id).to.equal('memory-seat');
@@ -144,9 +144,9 @@ describe('startup/hunt', () => {
   it('information is never negative nor above what is open', () => {
     fc.assert(
       fc.property(fc.constantFrom(...symptomIds), (sign) => {
-        const { odds } = oddsOf({ ...start, sign });
+        const { odds } = oddsOf({ ...start, symptom: sign });
         const open = odds.reduce((sum, { share }) => sum - share * Math.log2(share), 0);
-        for (const each of nextTests({ ...start, sign })) {
+        for (const each of nextTests({ ...start, symptom: sign })) {
           expect(each.bits).to.be.within(0, Math.min(1, open) + 1e-9);
           expect(each.chance).to.be.within(0, 1);
         }
@@ -184,7 +184,7 @@ describe('startup/bench, the practice machine', () => {
   it('looks back: which test would have told more', () => {
     const state: DiagnosisState = {
       ...start,
-      sign: 'memory',
+      symptom: 'memory',
       tried: [
         { test: 'socket', yes: false },
         { test: 'memory-reseat', yes: true },
@@ -232,7 +232,7 @@ describe('plan/startupOf', () => {
   });
   it('learns from searches that found something, twice from the same model, never from the one in hand', () => {
     const { shop: own } = jobOver({ memory1: {} });
-    const hunt = { sign: 'picture', at: '2026-11-25', after: ['memory1'], tried: [] };
+    const hunt = { symptom: 'picture', at: '2026-11-25', after: ['memory1'], tried: [] };
     const done = [
       addDiagnosis('1', hunt).edit,
       addTried('1', 'h1', { testId: 'ports', result: 'yes', minutes: 4, at: '2026-11-25' }),
@@ -249,9 +249,9 @@ describe('plan/startupOf', () => {
     expect(learnedOf(done, 'h1').found).to.deep.equal({});
     const open = closeDiagnosis('1', 'h1', { verdict: 'given up', causeId: undefined })(done);
     expect(learnedOf(open).found).to.deep.equal({});
-    const state = diagnosisOf(planOf(done, done.jobs[0]!), done.jobs[0]!.hunts[0]!)!;
+    const state = diagnosisOf(planOf(done, done.jobs[0]!), done.jobs[0]!.diagnoses[0]!)!;
     expect(state).to.deep.include({
-      sign: 'picture',
+      symptom: 'picture',
       after: ['memory'],
       tried: [{ test: 'ports', yes: true }],
     });

@@ -8,7 +8,7 @@ import {
   loadResult,
   type LoadStep,
 } from '../../../src/core/watts/electronicLoad.ts';
-import { along, curveOf } from '../../../src/core/watts/tree/efficiencyOf.ts';
+import { along } from '../../../src/core/watts/tree/efficiencyOf.ts';
 import { treeOf } from '../../../src/core/watts/tree/index.ts';
 import { random } from '../../helpers/boards.ts';
 import { jobOver, planWith, type Seats } from '../../helpers/build.ts';
@@ -210,17 +210,11 @@ describe('watts/electronicLoad', () => {
 });
 
 describe('watts/tree/efficiencyOf', () => {
-  it('reads points and leaves out what is none', () => {
-    expect(
-      curveOf(['50 88', '20:82,5', '100 % 85 %', 'half 80', '30 0', '40 101', '']),
-    ).to.deep.equal([
-      { load: 20, percent: 82.5 },
-      { load: 50, percent: 88 },
-      { load: 100, percent: 85 },
-    ]);
-  });
   it('goes straight between points, holds and widens beyond them', () => {
-    const points = curveOf(['20 80', '60 90']);
+    const points = [
+      { load: 20, percent: 80 },
+      { load: 60, percent: 90 },
+    ];
     expect(mid(along(points, 0.4))).to.be.closeTo(0.85, 1e-9);
     const [inside, below, above] = [along(points, 0.3), along(points, 0.05), along(points, 1)];
     for (const out of [below, above]) expect(out.hi - out.lo).to.be.above(inside.hi - inside.lo);

@@ -81,7 +81,7 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
   return partsOfKind(plan, 'drive').flatMap((drive, i) => {
     const form = textAt(plan, drive, 'form')?.text;
     if (form !== '3.5' && form !== '2.5') return [];
-    const place = mountsOf(plan) ? mountOf(plan, drive)?.place : usualPlace(plan, at);
+    const place = mountsOf(plan) ? mountOf(plan, drive)?.at : usualPlace(plan, at);
     const what = mountsOf(plan) ? 'body' : 'guess';
     const size = driveSize(form);
     const name = `drive ${i + 1}`;
@@ -127,9 +127,6 @@ export function driveBoxes(plan: Plan, at: Places): Box[] {
 const usualPlace = (plan: Plan, at: Places) =>
   at.cageEndX !== at.cardEndX && !isApplied(plan, cageOut()) ? 'cage' : 'floor';
 
-/** The size of a mount as it is listed: `rear 92`. */
-const fanMountSize = (mount: string) => Number(mount.slice(mount.lastIndexOf(' ') + 1));
-
 /** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
 export function fanBoxes(plan: Plan, at: Places): Box[] {
   const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
@@ -141,8 +138,8 @@ export function fanBoxes(plan: Plan, at: Places): Box[] {
       measure(plan, fan, 'thickness', 'thickness of the fan') ??
       usual('thickness of the fan', range(25));
     if (!size || !half) return [];
-    const mount = mounts.findIndex((each) => fanMountSize(each) === Math.round(size.value.lo));
-    const rear = mount >= 0 && mounts[mount]?.startsWith('rear');
+    const mount = mounts.findIndex(({ mm }) => mm === Math.round(size.value.lo));
+    const rear = mounts[mount]?.at === 'rear';
     if (mount >= 0) mounts.splice(mount, 1);
     const name = fan.seat.replace('fan', 'fan ');
     const under = usual('lid to the fan', range(5, 15));

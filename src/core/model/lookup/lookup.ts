@@ -1,4 +1,5 @@
-import type { ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import type { Item } from '../types/shapes.ts';
 import type { Range } from '../../units/range.ts';
 import type { Money } from '../../units/money.ts';
 import { classValue } from '../classes/classes.ts';
@@ -75,8 +76,8 @@ export interface ResolvedNumber extends ResolvedValue, Range {}
 export interface ResolvedText extends ResolvedValue {
   text: string;
 }
-export interface ResolvedList extends ResolvedValue {
-  items: readonly string[];
+export interface ResolvedList<T extends Item = string> extends ResolvedValue {
+  items: readonly T[];
 }
 
 /** The part's own fact or its model's, whichever is worth more; never the class's. */
@@ -151,11 +152,16 @@ export function textOf(shop: Shop, part: Part, key: TextKey): ResolvedText | und
   return undefined;
 }
 
-export function listOf(shop: Shop, part: Part, key: ListKey): ResolvedList | undefined {
+export function listOf<K extends ListKey>(
+  shop: Shop,
+  part: Part,
+  key: K,
+): ResolvedList<ItemOf<K>> | undefined {
   const found = factOf(shop, part, key);
   if (found && isList(found.fact)) {
     return {
-      items: found.fact.items,
+      /* A file is read only with items of the property's shape. */
+      items: found.fact.items as ItemOf<K>[],
       how: found.fact.how,
       source: found.fact.source,
       level: found.level,
@@ -163,7 +169,12 @@ export function listOf(shop: Shop, part: Part, key: ListKey): ResolvedList | und
   }
   const value = classOf(shop, part, key);
   if (value && Array.isArray(value.value)) {
-    return { items: value.value, how: 'class', source: value.source, level: 'class' };
+    return {
+      items: value.value as ItemOf<K>[],
+      how: 'class',
+      source: value.source,
+      level: 'class',
+    };
   }
   return undefined;
 }

@@ -6,7 +6,7 @@ import {
   type ResolvedNumber,
   type ResolvedText,
 } from './lookup.ts';
-import type { ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
 import { behind, seatsFor } from './reads.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 import type { Placed, Plan } from '../types/plan.ts';
@@ -34,5 +34,8 @@ export const numberAt = (plan: Plan, placed: Placed, key: NumberKey): ResolvedNu
   numberOf(behind(plan), placed.part, key);
 export const textAt = (plan: Plan, placed: Placed, key: TextKey): ResolvedText | undefined =>
   textOf(behind(plan), placed.part, key);
-export const listAt = (plan: Plan, placed: Placed, key: ListKey): ResolvedList | undefined =>
-  listOf(behind(plan), placed.part, key);
+export const listAt = <K extends ListKey>(
+  plan: Plan,
+  placed: Placed,
+  key: K,
+): ResolvedList<ItemOf<K>> | undefined => listOf(behind(plan), placed.part, key);

@@ -3,14 +3,15 @@ import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { m2Lengths } from '../../standards/links.ts';
 import { boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
-import { list, mm, num, text } from './property.ts';
+import { area, place } from '../types/shapes.ts';
+import { list, mm, num, shaped, text } from './property.ts';
 
 export const boardProperties = [
   text('format', 'format', 'Which format is the board?', boardFormatNames),
   mm('width', 'board width', 'How wide is the board along its rear edge?'),
   mm('depth', 'depth from the rear edge', 'How deep is the board from the rear edge?'),
   list('holes', 'holes', 'Which holes has the board, by letter?'),
-  list('holePlaces', 'hole places', 'Where are its holes, from any corner?'),
+  shaped('holePlaces', 'hole places', 'Where are its holes, from any corner?', place),
   text('socket', 'socket', 'Which CPU socket is it?', socketNames),
   text('memoryKind', 'RAM kind', 'Which RAM does it take?', Object.keys(memoryKinds)),
   text('memoryForm', 'RAM form', 'Long modules or short ones?', ['DIMM', 'SO-DIMM']),
@@ -82,7 +83,7 @@ export const boardProperties = [
     "How far is it from the CPU's middle to the block of ports?",
   ),
   mm('toSlot', 'CPU to card slot', "How far is it from the CPU's middle to the slot?"),
-  list('ports', 'ports', 'Where are its ports, from the port end and up from the board?'),
+  shaped('ports', 'ports', 'Where are its ports, from the port end and up from the board?', area),
   num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
   num('phases', 'power phases', 'count', 'How many chokes stand round the socket?', 30, 20),
   num('usbHeaders', 'USB headers', 'count', 'How many headers has it for USB at the front?', 8, 10),

@@ -11,12 +11,14 @@ import {
 import { leadsProperties, smallProperties, supplyProperties } from './power.ts';
 import type { NumberMeasure, Property as Described } from './property.ts';
 import { caseProperties } from './shell.ts';
+import type { Item, Shape } from '../types/shapes.ts';
 import type { Kind } from '../types/types.ts';
 
 /** What can be known of a part: every figure the checks use, with its unit and where it is measured from. */
 
 export { driveForms } from './inside.ts';
-export { caseClasses, drivePlaces, supplyPlaces } from './shell.ts';
+export { drivePlaces } from '../types/shapes.ts';
+export { caseClasses, supplyPlaces } from './shell.ts';
 export type { Measure } from './property.ts';
 
 const byKind = {
@@ -38,6 +40,13 @@ type Any = (typeof byKind)[Kind][number];
 export type NumberKey = Extract<Any, { measure: NumberMeasure }>['key'];
 export type TextKey = Extract<Any, { measure: 'text' }>['key'] | (typeof machineKeys)[number];
 export type ListKey = Extract<Any, { measure: 'list' }>['key'];
+/** What the items of a list are: words, or what its shape says. */
+export type ItemOf<K extends ListKey> = (Extract<Any, { key: K; measure: 'list' }> extends {
+  shape: Shape<infer T>;
+}
+  ? T
+  : string) &
+  Item;
 export type FactKey = NumberKey | TextKey | ListKey;
 
 export type Property = Described<FactKey>;
@@ -62,6 +71,21 @@ const numberKeys = new Set<string>(
 
 /** Whether a fact of this name is a figure. */
 export const isNumberKey = (key: string): key is NumberKey => numberKeys.has(key);
+
+const shapes = new Map(
+  Object.values(properties).flatMap((list) =>
+    list.flatMap(({ key, shape }) => (shape ? [[key as string, shape] as const] : [])),
+  ),
+);
+
+/** The shape of a list's items; undefined where they are words. */
+export const shapeOf = (key: string): Shape | undefined => shapes.get(key);
+
+/** Items of a list as text, each as it is typed. */
+export const itemTexts = (key: string, items: readonly Item[]): string[] => {
+  const shape = shapeOf(key);
+  return items.map((item) => (typeof item === 'string' ? item : (shape?.write(item) ?? '')));
+};
 
 export const allKeys: readonly string[] = [
   ...new Set([

@@ -2,7 +2,8 @@ import { besideC, softensC } from '../../standards/air.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { supplyFormats } from '../../standards/room.ts';
 import { efficiencyClasses } from '../../standards/supplies.ts';
-import { list, mm, num, text } from './property.ts';
+import { buzzedWire, curvePoint, plugReading } from '../types/shapes.ts';
+import { list, mm, num, shaped, text } from './property.ts';
 import { barrelIds, frontPlugs, powerPlugs } from './words.ts';
 
 export const supplyProperties = [
@@ -25,7 +26,12 @@ export const supplyProperties = [
     500,
   ),
   text('class', 'efficiency class', 'Which efficiency class is on its label?', efficiencyClasses),
-  list('curve', 'measured efficiency', 'Percent of the label and percent that come out, as 50 88?'),
+  shaped(
+    'curve',
+    'measured efficiency',
+    'Percent of the label and percent that come out, as 50 88?',
+    curvePoint,
+  ),
   num('years', 'years in use', 'years', 'How many years has it been in use?', 40),
   text('feeds', 'what it is', 'A PSU in the case, a brick, a battery or a bench PSU?', [
     'supply',
@@ -59,10 +65,11 @@ export const supplyProperties = [
   ]),
   text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
   list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
-  list(
+  shaped(
     'pinReadings',
     'readings of its plug',
     'What did the meter say of its main plug, pin by pin?',
+    plugReading,
   ),
   text('driveKey', 'key of its drive plug', 'Is the key of its 4-pin peripheral plug whole?', [
     'whole',
@@ -93,7 +100,12 @@ export const smallProperties = [
   num('count', 'count', 'count', 'How many are there?', 10000, 20),
   text('plug', 'plug', 'Which plug has it?'),
   text('belongsTo', 'PSU it belongs to', 'Which PSU, or model of PSU, did this lead come with?'),
-  list('buzzed', 'wires buzzed out', 'Which pin at the PSU end beeps with which at the other?'),
+  shaped(
+    'buzzed',
+    'wires buzzed out',
+    'Which pin at the PSU end beeps with which at the other?',
+    buzzedWire,
+  ),
   list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the PSU?'),
   list('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
   list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
@@ -102,7 +114,12 @@ export const smallProperties = [
   num('outAmps', 'amps out', 'A', 'How many amps does it give at most?', 60),
   num('inAmps', 'amps in', 'A', 'How many amps may go into it at most?', 60),
   num('efficiency', 'efficiency', '%', 'How many percent of the power come out?', 100),
-  list('curve', 'measured efficiency', 'Percent of the label and percent that come out, as 50 88?'),
+  shaped(
+    'curve',
+    'measured efficiency',
+    'Percent of the label and percent that come out, as 50 88?',
+    curvePoint,
+  ),
   num('idleWatts', 'draw with nothing on it', 'W', 'What does it draw with nothing on it?', 20, 60),
   text('straight', '12 V straight through', 'Is its 12 V rail joined to its input?', ['yes', 'no']),
   num('out5Amps', 'amps out on 5 V', 'A', 'How many amps does it give on 5 V?', 60),

@@ -1,3 +1,5 @@
+import type { Shape } from '../types/shapes.ts';
+
 /** What can be known of a part: every figure the checks use, with its unit and where it is measured from. */
 
 export type Measure =
@@ -15,6 +17,8 @@ export interface Property<K extends string = string, M extends Measure = Measure
   /** Seconds it takes to find out at the bench (common practice, no source). */
   seconds: number;
   options?: readonly string[];
+  /** Of a list whose items are more than words. */
+  shape?: Shape;
   /** Largest figure that can be meant, in its unit. */
   most?: number;
 }
@@ -57,6 +61,20 @@ export const list = <const K extends string>(
   ask,
   seconds: 30,
   ...(options ? { options } : {}),
+});
+/** A list whose items have a shape. */
+export const shaped = <const K extends string, Item>(
+  key: K,
+  label: string,
+  ask: string,
+  shape: Shape<Item>,
+): Property<K, 'list'> & { shape: Shape<Item> } => ({
+  key,
+  label,
+  measure: 'list',
+  ask,
+  seconds: 30,
+  shape,
 });
 export const num = <const K extends string>(
   key: K,

@@ -1,6 +1,7 @@
 import { boardFormatNames } from './words.ts';
 import { supplyFormats } from '../../standards/room.ts';
-import { list, mm, num, text } from './property.ts';
+import { area, driveMount, fanMount } from '../types/shapes.ts';
+import { list, mm, num, shaped, text } from './property.ts';
 
 export const caseClasses = ['tower', 'mini tower', 'slim', 'micro', 'custom case'] as const;
 /** Where the supply sits, seen with the ports at the upper end of the rear wall. */
@@ -12,8 +13,6 @@ export const supplyPlaces = [
   'outside the case',
 ] as const;
 /** Where drives are screwed down; each mount of a case is listed once. */
-export const drivePlaces = ['cage', 'floor', 'front', 'bracket', 'behind the tray'] as const;
-const mounts = drivePlaces.flatMap((place) => [`${place} 3.5`, `${place} 2.5`]);
 const vents = ['lid', 'top', 'rear', 'front', 'floor'];
 
 export const caseProperties = [
@@ -89,8 +88,13 @@ export const caseProperties = [
     'How far back is the next obstruction once the drive cage is out?',
     40,
   ),
-  list('mounts', 'drive mounts', 'Where can drives be screwed down, each place once?', mounts),
-  list('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?'),
+  shaped(
+    'mounts',
+    'drive mounts',
+    'Where can drives be screwed down, each place once?',
+    driveMount,
+  ),
+  shaped('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?', fanMount),
   text('supplyAt', 'place of the PSU', 'Where does the PSU sit?', supplyPlaces),
   mm('innerWidth', 'width inside', 'How far is it from the tray to the closed lid?', 30),
   mm('innerHeight', 'height inside', 'How far is it inside, along the rear wall?', 30),
@@ -110,9 +114,10 @@ export const caseProperties = [
   mm('feet', 'feet', 'How high do its feet lift it?', 5),
   num('coats', 'coats of paint', 'count', 'How many coats of paint will it get inside?', 20, 5),
   mm('lining', 'lining', 'How thick are tape, pads or felt under the lid?', 10),
-  list(
+  shaped(
     'openings',
     'cut-outs for ports',
     'Which cut-outs has the rear wall, from the port end and up from the board?',
+    area,
   ),
 ] as const;

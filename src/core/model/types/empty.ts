@@ -20,7 +20,7 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     id,
     name,
     becomes,
-    asks: requirementsIn(becomes),
+    requirements: requirementsIn(becomes),
     changes: [],
     applied: [],
     schools: { start: 'bench', supply: 'last' },
@@ -31,8 +31,8 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     wants: [],
     sums: [],
     runs: [],
-    hunts: [],
-    mishaps: [],
+    diagnoses: [],
+    damages: [],
     trials: [],
     links: [],
   };
@@ -41,8 +41,8 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
 const words = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
 
 /** What a goal's own words ask for: "map desk, four screens" asks for 4 screens. */
-export function requirementsIn(text: string): Job['asks'] {
-  const asks: Job['asks'] = [];
+export function requirementsIn(text: string): Job['requirements'] {
+  const found: Job['requirements'] = [];
   const number = `(\\d+|${words.join('|')})`;
   const count = (match: RegExpExecArray) => {
     const word = (match[1] ?? '').toLowerCase();
@@ -50,10 +50,10 @@ export function requirementsIn(text: string): Job['asks'] {
     return index < 0 ? Number(word) : index + 1;
   };
   const screens = new RegExp(`${number}\\s+(?:screens?|monitors?|displays?)`, 'i').exec(text);
-  if (screens) asks.push({ what: 'screens', count: count(screens) });
+  if (screens) found.push({ what: 'screens', count: count(screens) });
   const drives = new RegExp(`${number}\\s+(?:drives?|disks?)`, 'i').exec(text);
-  if (drives) asks.push({ what: 'drives', count: count(drives) });
+  if (drives) found.push({ what: 'drives', count: count(drives) });
   const memory = /(\d+)\s*GB(?:\s+(?:of\s+)?memory)?/i.exec(text);
-  if (memory) asks.push({ what: 'memoryGb', count: Number(memory[1]) });
-  return asks;
+  if (memory) found.push({ what: 'memoryGb', count: Number(memory[1]) });
+  return found;
 }

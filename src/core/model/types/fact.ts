@@ -1,4 +1,5 @@
 import type { Range } from '../../units/range.ts';
+import type { Item } from './shapes.ts';
 
 /**
  * A fact is a value with where it comes from. *Said* (memory, advertisement,
@@ -23,8 +24,9 @@ export interface TextFact extends Provenance {
   text: string;
 }
 
+/** Words, or items of the shape the property declares. */
 export interface ListFact extends Provenance {
-  items: string[];
+  items: Item[];
 }
 
 export type Fact = NumberFact | TextFact | ListFact;

@@ -76,7 +76,7 @@ export const diagnosisVerdicts = ['found', 'works, cause never found', 'given up
 /** A search for a fault, from its sign to its verdict. */
 export interface Diagnosis {
   id: string;
-  sign: string;
+  symptom: string;
   at: string;
   /** What was changed last before it showed. */
   after: string[];
@@ -149,7 +149,7 @@ export interface Job {
   was?: string[] | undefined;
   name: string;
   becomes: string;
-  asks: Requirement[];
+  requirements: Requirement[];
   machineId?: string | undefined;
   budget?: Money | undefined;
   changes: Change[];
@@ -163,8 +163,8 @@ export interface Job {
   wants: Want[];
   sums: KeptSum[];
   runs: HeatRun[];
-  hunts: Diagnosis[];
-  mishaps: Damage[];
+  diagnoses: Diagnosis[];
+  damages: Damage[];
   trials: Trial[];
   links: LinkReading[];
   note?: string | undefined;

@@ -56,8 +56,8 @@ export interface Sheet {
   remedies: string[];
   readings: Reading[];
   /** Searches for faults, what was damaged, what the logged runs came to: a line each. */
-  hunts: string[];
-  mishaps: string[];
+  diagnoses: string[];
+  damages: string[];
   heat: string[];
   clearings: (Clearing & { name: string })[];
   uncleared: SheetDrive[];

@@ -1,3 +1,4 @@
+import type { PinReading } from '../../model/types/shapes.ts';
 import { signal } from '../../standards/plugs/signals.ts';
 
 /**
@@ -5,19 +6,7 @@ import { signal } from '../../standards/plugs/signals.ts';
  * unplugged, standby, running. A reading may be wrong by a bad contact, which repeats: two of one
  * kind on one pin are worth one.
  */
-export type Reading =
-  | { kind: 'colour'; pin: number; colour: string }
-  | { kind: 'gauge'; pin: number; awg: number }
-  /** No contact in the cavity. */
-  | { kind: 'empty'; pin: number }
-  /** Does it beep to the chassis or to a pin known to be return, unplugged? */
-  | { kind: 'chassis'; pin: number; beeps: boolean }
-  /** Does it beep to another pin, unplugged? */
-  | { kind: 'common'; pin: number; with: number; beeps: boolean }
-  /** Ohms to a pin known to be return, unplugged and discharged; weak, for capacitors and bleeders tell little. */
-  | { kind: 'ohms'; pin: number; ohms: number }
-  | { kind: 'standby'; pin: number; volts: number }
-  | { kind: 'running'; pin: number; volts: number };
+export type Reading = PinReading;
 export type ReadingKind = Reading['kind'];
 
 /** Classes of signal a supply's plug may carry; `other` is what no meter names. */

@@ -19,7 +19,7 @@ export {
   type IdentifyOptions,
   type PinAnswer,
 } from './identify.ts';
-export { noted, readNotes, writeNotes, type PlugNotes } from './words.ts';
+export { keptNotes, noted, notesOf, type PlugNotes } from './words.ts';
 export { believe, type Common } from './beliefs.ts';
 export { ownPlugOf, plugTag } from './keep.ts';
 export { simulatedPlug, type SimulatedPlug, type HiddenPlug } from './meter.ts';

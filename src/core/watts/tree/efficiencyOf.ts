@@ -1,30 +1,16 @@
 import { listAt, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import type { CurvePoint } from '../../model/types/shapes.ts';
 import { efficiency, type EfficiencyClass } from '../../standards/supplies.ts';
 import { range, type Range } from '../../units/range.ts';
-
-/** One measured point: load in percent of the label, percent of the power that comes out. */
-export interface CurvePoint {
-  load: number;
-  percent: number;
-}
 
 /** What two meters of the bench leave open on a measured point (common practice, no source). */
 const METERS = 0.015;
 /** What is added for every share of the load beyond the points measured. */
 const BEYOND = 0.15;
 
-/** Points as a fact keeps them, `20 82.5`; what is no point is left out. */
-export function curveOf(items: readonly string[]): CurvePoint[] {
-  return items
-    .flatMap((item): CurvePoint[] => {
-      const match = /^(\d+(?:[.,]\d+)?)(?: ?%)?[ :]+(\d+(?:[.,]\d+)?)(?: ?%)?$/.exec(item.trim());
-      const [load, percent] = [match?.[1], match?.[2]].map((each) =>
-        Number((each ?? 'x').replace(',', '.')),
-      ) as [number, number];
-      return load >= 0 && load <= 200 && percent > 5 && percent < 100 ? [{ load, percent }] : [];
-    })
-    .sort((a, b) => a.load - b.load);
-}
+/** Points measured on a PSU or converter, by load. */
+export const curveOf = (plan: Plan, placed: Placed): CurvePoint[] =>
+  (listAt(plan, placed, 'curve')?.items ?? []).toSorted((a, b) => a.load - b.load);
 
 /** Efficiency at a load from points measured: straight between them, wider beyond them. */
 export function along(points: readonly CurvePoint[], load: number): Range {
@@ -42,7 +28,7 @@ export function along(points: readonly CurvePoint[], load: number): Range {
 
 /** Efficiency of a supply or converter at a load as a share of its label: measured where it was, else by its class. */
 export function efficiencyOf(plan: Plan, placed: Placed): (load: number) => Range {
-  const points = curveOf(listAt(plan, placed, 'curve')?.items ?? []);
+  const points = curveOf(plan, placed);
   if (points.length > 0) return (load) => along(points, load);
   const name = textAt(plan, placed, 'class')?.text as EfficiencyClass | undefined;
   const percent = placed.kind === 'small' ? numberAt(plan, placed, 'efficiency') : undefined;

@@ -1,4 +1,4 @@
-export { curveOf, efficiencyOf, wallOf, type CurvePoint } from './efficiencyOf.ts';
+export { along, curveOf, efficiencyOf, wallOf } from './efficiencyOf.ts';
 export { cardsOwnSupply, secondLabelW } from './second.ts';
 export { cardsDraws, drawsOf, shareIn, SLOT_12_W } from './draws.ts';
 export {

@@ -8,7 +8,13 @@ const idOf = ({ value }: Pick<Remedy, 'value'>) =>
   value.do === 'put' ? `put:${value.seat}:${value.partId ?? 'none'}` : remedyId(value);
 
 /** A finding, its remedies with an id and what they do: take, put or want; its margin is called rest. */
-export const published = ({ margin, marginLabel, remedies, ...finding }: Finding) => ({
+export const published = ({
+  margin,
+  marginLabel,
+  remedies,
+  about: _about,
+  ...finding
+}: Finding) => ({
   ...finding,
   rest: margin,
   restLabel: marginLabel,

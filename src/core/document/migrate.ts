@@ -1,4 +1,5 @@
 import { table } from '../units/table.ts';
+import { smallSortOf } from '../model/properties/smallSorts.ts';
 import { shapeOf } from '../model/properties/index.ts';
 import { remedyOf } from '../remedies/index.ts';
 import { VERSION } from '../model/types/types.ts';
@@ -118,10 +119,14 @@ function withShapes(each: Document): Document {
     if (lost.length > 0) unread.push(`${key}, not read: ${lost.join(', ')}`);
     return lost.length > 0 && items.length === 0 ? [] : [[key, { ...fact, items }]];
   });
+  const { what, ...kept } = Object.fromEntries(lifted);
+  const named = isObject(what) && typeof what['text'] === 'string' ? what['text'] : undefined;
+  const sort = named === undefined ? undefined : (smallSortOf(named) ?? 'other');
+  if (sort === 'other' && named !== each['name']) unread.push(`${named}`);
   const note = typeof each['note'] === 'string' ? [each['note']] : [];
   return {
     ...each,
-    facts: Object.fromEntries(lifted),
+    facts: { ...kept, ...(isObject(what) && sort && { sort: { ...what, text: sort } }) },
     ...(unread.length > 0 && 'place' in each && { note: [...note, ...unread].join('; ') }),
   };
 }

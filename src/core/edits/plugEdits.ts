@@ -55,7 +55,7 @@ export const addAdapter =
         200,
       ),
       facts: {
-        what: { text: 'adapter', how: 'said', at },
+        sort: { text: 'plug adapter', how: 'said', at },
         joinsFrom: list(from),
         joinsTo: list(to),
         wiring: list([

@@ -60,6 +60,21 @@ export interface Remedy {
   get?: ToGet | undefined;
 }
 
+/** What a sum is about besides its seats, as data: pictures find their sums by it. */
+export type Subject =
+  /** The air between the boxes of two seats. */
+  | { of: 'space'; between: readonly [SeatId, SeatId] }
+  /** A room of the case that one part is measured against. */
+  | { of: 'room'; room: 'card length' | 'cooler height' }
+  /** A branch of the supply tree, by its id. */
+  | { of: 'branch'; branch: string }
+  /** A modular lead, by the seat of the lead. */
+  | { of: 'lead'; lead: SeatId }
+  /** What the job asks for. */
+  | { of: 'requirement' }
+  /** Money over several steps. */
+  | { of: 'money' };
+
 /** A sum with its verdict: the same object on the tape, in the picture, on paper and over HTTP. */
 export interface Finding {
   id: string;
@@ -67,6 +82,7 @@ export interface Finding {
   mark: Mark;
   title: string;
   seats: SeatId[];
+  about?: Subject | undefined;
   /** mm, W, A, GB, MT/s; empty for counts and words. */
   unit: string;
   terms: Term[];

@@ -1,7 +1,7 @@
 import type { Source } from '../standards/source.ts';
 import { isExact, scale, total, zero, type Range } from '../units/range.ts';
 import { trim } from '../units/length.ts';
-import type { Finding, Mark, Remedy, StationId, Term } from './finding.ts';
+import type { Finding, Mark, Remedy, StationId, Subject, Term } from './finding.ts';
 
 /**
  * The sum every figure is judged by: room less need leaves a rest.
@@ -17,6 +17,7 @@ export interface GapSpec {
   station: StationId;
   title: string;
   seats: string[];
+  about?: Subject;
   unit: string;
   terms: Term[];
   /** Rest below which it works but is thin, in the unit. */
@@ -52,6 +53,7 @@ export function gap(spec: GapSpec): Finding {
     mark,
     title: spec.title,
     seats: spec.seats,
+    ...(spec.about && { about: spec.about }),
     unit: spec.unit,
     terms: spec.terms,
     margin: rest,

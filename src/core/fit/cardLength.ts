@@ -34,6 +34,7 @@ export function cardLength(plan: Plan): Finding[] {
     if (bend?.at === 'end') terms.push({ ...bend.term, sign: -1 });
     return gap({
       id: `card-length:${placed.seat}`,
+      about: { of: 'room', room: 'card length' },
       station: 'fit',
       title: 'card length',
       seats: [placed.seat, 'case'],

@@ -95,6 +95,7 @@ function finding(plan: Plan, a: Box, b: Box, apart: Separation): Finding {
   const title = `${first.name} against ${second.name}`;
   return gap({
     id: `space:${first.seat}:${second.seat}`,
+    about: { of: 'space', between: [first.seat, second.seat] },
     station: 'fit',
     title,
     seats: [

@@ -18,6 +18,7 @@ export function coolerHeight(plan: Plan): Finding[] {
   return [
     gap({
       id: 'cooler-height',
+      about: { of: 'room', room: 'cooler height' },
       station: 'fit',
       title: 'cooler under the lid',
       seats: ['cooler', 'case'],

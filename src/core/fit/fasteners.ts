@@ -1,3 +1,4 @@
+import { textOf } from '../model/lookup/lookup.ts';
 import {
   partsOfKind,
   listAt,
@@ -148,16 +149,12 @@ export function fastenersFor(plan: Plan): FastenerLine[] {
 }
 
 function onShelf(plan: Plan, what: string): number | undefined {
-  const parts = plan.shop.parts.filter((part) => {
-    const named = part.facts['what'];
-    return (
+  const parts = plan.shop.parts.filter(
+    (part) =>
       part.kind === 'small' &&
       part.place === 'shelf' &&
-      named &&
-      'text' in named &&
-      named.text === what
-    );
-  });
+      textOf(plan.shop, part, 'sort')?.text === what,
+  );
   if (parts.length === 0) return undefined;
   return parts.reduce((sum, part) => {
     const placed = { seat: 'small1', kind: 'small' as const, part, state: 'stays' as const };

@@ -9,10 +9,13 @@ import {
   textAt,
   type Placed,
   type Plan,
+  sortOf,
+  isSort,
 } from '../model/lookup/plan.ts';
 import { laneGBs, linkSource } from '../standards/links.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
+import { betweenSlots } from '../model/properties/smallSorts.ts';
 
 /** A stretch of the way to a device: lanes and generation, both as ranges while nobody looked. */
 export interface Element {
@@ -88,7 +91,7 @@ export function chainsOf(plan: Plan): Chain[] {
             : 'card';
       const through = between(plan, card.seat);
       /* A card on an adapter in an M.2 socket hangs on that socket's lanes. */
-      const m2 = through.some((each) => /M\.2/.test(textAt(plan, each, 'what')?.text ?? ''));
+      const m2 = through.some((each) => sortOf(plan, each) === 'M.2 adapter');
       return chain(
         card,
         [
@@ -119,9 +122,8 @@ export function chainsOf(plan: Plan): Chain[] {
 /** Risers and adapters that carry the device of a seat. */
 const between = (plan: Plan, seat: string): Placed[] =>
   partsOfKind(plan, 'small').filter((each) => {
-    const what = textAt(plan, each, 'what')?.text ?? '';
     const carries = textAt(plan, each, 'carries')?.text;
-    return /riser|M\.2 adapter|slot adapter/.test(what) && (carries ?? 'card1') === seat;
+    return isSort(plan, each, betweenSlots) && (carries ?? 'card1') === seat;
   });
 
 const elementsOf = (plan: Plan, list: readonly Placed[]): Element[] =>
@@ -225,8 +227,8 @@ export function drivePlaces(plan: Plan): Finding[] {
   }));
   const m2 = drives.filter(({ form }) => form === 'M.2');
   const wired = drives.filter(({ form }) => form === '3.5' || form === '2.5');
-  const adapters = partsOfKind(plan, 'small').filter((each) =>
-    /M\.2 adapter/.test(textAt(plan, each, 'what')?.text ?? ''),
+  const adapters = partsOfKind(plan, 'small').filter(
+    (each) => sortOf(plan, each) === 'M.2 adapter',
   );
   const sockets = numberAt(plan, board, 'm2');
   const ports = numberAt(plan, board, 'sata');

@@ -15,6 +15,7 @@ export function linkRequirements(plan: Plan): Finding[] {
     const label = { screens: 'screens', drives: 'drives', memoryGb: 'RAM' }[ask.what];
     return gap({
       id: `asks-${ask.what}`,
+      about: { of: 'requirement' },
       station: 'links',
       title: `${label} the job asks for`,
       seats: [...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],

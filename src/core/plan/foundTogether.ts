@@ -9,7 +9,7 @@ import type { Plan } from '../model/lookup/plan.ts';
 export function foundTogether(plan: Plan, finding: Finding): Finding {
   const judged =
     finding.station === 'fit' || finding.station === 'plugs' || finding.station === 'links';
-  if (!judged || finding.mark === 'clear' || finding.id.startsWith('asks-')) return finding;
+  if (!judged || finding.mark === 'clear' || finding.about?.of === 'requirement') return finding;
   if (finding.seats.length < 2) return finding;
   /* A remedy may have changed the shell: what was true of it as found no longer tells. */
   if (finding.seats.includes('case') && plan.applied.length > 0) return finding;

@@ -13,6 +13,7 @@ import {
   textAt,
   type Placed,
   type Plan,
+  sortOf,
 } from '../model/lookup/plan.ts';
 import type { Kind } from '../model/types/types.ts';
 import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
@@ -206,8 +207,7 @@ function caseWarmth(air: CaseAir | undefined): Finding[] {
 /** Printed brackets and lids beside what gets hot. */
 function prints(plan: Plan): Finding[] {
   return partsOfKind(plan, 'small').flatMap((placed) => {
-    const what = textAt(plan, placed, 'what')?.text ?? '';
-    if (!/print/.test(what)) return [];
+    if (sortOf(plan, placed) !== 'printed part') return [];
     const material = textAt(plan, placed, 'material');
     const beside = textAt(plan, placed, 'beside');
     const softens = softensC[material?.text ?? ''] ?? range(55, 145);
@@ -216,7 +216,7 @@ function prints(plan: Plan): Finding[] {
     return gap({
       id: `heat-print:${placed.seat}`,
       station: 'heat',
-      title: `${what}, ${material?.text ?? 'material not said'}`,
+      title: `${placed.part.name}, ${material?.text ?? 'material not said'}`,
       seats: [placed.seat],
       unit: 'K',
       terms: [

@@ -61,6 +61,7 @@ export function boughtTwice(plan: Plan): Finding[] {
     return [
       {
         id: `bought-twice:${seat}`,
+        about: { of: 'money' },
         station: 'donors',
         mark: 'watch',
         title: `${seatName(seat)}, bought more than once`,

@@ -117,6 +117,7 @@ export function modularLeads(plan: Plan): Finding[] {
     const { mark, rest, say } = verdictIn(plan, supply, placed, belongs.text);
     return {
       id: `lead:${placed.seat}`,
+      about: { of: 'lead', lead: placed.seat },
       station: 'plugs',
       mark,
       title: 'modular lead',

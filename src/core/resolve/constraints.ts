@@ -24,6 +24,8 @@ import { turnSupply } from '../remedies/turnSupply.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { linkChecks } from '../links/index.ts';
 import { wattChecks } from '../watts/index.ts';
+import type { Kind } from '../model/types/names.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
 
 /** Sums that are judged together, and the variables they hang on. */
 export interface Family {
@@ -56,6 +58,9 @@ function changesWith(plan: Plan, seat: string): string[] {
 }
 
 /** Every sum of the plan that something which may give takes part in. */
+/** Kinds that take room of their own in a case. */
+const bodies: readonly Kind[] = ['card', 'memory', 'cooler', 'supply', 'fan', 'drive', 'board'];
+
 export function familiesOf(plan: Plan): Family[] {
   const cards = partsOfKind(plan, 'card').map((placed) => placed.seat);
   const drives = partsOfKind(plan, 'drive').map((placed) => placed.seat);
@@ -123,7 +128,7 @@ export function familiesOf(plan: Plan): Family[] {
   ];
   const seats = plan.seats
     .map((placed) => placed.seat)
-    .filter((seat) => /^(card|memory|cooler|supply|fan|drive|board)/.test(seat));
+    .filter((seat) => bodies.some((kind) => kind === kindOfSeat(seat)));
   for (let i = 0; i < seats.length; i += 1) {
     for (let k = i + 1; k < seats.length; k += 1) {
       const [a, b] = [seats[i] as string, seats[k] as string];

@@ -51,8 +51,8 @@ export function candidates(shop: Shop, job: Job, seat: string): Part[] {
 
 /** A small part stands in for one of its own sort only: a screw is no converter. */
 export function sameSort(shop: Shop, now: Part | undefined): (part: Part) => boolean {
-  const sort = now?.kind === 'small' ? textOf(shop, now, 'what')?.text : undefined;
-  return (part) => sort === undefined || textOf(shop, part, 'what')?.text === sort;
+  const sort = now?.kind === 'small' ? textOf(shop, now, 'sort')?.text : undefined;
+  return (part) => sort === undefined || textOf(shop, part, 'sort')?.text === sort;
 }
 
 function swap(
@@ -72,7 +72,7 @@ function swap(
     return worse && each.id !== finding.id && markBefore.get(each.id) !== each.mark;
   });
   if (!better || fresh.some((each) => each.mark === 'stop')) return [];
-  const lost = after.filter((each) => each.id.startsWith('asks-') && each.mark === 'mend');
+  const lost = after.filter((each) => each.about?.of === 'requirement' && each.mark === 'mend');
   const home = indexOf(shop).homeOf.get(part.id);
   return [
     {

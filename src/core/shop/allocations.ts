@@ -70,7 +70,7 @@ export function allocationsOf(shop: Shop, near?: string): Crossing {
               each.station === 'donors' &&
               each.mark !== 'clear' &&
               each.seats.includes(change.seat) &&
-              !each.id.startsWith('bought-twice'),
+              each.about?.of !== 'money',
           ),
         },
       ];

@@ -77,7 +77,7 @@ function smallOnShelf(shop: Shop): Map<string, { partId: string; count: number |
     if (part.kind !== 'small' || part.place !== 'shelf' || part.loan) continue;
     const count = numberOf(shop, part, 'count');
     const there = { partId: part.id, count: count?.lo };
-    for (const name of [part.name, textOf(shop, part, 'what')?.text])
+    for (const name of [part.name, textOf(shop, part, 'sort')?.text])
       if (name && !found.has(plainName(name))) found.set(plainName(name), there);
   }
   return found;

@@ -1,3 +1,4 @@
+import { belongings } from '../model/properties/smallSorts.ts';
 import type { TextKey } from '../model/properties/index.ts';
 import type { Placed } from '../model/lookup/plan.ts';
 import { textAt } from '../model/lookup/plan.ts';
@@ -16,8 +17,6 @@ export interface Stripping {
 }
 
 /** Plates and kits of a board or cooler, by what the small part is called. */
-const belongings = /plate|bracket|kit|standoff|shield/i;
-
 /** Taking these parts out of a machine. Parts that do not sit in it are left out. */
 export function stripping(shop: Shop, machine: Machine, partIds: readonly string[]): Stripping {
   const whole = foundOf(shop, machine.seats);
@@ -70,7 +69,7 @@ function spoiled(machine: Machine, out: Placed[], stays: Placed[], read: Read): 
     if (
       placed.kind === 'small' &&
       board &&
-      belongings.test(read(placed, 'what') ?? placed.part.name)
+      belongings.some((sort) => sort === read(placed, 'sort'))
     )
       list.push(`Without its ${placed.part.name} the board is worth less: note it at the board.`);
     if (placed.kind === 'drive')

@@ -1,4 +1,12 @@
-import { partsOfKind, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  listAt,
+  partOfKind,
+  textAt,
+  type Plan,
+  isSort,
+} from '../model/lookup/plan.ts';
+import { risers } from '../model/properties/smallSorts.ts';
 
 /** A setting of the firmware this plan needs, and what it gives up where it silences something. */
 export interface Setting {
@@ -30,9 +38,7 @@ export function settingsFor(plan: Plan): Setting[] {
       loses: 'a fan that dies there later is not told',
     });
   const cards = partsOfKind(plan, 'card');
-  const riser = partsOfKind(plan, 'small').some((each) =>
-    /riser/.test(textAt(plan, each, 'what')?.text ?? ''),
-  );
+  const riser = partsOfKind(plan, 'small').some((each) => isSort(plan, each, risers));
   if (riser)
     found.push({
       setting: "slot generation: fixed at the riser's",

@@ -131,6 +131,7 @@ function labelOf(plan: Plan, state: FeedState): Finding[] {
     found.push(
       gap({
         ...base('feed-watts', `${feed.source} at full load`, supply),
+        about: { of: 'branch', branch: 'supply' },
         seats: [supply.seat, 'board'],
         unit: 'W',
         terms: [
@@ -236,6 +237,7 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
     found.push(
       gap({
         ...base('converter-in', 'amps into the converter', supply),
+        about: { of: 'branch', branch: 'converter' },
         seats: [into.seat, supply.seat],
         unit: 'A',
         terms: [
@@ -382,6 +384,7 @@ function leadWire({ feed, amps, supply }: FeedState): Finding[] {
   return [
     gap({
       ...base('feed-wire', 'wire of the lead', supply),
+      about: { of: 'branch', branch: 'lead' },
       unit: 'A',
       terms: [
         plain(`AWG ${awg} carries`, bears, 1),

@@ -1,20 +1,27 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { wordOf } from '../findings/terms.ts';
-import { partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  isSort,
+  partsOfKind,
+  sortOf,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { plugNameIn } from '../model/lookup/ownPlugs.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { commonPractice } from '../standards/source.ts';
+import { risers } from '../model/properties/smallSorts.ts';
 
 /** What burns however the machine is fed: moulded splitters, and risers that ask 75 W of a drive plug (common practice, no source). */
 export function fire(plan: Plan): Finding[] {
   return partsOfKind(plan, 'small').flatMap((placed): Finding[] => {
-    const what = textAt(plan, placed, 'what')?.text ?? '';
     const plug = textAt(plan, placed, 'plug')?.text;
-    if (/moulded/.test(what))
+    if (sortOf(plan, placed) === 'moulded SATA splitter')
       return [
         finding(plan, placed, 'stop', 'A moulded splitter is a fire risk: crimped ones only.'),
       ];
-    if (!/riser/.test(what)) return [];
+    if (!isSort(plan, placed, risers)) return [];
     if (plug === undefined)
       return [
         finding(
@@ -47,9 +54,8 @@ export function fire(plan: Plan): Finding[] {
 }
 
 function finding(plan: Plan, placed: Placed, mark: Mark, say: string): Finding {
-  const what = textAt(plan, placed, 'what');
   const plug = textAt(plan, placed, 'plug');
-  const side = (key: 'what' | 'plug', label: string, value: string) => ({
+  const side = (key: 'sort' | 'plug', label: string, value: string) => ({
     ...wordOf(placed, key, label, undefined),
     value,
     sign: 0 as const,
@@ -58,11 +64,11 @@ function finding(plan: Plan, placed: Placed, mark: Mark, say: string): Finding {
     id: `fire-${placed.seat}`,
     station: 'watts',
     mark,
-    title: what?.text ?? placed.part.name,
+    title: placed.part.name,
     seats: [placed.seat],
     unit: '',
     terms: [
-      side('what', 'what it is', what?.text ?? '?'),
+      side('sort', 'what it is', sortOf(plan, placed) ?? '?'),
       side('plug', 'fed from', plug ? plugNameIn(plugsOf(plan), plug.text) : '?'),
     ],
     marginLabel: mark === 'stop' ? 'fire risk' : plug ? 'feel it' : 'not known',

@@ -23,6 +23,7 @@ export function smallRails(plan: Plan): Finding[] {
     if (!label || !amps) return [];
     return gap({
       id: `rail-${key}`,
+      about: { of: 'branch', branch: rail },
       station: 'watts',
       title: `${rail} rail`,
       seats: ['supply'],

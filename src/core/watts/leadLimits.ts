@@ -9,6 +9,7 @@ import { wireA } from '../standards/wire.ts';
 import { range, subtract, type Range } from '../units/range.ts';
 import {
   contactLimit,
+  isFan,
   leadAmps,
   railVolts,
   treeOf,
@@ -73,6 +74,7 @@ function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
       ? []
       : gap({
           id: `lead-${lead.id}-${rail}`,
+          about: { of: 'branch', branch: `${rail} ${lead.id}` },
           station: 'watts',
           title: `${lead.label}, ${rail}`,
           seats: ['supply', ...seats],
@@ -103,7 +105,7 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
       (draw) =>
         tree.on.get(draw.id) === lead.id &&
         draw.rail === rail &&
-        (draw.over === 'drive' || draw.label === 'fan'),
+        (draw.over === 'drive' || isFan(draw)),
     )
     .sort((a, b) => b.watts.full.hi - a.watts.full.hi);
   return movable.slice(0, 2).flatMap((draw) => {
@@ -111,7 +113,7 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
       (other) =>
         other.id !== lead.id &&
         other.feeds[rail] !== undefined &&
-        (other.over === 'drive' || (other.id === 'main' && draw.label === 'fan')),
+        (other.over === 'drive' || (other.id === 'main' && isFan(draw))),
     );
     const [first] = others;
     if (!first) return [];
@@ -180,6 +182,7 @@ export function slotLimits(plan: Plan): Finding[] {
     const need: Range = draw.watts.full;
     return gap({
       id: `slot-${placed.seat}`,
+      about: { of: 'branch', branch: `${placed.seat} slot` },
       station: 'watts',
       title: 'slot power',
       seats: ['board', placed.seat],

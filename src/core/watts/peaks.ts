@@ -12,6 +12,7 @@ import {
 import { commonPractice } from '../standards/source.ts';
 import { range, scale, total, type Range } from '../units/range.ts';
 import { cardsOwnSupply, drawsOf, isSingleFeed, treeOf } from './tree/index.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
 
 /** Watts a supply rides through and watts a machine with cards jumps to, by milliseconds. */
 export interface Peak {
@@ -32,7 +33,7 @@ export function peaksOf(plan: Plan): Peak[] | undefined {
   if (!tree || isSingleFeed(plan, supply)) return undefined;
   const card = total(cards);
   const rest = total(
-    tree.draws.flatMap((draw) => (draw.label.startsWith('card') ? [] : [draw.watts.full])),
+    tree.draws.flatMap((draw) => (kindOfSeat(draw.seat) === 'card' ? [] : [draw.watts.full])),
   );
   const years = numberAt(plan, supply, 'years');
   const aged = ageing(years);

@@ -50,6 +50,7 @@ export function rail12(plan: Plan): Finding[] {
   return [
     gap({
       id: 'rail-12',
+      about: { of: 'branch', branch: '12 V' },
       station: 'watts',
       title: '12 V rail',
       seats: ['supply', ...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],

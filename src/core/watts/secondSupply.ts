@@ -2,7 +2,7 @@ import type { TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, wordOf } from '../findings/terms.ts';
-import { partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { partsOfKind, sortOf, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range, total } from '../units/range.ts';
 import { cardsDraws, cardsOwnSupply, secondLabelW } from './tree/index.ts';
@@ -13,7 +13,7 @@ import { cardsDraws, cardsOwnSupply, secondLabelW } from './tree/index.ts';
  */
 export function secondSupply(plan: Plan): Finding[] {
   return partsOfKind(plan, 'small').flatMap((placed) =>
-    textAt(plan, placed, 'what')?.text === 'second supply'
+    sortOf(plan, placed) === 'second PSU'
       ? [
           outputs(plan, placed),
           enable(plan, placed),

@@ -24,6 +24,7 @@ export function supplyTotal(plan: Plan): Finding[] {
   return [
     gap({
       id: 'supply-total',
+      about: { of: 'branch', branch: 'supply' },
       station: 'watts',
       title: 'PSU watts',
       seats: ['supply', ...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],

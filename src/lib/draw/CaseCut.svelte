@@ -50,16 +50,12 @@
   );
   const endX = $derived(cut.side.w * scale + GAP + 4);
   const lit = $derived(new Set(found.find((finding) => finding.id === chosen)?.seats ?? []));
-  const overCard = $derived(
+  const overRoom = (room: 'card length' | 'cooler height') =>
     found.find(
-      (finding) => finding.id.startsWith('card-length') && finding.margin && finding.margin.hi < 0,
-    ),
-  );
-  const overCooler = $derived(
-    found.find(
-      (finding) => finding.id === 'cooler-height' && finding.margin && finding.margin.hi < 0,
-    ),
-  );
+      ({ about, margin }) => about?.of === 'room' && about.room === room && margin && margin.hi < 0,
+    );
+  const overCard = $derived(overRoom('card length'));
+  const overCooler = $derived(overRoom('cooler height'));
 
   function fits(box: Box, text: string, size: number): boolean {
     return !small && text.length * size * 0.52 < box.w * scale - 8 && box.h * scale > size + 4;

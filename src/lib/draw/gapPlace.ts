@@ -21,9 +21,8 @@ const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
 
 /** Where the gap of a sum between two parts lies; undefined for sums of another sort. */
 export function gapPlace(plan: Plan, finding: Finding | undefined, thick: number): Gap | undefined {
-  if (!finding?.id.startsWith('space:') || !finding.margin) return undefined;
-  const [, a = '', b = ''] = finding.id.split(':');
-  const pair = nearest(boxesOf(plan, [a, b]), finding);
+  if (finding?.about?.of !== 'space' || !finding.margin) return undefined;
+  const pair = nearest(boxesOf(plan, finding.about.between), finding);
   if (!pair) return undefined;
   const { first, second, apart } = pair;
   const { axis } = apart;

@@ -4,7 +4,6 @@ import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
 import type { Draft } from '$core/quick/book.ts';
 import { newJob, putPart, tickStep } from '$core/edits/edits.ts';
 import { addItems } from '$core/shop/items.ts';
-import type { Fact } from '$core/model/types/fact.ts';
 import { indexOf } from '$core/model/lookup/lookup.ts';
 import { freeSeat, kindOfSeat, seatName } from '$core/model/types/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';

@@ -2,11 +2,9 @@
   import { lengthsIn } from '$core/units/length.ts';
   import { takeChoice } from '$core/edits/edits.ts';
   import { recordFact } from '$lib/shop/recordFact.ts';
-  import type { InputRef } from '$core/findings/finding.ts';
   import { numberAt, type Plan } from '$core/model/lookup/plan.ts';
   import { isNumberKey, property } from '$core/model/properties/index.ts';
   import { seatName } from '$core/model/types/seats.ts';
-  import type { Part } from '$core/model/types/types.ts';
   import { choicesFor, type Choice } from '$core/resolve/choices.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';

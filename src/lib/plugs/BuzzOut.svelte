@@ -19,7 +19,8 @@
   let at = $state(0);
   const lead = $derived(leads[at]);
   const finding = $derived(
-    lead && modularLeads(plan).find((each) => each.id === `lead:${lead.seat}`),
+    lead &&
+      modularLeads(plan).find(({ about }) => about?.of === 'lead' && about.lead === lead.seat),
   );
   const load = $derived(lead && plugIn(shopStore.shop, textAt(plan, lead, 'plug')?.text ?? ''));
   const own = $derived(

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { area, line, scaleLinear } from 'd3';
   import { addCurvePoint } from '$core/edits/wattEdits.ts';
-  import { listAt, numberAt, partOfKind, textAt, type Plan } from '$core/model/lookup/plan.ts';
+  import { numberAt, partOfKind, textAt, type Plan } from '$core/model/lookup/plan.ts';
   import { curveOf, efficiencyOf, treeOf } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

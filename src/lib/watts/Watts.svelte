@@ -3,12 +3,11 @@
   import Papa from 'papaparse';
   import { dropRemedy, hangPart } from '$core/edits/edits.ts';
   import { budgetTable, spiceDeck } from '$core/export/watts.ts';
-  import type { Finding } from '$core/findings/finding.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { stageName, stagesOf } from '$core/model/types/stages.ts';
   import { planOf } from '$core/plan/planOf.ts';
   import { schoolsOf } from '$core/watts/schools.ts';
-  import { states, treeOf, type Branch, type Rail, type State } from '$core/watts/tree/index.ts';
+  import { states, isFan, treeOf, type Rail, type State } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveFile } from '$lib/shop/files.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -48,29 +47,13 @@
     spike: 'spike',
   };
 
-  /** The sum that stands at a branch: a rail at its rail, a lead's contact at its lead. */
-  function sumAt(branch: Branch, findings: readonly Finding[]): Finding | undefined {
-    const id = (() => {
-      if (branch.kind === 'rail')
-        return { '12 V': 'rail-12', '5 V': 'rail-amps5', '3.3 V': 'rail-amps33' }[branch.id];
-      if (branch.kind === 'lead' && branch.parent === 'supply') return 'feed-wire';
-      if (branch.kind === 'lead')
-        return `lead-${branch.id.slice((branch.parent ?? '').length + 1)}-${branch.parent}`;
-      if (branch.kind === 'converter' && branch.id === 'converter') return 'converter-in';
-      if (branch.kind === 'supply' || branch.kind === 'source')
-        return findings.some((each) => each.id === 'feed-watts') ? 'feed-watts' : 'supply-total';
-      return branch.id.endsWith(' slot') ? `slot-${branch.seat}` : undefined;
-    })();
-    return findings.find((each) => each.id === id);
-  }
   const watts = $derived(view.found.filter((each) => each.station === 'watts'));
   const stageSum = $derived(watts.find((each) => each.id === 'stage-watts'));
   const sums = $derived(
     new Map(
-      (tree?.branches ?? []).flatMap((branch) => {
-        const found = sumAt(branch, watts);
-        return found ? [[branch.id, found] as const] : [];
-      }),
+      watts.flatMap((found) =>
+        found.about?.of === 'branch' ? [[found.about.branch, found] as const] : [],
+      ),
     ),
   );
   /** The branch chosen, if it is a lead, down to its contacts. */
@@ -104,7 +87,7 @@
     if (found) uiState.chosen = found.id;
     const own = tree?.branches.find((each) => each.id === id);
     const movable = tree?.draws.some(
-      (draw) => draw.seat === own?.seat && (draw.over === 'drive' || draw.label === 'fan'),
+      (draw) => draw.seat === own?.seat && (draw.over === 'drive' || isFan(draw)),
     );
     held = own?.kind === 'load' && movable ? own.seat : undefined;
   }

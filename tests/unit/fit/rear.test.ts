@@ -172,7 +172,7 @@ describe('fit/fasteners', () => {
       kind: 'small',
       name: 'screws',
       place: 'shelf',
-      facts: { what: { text: 'screw 6-32', how: 'said' }, count: { lo: 5, hi: 5, how: 'said' } },
+      facts: { sort: { text: 'screw 6-32', how: 'said' }, count: { lo: 5, hi: 5, how: 'said' } },
     };
     const plan = planOf({ ...shop, parts: [...shop.parts, screws] }, job);
     const need = (what: string) =>

@@ -39,7 +39,7 @@ describe('links/chain', () => {
   it('an adapter that routes one lane is named before it is bought, with what it costs', () => {
     const plan = planWith({
       ...micro,
-      small1: { what: 'M.2 adapter', lanes: 1, gen: 3, carries: 'card1' },
+      small1: { sort: 'M.2 adapter', lanes: 1, gen: 3, carries: 'card1' },
       card1: { lanes: 4, gen: 3, screens: 0 },
     });
     const found = the(links(plan), 'link:card1');
@@ -51,7 +51,7 @@ describe('links/chain', () => {
   });
   it('a riser a generation too old is said so', () => {
     const found = the(
-      links(planWith({ ...micro, small1: { what: 'riser', lanes: 16, gen: 2 } })),
+      links(planWith({ ...micro, small1: { sort: 'riser', lanes: 16, gen: 2 } })),
       'link:card1',
     );
     expect(found.say).to.contain('generation 2 of 3');
@@ -76,7 +76,7 @@ describe('links/chain', () => {
       fc.property(n(16), n(5), n(16), n(5), n(16), n(5), (a, b, c, d, e, f) => {
         const plan = planWith({
           board: { slotLanes: a, slotGen: b },
-          small1: { what: 'riser', lanes: c, gen: d },
+          small1: { sort: 'riser', lanes: c, gen: d },
           card1: { lanes: e, gen: f },
         });
         const [chain] = chainsOf(plan);
@@ -93,7 +93,7 @@ describe('links/chain', () => {
 describe('links/drivePlaces', () => {
   it('an adapter in the only socket displaces the drive that lived there', () => {
     const found = the(
-      drivePlaces(planWith({ ...micro, drive1: { form: 'M.2' }, small1: { what: 'M.2 adapter' } })),
+      drivePlaces(planWith({ ...micro, drive1: { form: 'M.2' }, small1: { sort: 'M.2 adapter' } })),
       'm2-sockets',
     );
     expect(found.mark).to.equal('stop');

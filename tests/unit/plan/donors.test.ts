@@ -75,7 +75,7 @@ describe('plan/stripping', () => {
     memory1: {},
     drive1: {},
     supply: {},
-    small1: { what: 'rear plate' },
+    small1: { sort: 'rear plate' },
   });
   const machine = shop.machines[0];
   if (!machine) throw new Error('no machine');

@@ -58,12 +58,12 @@ describe('plan/heatSums', () => {
   });
   it('a print beside what is hot: soft material stops, unknown watches', () => {
     const at = (more: Record<string, string>) =>
-      the(heatSums(planWith({ small1: { what: 'printed bracket', ...more } })), 'heat-print:small1')
+      the(heatSums(planWith({ small1: { sort: 'printed part', ...more } })), 'heat-print:small1')
         .mark;
     expect(at({ material: 'PLA', beside: 'card' })).to.not.equal('clear');
     expect(at({ material: 'ABS', beside: 'drive' })).to.equal('clear');
     expect(at({ material: 'PLA', beside: 'processor' })).to.equal('watch');
     expect(at({})).to.equal('watch');
-    expect(heatSums(planWith({ small1: { what: 'screw' } }))).to.be.empty;
+    expect(heatSums(planWith({ small1: { sort: 'screw M3' } }))).to.be.empty;
   });
 });

@@ -140,10 +140,10 @@ describe('stages of a plan', () => {
 describe('remedies for a small part', () => {
   it('are of its own sort: a converter of the shelf, no screw', () => {
     const { shop, job } = jobOver(found, {
-      small1: { what: 'converter', outVolts: 19, inAmps: 5 },
+      small1: { sort: 'converter', outVolts: 19, inAmps: 5 },
     });
-    const larger = partFor('small1', { what: 'converter', outVolts: 19, inAmps: 9 }, { id: 'BIG' });
-    const screw = partFor('small1', { what: 'screw M3', count: 20 }, { id: 'SCREW' });
+    const larger = partFor('small1', { sort: 'converter', outVolts: 19, inAmps: 9 }, { id: 'BIG' });
+    const screw = partFor('small1', { sort: 'screw M3', count: 20 }, { id: 'SCREW' });
     const all = { ...shop, parts: [...shop.parts, larger, screw] };
     expect(candidates(all, job, 'small1').map((each) => each.id)).to.deep.equal(['BIG']);
     expect(candidates(all, job, 'small2').map((each) => each.id)).to.have.members(['BIG', 'SCREW']);

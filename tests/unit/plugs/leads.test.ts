@@ -57,7 +57,7 @@ describe('plugs/leads, a lead of another PSU', () => {
 describe('plugs/leads, in a plan', () => {
   const lead = (more: Seats[string], supply: Seats[string] = {}) =>
     the(
-      modularLeads(planWith({ supply, small1: { what: 'modular lead', plug: 'cpu4', ...more } })),
+      modularLeads(planWith({ supply, small1: { sort: 'modular lead', plug: 'cpu4', ...more } })),
       'lead:small1',
     );
   it('clears its own and stops a stranger', () => {

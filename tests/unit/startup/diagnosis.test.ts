@@ -270,7 +270,7 @@ describe('startup/settings', () => {
         cooler: {},
         processor: { graphics: 'yes' },
       },
-      { case: {}, card1: {}, memory1: {}, small1: { what: 'riser' } },
+      { case: {}, card1: {}, memory1: {}, small1: { sort: 'riser' } },
     );
     const settings = settingsFor(planOf(shop, job));
     expect(settings.map((each) => each.setting.split(/[:,]/)[0])).to.deep.equal([

@@ -90,7 +90,7 @@ describe('watts/dcBoard', () => {
         processor: { watts: 35 },
         drive1: { form: '2.5', watts: 4 },
         supply: { feeds: 'brick', volts, watts: 120 },
-        small1: { what: 'dc-dc board', ...more },
+        small1: { sort: 'DC-DC board', ...more },
       }),
     );
   it('asks whether 19 V would reach the 12 V rail, stops a plain board, clears a wide one', () => {
@@ -113,7 +113,7 @@ describe('watts/tree, a card on a PSU of its own', () => {
     card1: { watts: 75, plugs: [] },
     supply: { feeds: 'brick', volts: 19, watts: 90 },
     small1: {
-      what: 'second supply',
+      sort: 'second PSU',
       feedsWhat: 'loads of its own',
       outVolts: 12,
       outAmps: 8,

@@ -131,18 +131,18 @@ describe('watts, limits on the way', () => {
   it('stops a riser fed from a SATA plug and a moulded splitter, in every machine', () => {
     const brick = { feeds: 'brick', volts: 19, watts: 180 };
     for (const machine of [tower, { ...tower, supply: brick }, { small1: {} }])
-      for (const what of ['powered riser', 'moulded splitter']) {
-        const plan = planWith({ ...machine, small1: { what, plug: 'sata' } } as Seats);
-        expect(the(fire(plan), 'fire-small1').mark, what).to.equal('stop');
+      for (const sort of ['powered riser', 'moulded SATA splitter']) {
+        const plan = planWith({ ...machine, small1: { sort, plug: 'sata' } } as Seats);
+        expect(the(fire(plan), 'fire-small1').mark, sort).to.equal('stop');
       }
     const riser = (plug: string) =>
-      fire(planWith({ ...tower, small1: { what: 'powered riser', plug } })).map(
+      fire(planWith({ ...tower, small1: { sort: 'powered riser', plug } })).map(
         (each) => each.mark,
       );
     expect(riser('drive4')).to.deep.equal(['watch']);
     expect(riser('card6')).to.deep.equal([]);
     /* Nobody said which plug: every plug. */
-    const unsaid = fire(planWith({ ...tower, small1: { what: 'powered riser' } }));
+    const unsaid = fire(planWith({ ...tower, small1: { sort: 'powered riser' } }));
     expect(unsaid.map((each) => each.mark)).to.deep.equal(['watch']);
   });
   it('says of a label that contradicts itself, and lets rails add up beyond the total', () => {
@@ -191,7 +191,7 @@ describe('watts, a machine on one voltage', () => {
   const at = (more: Seats[string], rest: Seats = {}) =>
     feedLimits(planWith({ ...feed, ...rest, supply: { ...feed['supply'], ...more } }));
   const converter = {
-    what: 'converter',
+    sort: 'converter',
     inVolts: [10.5, 16],
     outVolts: 19,
     efficiency: 90,
@@ -339,7 +339,7 @@ describe('watts, schools, efficiency, energy', () => {
 
 describe('watts, a second PSU', () => {
   const at = (more: Seats[string]) =>
-    secondSupply(planWith({ ...tower, small1: { what: 'second supply', ...more } }));
+    secondSupply(planWith({ ...tower, small1: { sort: 'second PSU', ...more } }));
   it('stops outputs side by side and returns apart', () => {
     const found = at({ feedsWhat: 'a rail the first feeds too', sharedReturn: 'no' });
     expect(the(found, 'second-outputs:small1').mark).to.equal('stop');

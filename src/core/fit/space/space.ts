@@ -1,6 +1,7 @@
 import type { Plan } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
-import type { SeatId } from '../../model/types/types.ts';
+import { kindOfSeat } from '../../model/types/seats.ts';
+import type { Kind, SeatId } from '../../model/types/types.ts';
 import type { Box } from './box.ts';
 import { cageBox, driveBoxes, fanBoxes, radiatorBoxes, supplyBoxes } from './inCase.ts';
 import { boardBoxes, cardBoxes, coolerBoxes, memoryBoxes, sinkBoxes } from './onBoard.ts';
@@ -11,18 +12,18 @@ export interface Space {
   boxes: Box[];
 }
 
-/** Who makes the boxes of which seats. */
-const makers: readonly { seats: RegExp; boxes: (plan: Plan, at: Places) => Box[] }[] = [
-  { seats: /^board$/, boxes: boardBoxes },
-  { seats: /^cooler$/, boxes: coolerBoxes },
-  { seats: /^memory/, boxes: memoryBoxes },
-  { seats: /^drive/, boxes: sinkBoxes },
-  { seats: /^card/, boxes: cardBoxes },
-  { seats: /^supply$/, boxes: supplyBoxes },
-  { seats: /^drive/, boxes: driveBoxes },
-  { seats: /^fan/, boxes: fanBoxes },
-  { seats: /^cooler$/, boxes: radiatorBoxes },
-  { seats: /^case$/, boxes: cageBox },
+/** Who makes the boxes of which kind. */
+const makers: readonly { kind: Kind; boxes: (plan: Plan, at: Places) => Box[] }[] = [
+  { kind: 'board', boxes: boardBoxes },
+  { kind: 'cooler', boxes: coolerBoxes },
+  { kind: 'memory', boxes: memoryBoxes },
+  { kind: 'drive', boxes: sinkBoxes },
+  { kind: 'card', boxes: cardBoxes },
+  { kind: 'supply', boxes: supplyBoxes },
+  { kind: 'drive', boxes: driveBoxes },
+  { kind: 'fan', boxes: fanBoxes },
+  { kind: 'cooler', boxes: radiatorBoxes },
+  { kind: 'case', boxes: cageBox },
 ];
 
 /** Everything in the plan's case as boxes in the case's frame; undefined without a case. */
@@ -35,8 +36,7 @@ export const spaceOf = keptByReads((plan: Plan): Space | undefined => {
 export function boxesOf(plan: Plan, seats: readonly SeatId[]): Box[] {
   const at = placesOf(plan);
   if (!at) return [];
-  const all = makers.flatMap((maker) =>
-    seats.some((seat) => maker.seats.test(seat)) ? maker.boxes(plan, at) : [],
-  );
+  const kinds = new Set(seats.map(kindOfSeat));
+  const all = makers.flatMap((maker) => (kinds.has(maker.kind) ? maker.boxes(plan, at) : []));
   return all.filter((box) => seats.includes(box.seat));
 }

@@ -7,6 +7,7 @@ import {
   type ResolvedText,
 } from './lookup.ts';
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import { smallSorts, type SmallSort } from '../properties/smallSorts.ts';
 import { behind, seatsFor } from './reads.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 import type { Placed, Plan } from '../types/plan.ts';
@@ -39,3 +40,13 @@ export const listAt = <K extends ListKey>(
   placed: Placed,
   key: K,
 ): ResolvedList<ItemOf<K>> | undefined => listOf(behind(plan), placed.part, key);
+
+/** The sort of a small part; undefined where nobody said and its name does not tell. */
+export const sortOf = (plan: Plan, placed: Placed): SmallSort | undefined =>
+  smallSorts.find((sort) => sort === textAt(plan, placed, 'sort')?.text);
+
+/** Whether a small part is of one of these sorts. */
+export const isSort = (plan: Plan, placed: Placed, sorts: readonly SmallSort[]): boolean => {
+  const sort = sortOf(plan, placed);
+  return sort !== undefined && sorts.includes(sort);
+};

@@ -3,6 +3,7 @@ import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { supplyFormats } from '../../standards/room.ts';
 import { efficiencyClasses } from '../../standards/supplies.ts';
 import { buzzedWire, curvePoint, plugReading } from '../types/shapes.ts';
+import { smallSorts } from './smallSorts.ts';
 import { list, mm, num, shaped, text } from './property.ts';
 import { barrelIds, frontPlugs, powerPlugs } from './words.ts';
 
@@ -96,7 +97,7 @@ export const leadsProperties = [
 ] as const;
 
 export const smallProperties = [
-  text('what', 'what', 'What is it?'),
+  text('sort', 'sort', 'What sort of part is it?', smallSorts),
   num('count', 'count', 'count', 'How many are there?', 10000, 20),
   text('plug', 'plug', 'Which plug has it?'),
   text('belongsTo', 'PSU it belongs to', 'Which PSU, or model of PSU, did this lead come with?'),

@@ -103,6 +103,12 @@ const figure = (text: string | undefined): number =>
 export const drivePlaces = ['cage', 'floor', 'front', 'bracket', 'behind the tray'] as const;
 export type DrivePlace = (typeof drivePlaces)[number];
 
+/** From and to, as `20-38` or `-2-12`. */
+function span(text: string | undefined): [number, number] {
+  const [, from, to] = /^(-?[\d.]+)-(-?[\d.]+)$/.exec(text ?? '') ?? [];
+  return [figure(from), figure(to)];
+}
+
 /** A place where a drive is screwed down: `cage 3.5`. */
 export interface DriveMount {
   at: DrivePlace;
@@ -169,9 +175,10 @@ export const area = shape<Area>(
     },
   ],
   (text) => {
-    const [, name, ...sides] =
-      /^(\S.*?)\s+(-?[\d.]+)-(-?[\d.]+)\s+(-?[\d.]+)-(-?[\d.]+)$/.exec(text) ?? [];
-    const [x0, x1, y0, y1] = sides.map(figure) as [number, number, number, number];
+    const words = text.split(/\s+/);
+    const [x0, x1] = span(words.at(-2));
+    const [y0, y1] = span(words.at(-1));
+    const name = words.slice(0, -2).join(' ');
     return name ? { name, x0, x1, y0, y1 } : undefined;
   },
   ({ name, x0, x1, y0, y1 }) => `${name} ${x0}-${x1} ${y0}-${y1}`,

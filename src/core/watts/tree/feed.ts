@@ -6,6 +6,8 @@ import {
   textAt,
   type Placed,
   type Plan,
+  sortOf,
+  isSort,
 } from '../../model/lookup/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
@@ -15,6 +17,7 @@ import { solve, type Net, type Solved } from '../network/index.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
 import type { Branch, Draw, State, Tree } from './types.ts';
 import { wallOf } from './efficiencyOf.ts';
+import { converters } from '../../model/properties/smallSorts.ts';
 
 /**
  * A machine fed by one voltage: a brick, a battery or a bench supply over a lead, perhaps through a
@@ -94,12 +97,10 @@ export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
 
 /** A small board that makes a supply's rails of one voltage. */
 export const isDcBoard = (plan: Plan, placed: Placed): boolean =>
-  /dc-dc/.test(textAt(plan, placed, 'what')?.text ?? '');
+  sortOf(plan, placed) === 'DC-DC board';
 
 function converterOf(plan: Plan): FeedConverter | undefined {
-  const placed = partsOfKind(plan, 'small').find((each) =>
-    /converter|dc-dc/.test(textAt(plan, each, 'what')?.text ?? ''),
-  );
+  const placed = partsOfKind(plan, 'small').find((each) => isSort(plan, each, converters));
   const said = placed && numberAt(plan, placed, 'outVolts');
   const outV = said ?? (placed && isDcBoard(plan, placed) ? range(12) : undefined);
   if (!placed || !outV || outV.lo <= 0) return undefined;

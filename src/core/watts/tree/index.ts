@@ -16,6 +16,7 @@ export {
 export { contactLimit, leadsOf, loopOhm, worstShare } from './leads.ts';
 export { leadAmps, treeOf } from './tree.ts';
 export {
+  isFan,
   railNames,
   railVolts,
   states,

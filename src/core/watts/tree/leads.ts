@@ -8,6 +8,8 @@ import {
   textAt,
   type Placed,
   type Plan,
+  isSort,
+  sortOf,
 } from '../../model/lookup/plan.ts';
 import { keptByReads, plugsOf } from '../../model/lookup/reads.ts';
 import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
@@ -15,6 +17,7 @@ import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { type Draw, type Lead, type Rail, railNames } from './types.ts';
+import { branchings } from '../../model/properties/smallSorts.ts';
 
 const signals: Record<Rail, string> = { '12 V': '+12V', '5 V': '+5V', '3.3 V': '+3.3V' };
 
@@ -88,16 +91,17 @@ function bringsLeads(plan: Plan, supply: Placed): Lead[] {
 /** Hubs, splitters and risers among the small parts, hung on a lead of the plug they ask for. */
 function smallLeads(plan: Plan, leads: readonly Lead[]): Lead[] {
   return partsOfKind(plan, 'small').flatMap((placed): Lead[] => {
-    const what = textAt(plan, placed, 'what')?.text ?? '';
     const id = textAt(plan, placed, 'plug')?.text;
     const own = id === undefined ? undefined : plug(id);
     const on = leads.find((lead) => lead.plug.id === id);
-    if (!own || !on || !/hub|splitter|riser/.test(what)) return [];
+    if (!own || !on || !isSort(plan, placed, branchings)) return [];
     return [
       {
         ...on,
         id: placed.seat,
-        label: what,
+        label: placed.part.name,
+        of: placed.seat,
+        hub: sortOf(plan, placed) === 'fan hub',
         sharedWire: false,
       },
     ];

@@ -1,4 +1,11 @@
-import { partsOfKind, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  numberAt,
+  textAt,
+  type Placed,
+  type Plan,
+  sortOf,
+} from '../../model/lookup/plan.ts';
 import { range, total, type Range } from '../../units/range.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
 import type { Branch, Draw, State, Tree } from './types.ts';
@@ -7,7 +14,7 @@ import type { Branch, Draw, State, Tree } from './types.ts';
 export function cardsOwnSupply(plan: Plan): Placed | undefined {
   return partsOfKind(plan, 'small').find(
     (each) =>
-      textAt(plan, each, 'what')?.text === 'second supply' &&
+      sortOf(plan, each) === 'second PSU' &&
       textAt(plan, each, 'feedsWhat')?.text === 'loads of its own',
   );
 }

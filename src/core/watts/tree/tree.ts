@@ -15,6 +15,7 @@ import {
   type Rail,
   type State,
   type Tree,
+  isFan,
   railNames,
   railVolts,
 } from './types.ts';
@@ -77,16 +78,16 @@ export function hang(
   const dealt = new Map<string, number>();
   const least = (list: readonly Lead[]) =>
     [...list].sort((a, b) => (dealt.get(a.id) ?? 0) - (dealt.get(b.id) ?? 0))[0];
-  const hub = leads.find((lead) => lead.label.includes('hub'));
+  const hub = leads.find((lead) => lead.hub);
   for (const draw of draws) {
     const chosen = leads.find((lead) =>
       isApplied(plan, hangOn({ seat: draw.seat, lead: lead.id })),
     );
     const kept = seats.get(`${draw.seat} ${draw.over}`);
     const lead =
-      (draw.over === 'main' && draw.label !== 'fan' ? undefined : chosen) ??
+      (draw.over === 'main' && !isFan(draw) ? undefined : chosen) ??
       leads.find((each) => each.id === kept && draw.over === 'drive') ??
-      (draw.label === 'fan' && hub ? hub : undefined) ??
+      (isFan(draw) && hub ? hub : undefined) ??
       (draw.over === 'card'
         ? leads.find(
             (each) => each.over === 'card' && each.plug.id === draw.plugId && !dealt.has(each.id),
@@ -95,7 +96,7 @@ export function hang(
           ? (leads.find((each) => each.over === 'processor') ??
             leads.find((each) => each.id === 'main'))
           : draw.over === 'drive'
-            ? least(leads.filter((each) => each.over === 'drive' && each.id.startsWith('sata')))
+            ? least(leads.filter((each) => each.plug.id === 'sata' && !each.of))
             : leads.find((each) => each.id === 'main'));
     if (!lead || lead.feeds[draw.rail] === undefined) {
       unfed.push(draw);

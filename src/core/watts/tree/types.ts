@@ -1,3 +1,4 @@
+import { kindOfSeat } from '../../model/types/seats.ts';
 import type { Plug } from '../../standards/plugs/index.ts';
 import type { Range } from '../../units/range.ts';
 import type { Net } from '../network/index.ts';
@@ -38,6 +39,10 @@ export interface Lead {
   over: Draw['over'];
   /** Several plugs hang on one run of wire: the wire carries them all. */
   sharedWire?: boolean;
+  /** The seat of the small part it belongs to: a hub, a splitter, a riser. */
+  of?: string;
+  /** A fan hub: fans hang on it before they hang on the board. */
+  hub?: boolean;
 }
 
 /** A stretch of the way from the wall to a part. */
@@ -75,3 +80,5 @@ export interface Tree {
   /** The nets solved, at the worst of all ranges, by rail or line. */
   nets: { name: string; net: Net }[];
 }
+
+export const isFan = (draw: Draw): boolean => kindOfSeat(draw.seat) === 'fan';

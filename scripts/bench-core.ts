@@ -60,7 +60,7 @@ const many: [string, number, Facts][] = [
   ['card', 6, { plugs: list(['card8']), screens: number(4) }],
   ['drive', 14, { form: text('3.5') }],
   ['fan', 12, { size: number(120) }],
-  ['small', 14, { what: text('screw'), count: number(20) }],
+  ['small', 14, { sort: text('screw M3'), count: number(20) }],
 ];
 
 function shopOf60(): { shop: Shop; job: Job } {

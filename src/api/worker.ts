@@ -1,5 +1,4 @@
 import { move, transferableSymbol, valueSymbol } from 'piscina';
-import { forgetPlans } from '../core/model/lookup/reads.ts';
 import { refused, type Answer } from './answer.ts';
 import { tasks, type TaskName } from './tasks.ts';
 
@@ -29,15 +28,11 @@ export default function answer(request: Request): Answered {
 }
 
 export function answered({ task, body, query }: Request): Answer {
+  let value: unknown;
   try {
-    let value: unknown;
-    try {
-      value = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body));
-    } catch (error) {
-      return refused(400, `Broken JSON: ${(error as Error).message}`);
-    }
-    return tasks[task](value, query);
-  } finally {
-    forgetPlans();
+    value = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body));
+  } catch (error) {
+    return refused(400, `Broken JSON: ${(error as Error).message}`);
   }
+  return tasks[task](value, query);
 }

@@ -12,7 +12,7 @@ import { slotFurther } from '../remedies/slotFurther.ts';
 import { canTurn, turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
 import { width, type Range } from '../units/range.ts';
-import { farApart, separation, type Box, type Separation } from './space/box.ts';
+import { airBetween, farApart, separation, type Box, type Separation } from './space/box.ts';
 import { boxesOf, spaceOf } from './space/space.ts';
 
 /** Air parts should keep from each other, mm (common practice, no source). */
@@ -33,7 +33,7 @@ export function clashesBetween(plan: Plan, a: SeatId, b: SeatId): Finding[] {
 interface Pair {
   a: Box;
   b: Box;
-  apart: Separation;
+  rest: Range;
 }
 
 function among(plan: Plan, boxes: readonly Box[]): Finding[] {
@@ -42,16 +42,15 @@ function among(plan: Plan, boxes: readonly Box[]): Finding[] {
     for (let k = i + 1; k < boxes.length; k += 1) {
       const [a, b] = [boxes[i] as Box, boxes[k] as Box];
       if (!mayCollide(a, b) || farApart(a, b, FAR_MM)) continue;
-      const apart = separation(a, b);
-      const worthALine =
-        apart.rest.lo < 0 || (apart.rest.lo < FAR_MM && width(apart.rest) < FAR_MM);
+      const rest = airBetween(a, b);
+      const worthALine = rest.lo < 0 || (rest.lo < FAR_MM && width(rest) < FAR_MM);
       if (!worthALine) continue;
       const key = a.seat < b.seat ? `${a.seat} ${b.seat}` : `${b.seat} ${a.seat}`;
       const known = found.get(key);
-      if (!known || worse(apart.rest, known.apart.rest)) found.set(key, { a, b, apart });
+      if (!known || worse(rest, known.rest)) found.set(key, { a, b, rest });
     }
   }
-  return [...found.values()].map(({ a, b, apart }) => finding(plan, a, b, apart));
+  return [...found.values()].map(({ a, b }) => finding(plan, a, b, separation(a, b)));
 }
 
 /** Of several boxes of two parts the one that is nearest to trouble speaks. */

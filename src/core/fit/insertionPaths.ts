@@ -1,4 +1,4 @@
-import { gap, restOf } from '../findings/gap.ts';
+import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { isApplied, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
@@ -7,8 +7,8 @@ import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { separation, type Box } from './space/box.ts';
-import { offsetTerms, type Coord } from './space/coord.ts';
+import { airBetween, type Box } from './space/box.ts';
+import { offset, type Coord } from './space/coord.ts';
 import { spaceOf } from './space/space.ts';
 import { offer } from '../remedies/offer.ts';
 import { tilt } from '../remedies/tilt.ts';
@@ -80,7 +80,7 @@ function overlap(x: Box, y: Box): 'sure' | 'may' | 'no' {
   ];
   if (over.includes('no')) return 'no';
   /* Two that want the same place are a clash, not a matter of order. */
-  if (separation(x, y).rest.hi < 0) return 'no';
+  if (airBetween(x, y).hi < 0) return 'no';
   return over.every((each) => each === 'sure') ? 'sure' : 'may';
 }
 
@@ -95,7 +95,7 @@ type Stretch = readonly [Coord, Coord];
 
 /** Do two stretches share more than a hair? What both are measured from falls out. */
 function shared(a: Stretch, b: Stretch, more: number): 'sure' | 'may' | 'no' {
-  const [onA, onB] = [restOf(offsetTerms(b[0], a[1])), restOf(offsetTerms(a[0], b[1]))];
+  const [onA, onB] = [offset(b[0], a[1]), offset(a[0], b[1])];
   const most = Math.min(onA.hi + more, onB.hi);
   const least = Math.min(onA.lo + more, onB.lo);
   return most <= 1 ? 'no' : least > 1 ? 'sure' : 'may';

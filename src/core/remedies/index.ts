@@ -1,3 +1,4 @@
+import { appliedFor } from '../model/lookup/reads.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { RemedyName, RemedyValue } from '../model/types/remedyValue.ts';
 import type { Money } from '../units/money.ts';
@@ -75,7 +76,7 @@ export const sameRemedy = (a: RemedyValue, b: RemedyValue): boolean => remedyId(
 
 /** Whether the plan applies this very remedy, whatever else it was told. */
 export const hasApplied = (plan: Plan, value: RemedyValue): boolean =>
-  plan.applied.some((each) => each.do === value.do && sameRemedy(each, value));
+  appliedFor(plan, value.do).some((each) => each.do === value.do && sameRemedy(each, value));
 
 export const titleOf = (value: RemedyValue, plan: Plan): string => kindOf(value).title(value, plan);
 

@@ -1,4 +1,5 @@
 import type { Edit } from '$core/edits/edits.ts';
+import { carryMemo } from '$core/model/lookup/reads.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import { ShopStore, type Trouble } from './store.ts';
@@ -84,6 +85,7 @@ class Bench {
 
   #show(): void {
     const { shop, before, canUndo, canRedo, trouble, waiting, practice } = this.#store;
+    carryMemo(this.shop, shop);
     this.shop = shop;
     this.before = before;
     this.canUndo = canUndo;

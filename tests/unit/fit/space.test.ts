@@ -3,7 +3,14 @@ import fc from 'fast-check';
 import { restOf } from '../../../src/core/findings/gap.ts';
 import { clashes } from '../../../src/core/fit/clashes.ts';
 import { axes, farApart, separation, type Box } from '../../../src/core/fit/space/box.ts';
-import { beyond, coord, origin, usual, offsetTerms } from '../../../src/core/fit/space/coord.ts';
+import {
+  beyond,
+  coord,
+  offset,
+  origin,
+  usual,
+  offsetTerms,
+} from '../../../src/core/fit/space/coord.ts';
 import { drivePlaces, otherPlaces } from '../../../src/core/remedies/mounts.ts';
 import { boxesOf, spaceOf } from '../../../src/core/fit/space/space.ts';
 import { partOfKind } from '../../../src/core/model/lookup/plan.ts';
@@ -23,6 +30,28 @@ describe('fit/space, places as sums', () => {
     const [a, b] = [beyond(board, term('a', 50)), beyond(board, term('b', 80, 82))];
     expect(restOf(offsetTerms(a, b))).to.deep.equal({ lo: 30, hi: 32 });
     expect(offsetTerms(a, b).map((each) => each.label)).to.deep.equal(['b', 'a']);
+  });
+  it('has the same bounds without being made, whatever is shared and whichever sign', () => {
+    const measures = fc.array(
+      fc.record({
+        label: fc.constantFrom('a', 'b', 'c', 'd'),
+        lo: fc.integer({ min: 0, max: 900 }).map((n) => n / 7),
+        more: fc.integer({ min: 0, max: 40 }).map((n) => n / 3),
+        sign: fc.constantFrom<1 | -1>(1, -1),
+      }),
+      { maxLength: 7 },
+    );
+    const place = (list: readonly { label: string; lo: number; more: number; sign: 1 | -1 }[]) =>
+      coord(...list.map(({ label, lo, more, sign }) => usual(label, range(lo, lo + more), sign)));
+    fc.assert(
+      fc.property(measures, measures, measures, (both, one, other) => {
+        const [a, b] = [place([...both, ...one]), place([...other, ...both])];
+        const { lo, hi } = restOf(offsetTerms(a, b));
+        expect(offset(a, b).lo).to.be.closeTo(lo, 1e-9);
+        expect(offset(a, b).hi).to.be.closeTo(hi, 1e-9);
+      }),
+      { numRuns: 2000 },
+    );
   });
   it('is nothing from a place to itself, and turns its sign the other way round', () => {
     fc.assert(

@@ -3,7 +3,7 @@ import { runInNewContext } from 'node:vm';
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { forgetPlans } from '../../../src/core/model/lookup/reads.ts';
+import { carryMemo } from '../../../src/core/model/lookup/reads.ts';
 import type { Shop } from '../../../src/core/model/types/types.ts';
 import { answered as answer } from '../../../src/api/worker.ts';
 import { checksOf } from '../../../src/core/plan/run.ts';
@@ -29,11 +29,21 @@ async function collected(ref: WeakRef<Shop>): Promise<boolean> {
 }
 
 describe('model/reads, for a server', () => {
-  it('keeps a shop that was looked at until it is told to forget, then nothing of it', async () => {
+  it('keeps nothing of a shop that nobody holds any more', async () => {
     const ref = lookedAt();
-    expect(await collected(ref), 'kept by what was read of it').to.equal(false);
-    forgetPlans();
     expect(await collected(ref)).to.equal(true);
+  });
+
+  it('keeps what was carried to the next shop as long as that is held', async () => {
+    const next = demoShop(now);
+    const first = (() => {
+      const shop = demoShop(now);
+      for (const job of shop.jobs) checksOf(shop, job);
+      carryMemo(shop, next);
+      return new WeakRef(shop);
+    })();
+    expect(await collected(first), 'held by what was read of it').to.equal(false);
+    expect(next.jobs.length).to.be.above(0);
   });
 
   it('a request leaves nothing behind in its thread', async () => {

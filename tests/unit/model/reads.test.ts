@@ -11,6 +11,7 @@ import {
   type Plan,
 } from '../../../src/core/model/lookup/plan.ts';
 import {
+  carryMemo,
   keptByReads,
   plugsOf,
   settingsOf,
@@ -102,6 +103,7 @@ describe('model/reads', () => {
     ] as const) {
       const { kept, count } = counted<unknown>(work);
       kept(plan);
+      carryMemo(plan.shop, later.shop);
       kept(later);
       expect(count.runs).to.equal(runs);
     }
@@ -125,12 +127,18 @@ describe('model/reads', () => {
     const sizes = counted((each) =>
       partsOfKind(each, 'memory').map((placed) => numberAt(each, placed, 'size')?.lo),
     );
-    expect(sizes.kept({ ...of(4), seats })).to.deep.equal([4, 4]);
-    expect(sizes.kept({ ...of(8), seats })).to.deep.equal([8, 8]);
+    const [four, eight] = [of(4), of(8)];
+    expect(sizes.kept({ ...four, seats })).to.deep.equal([4, 4]);
+    carryMemo(four.shop, eight.shop);
+    expect(sizes.kept({ ...eight, seats })).to.deep.equal([8, 8]);
     const boards = counted((each) => partOfKind(each, 'board')?.part.name);
-    boards.kept({ ...of(4), seats });
-    boards.kept({ ...of(8), seats });
+    const [before, after] = [of(4), of(8)];
+    boards.kept({ ...before, seats });
+    carryMemo(before.shop, after.shop);
+    boards.kept({ ...after, seats });
     expect(boards.count.runs).to.equal(1);
+    boards.kept({ ...of(8), seats });
+    expect(boards.count.runs, 'a shop nobody carried anything to').to.equal(2);
   });
   it('gives the same sums as a shop that kept nothing, whatever is put where', () => {
     const demo = demoShop('2026-11-25T09:00:00.000Z');

@@ -2,7 +2,7 @@ import { restOf } from '../../findings/gap.ts';
 import type { Term } from '../../findings/finding.ts';
 import type { Kind, SeatId } from '../../model/types/types.ts';
 import type { Range } from '../../units/range.ts';
-import { offsetTerms, type Coord } from './coord.ts';
+import { offset, offsetTerms, type Coord } from './coord.ts';
 
 /**
  * The frame of a case, mm. Seen with the lid off, and cut across, seen from the front:
@@ -52,15 +52,26 @@ export interface Separation {
  * least is not below nothing, surely in each other's way when even its most is.
  */
 export function separation(a: Box, b: Box): Separation {
+  const side = bestSide(a, b).side;
+  const axis = axes[side >> 1] as Axis;
+  const [near, far] = side & 1 ? [b, a] : [a, b];
+  const terms = offsetTerms(near[axis][1], far[axis][0]);
+  return { axis, terms, rest: restOf(terms) };
+}
+
+/** The air between two boxes, without the sum it is made of. */
+export const airBetween = (a: Box, b: Box): Range => bestSide(a, b).rest;
+
+function bestSide(a: Box, b: Box): { side: number; rest: Range } {
   const first = widest(a, b);
-  let best = along(a, b, first >> 1, first & 1);
+  let best = { side: first, rest: along(a, b, first) };
   for (let side = 0; side < 6; side += 1) {
     if (side === first) continue;
     const rough = roughly(a, b, side);
     /* The sum is never wider than the bounds: what cannot be better is not made. */
     if (rough < best.rest.lo || (rough < 0 && rough <= best.rest.hi)) continue;
-    const other = along(a, b, side >> 1, side & 1);
-    if (better(other.rest, best.rest)) best = other;
+    const rest = along(a, b, side);
+    if (better(rest, best.rest)) best = { side, rest };
   }
   return best;
 }
@@ -78,11 +89,9 @@ function widest(a: Box, b: Box): number {
   return best;
 }
 
-function along(a: Box, b: Box, index: number, turned: number): Separation {
-  const axis = axes[index] as Axis;
-  const [near, far] = turned ? [b, a] : [a, b];
-  const terms = offsetTerms(near[axis][1], far[axis][0]);
-  return { axis, terms, rest: restOf(terms) };
+function along(a: Box, b: Box, side: number): Range {
+  const axis = axes[side >> 1] as Axis;
+  return side & 1 ? offset(b[axis][1], a[axis][0]) : offset(a[axis][1], b[axis][0]);
 }
 
 function better(a: Range, b: Range): boolean {

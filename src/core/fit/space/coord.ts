@@ -38,6 +38,38 @@ export function offsetTerms(from: Coord, to: Coord): Term[] {
   return left;
 }
 
+/** The bounds of that sum alone, added in the same order without making it. */
+export function offset(from: Coord, to: Coord): Range {
+  const [near, far] = [from.terms, to.terms];
+  let [nearOut, farOut] = [0, 0];
+  for (let i = 0; i < near.length; i += 1) {
+    const term = near[i] as Term;
+    const j = far.findIndex(
+      (other, k) => !(farOut & (1 << k)) && other.sign === term.sign && same(other, term),
+    );
+    if (j >= 0) {
+      farOut |= 1 << j;
+      nearOut |= 1 << i;
+      continue;
+    }
+    for (let k = 0; k < i; k += 1) {
+      const other = near[k] as Term;
+      if (nearOut & (1 << k) || -other.sign !== term.sign || !same(other, term)) continue;
+      nearOut |= (1 << k) | (1 << i);
+      break;
+    }
+  }
+  let [lo, hi] = [0, 0];
+  const add = ({ value, sign }: Term, turned: 1 | -1) => {
+    if (typeof value === 'string' || sign === 0) return;
+    lo += sign === turned ? value.lo : -value.hi;
+    hi += sign === turned ? value.hi : -value.lo;
+  };
+  for (let j = 0; j < far.length; j += 1) if (!(farOut & (1 << j))) add(far[j] as Term, 1);
+  for (let i = 0; i < near.length; i += 1) if (!(nearOut & (1 << i))) add(near[i] as Term, -1);
+  return { lo, hi };
+}
+
 function same(a: Term, b: Term): boolean {
   return (
     a.label === b.label &&

@@ -17,6 +17,7 @@ import { fanOutside } from '../../remedies/fanOutside.ts';
 import { mountOf, mountsOf } from '../../remedies/mounts.ts';
 import { turnSupply } from '../../remedies/turnSupply.ts';
 import type { Places } from './places.ts';
+import type { SeatId } from '../../model/types/names.ts';
 
 /** Room the plugs of a supply and their bend need, mm (common practice, no source). */
 const SUPPLY_BEND = range(20, 35);
@@ -77,8 +78,9 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
 }
 
 /** Drives where they are screwed down. */
-export function driveBoxes(plan: Plan, at: Places): Box[] {
+export function driveBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
   return partsOfKind(plan, 'drive').flatMap((drive, i) => {
+    if (wanted && wanted !== drive.seat) return [];
     const form = textAt(plan, drive, 'form')?.text;
     if (form !== '3.5' && form !== '2.5') return [];
     const place = mountsOf(plan) ? mountOf(plan, drive)?.at : usualPlace(plan, at);

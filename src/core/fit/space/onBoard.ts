@@ -25,6 +25,7 @@ import {
   type NumberTerm,
 } from './coord.ts';
 import type { Places } from './places.ts';
+import type { SeatId } from '../../model/types/names.ts';
 
 /** Centre to centre of memory slots (common practice, no source). */
 const MEMORY_PITCH_MM = 9.5;
@@ -103,10 +104,11 @@ export function coolerBoxes(plan: Plan, at: Places): Box[] {
   ];
 }
 
-export function memoryBoxes(plan: Plan, at: Places): Box[] {
+export function memoryBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
   const surface = at.surfaceW;
   if (!surface || !partOfKind(plan, 'board')) return [];
   return partsOfKind(plan, 'memory').flatMap((module, i) => {
+    if (wanted && wanted !== module.seat) return [];
     const height = measure(plan, module, 'height', module.part.name);
     if (!height || textAt(plan, module, 'memoryForm')?.text === 'SO-DIMM') return [];
     const farther = isApplied(plan, slotFurther({ seat: module.seat })) ? 2 : 0;
@@ -135,10 +137,11 @@ export function memoryBoxes(plan: Plan, at: Places): Box[] {
 }
 
 /** A drive in the board's socket, between processor and slot, with its heat sink. */
-export function sinkBoxes(plan: Plan, at: Places): Box[] {
+export function sinkBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
   const surface = at.surfaceW;
   if (!surface || !partOfKind(plan, 'board')) return [];
   return partsOfKind(plan, 'drive').flatMap((drive) => {
+    if (wanted && wanted !== drive.seat) return [];
     const sink = measure(plan, drive, 'sink', 'heat sink');
     if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink) return [];
     return box(drive, 'body', 'storage heat sink', {

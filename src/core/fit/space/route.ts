@@ -26,6 +26,8 @@ export function route(
     x > rect.x0 + 1e-9 && x < rect.x1 - 1e-9 && y > rect.y0 + 1e-9 && y < rect.y1 - 1e-9;
   /* A lead may start or end within the part it belongs to. */
   const walls = rects.filter((rect) => !inside(rect, from.x, from.y) && !inside(rect, to.x, to.y));
+  const straight = corner(from, to, walls, bounds);
+  if (straight) return straight;
   const xs = lines(
     [from.x, to.x, ...walls.flatMap((rect) => [rect.x0, rect.x1])],
     bounds.x0,
@@ -80,6 +82,32 @@ export function route(
   for (let at = goal; at >= 0; at = came[at]!)
     path.unshift({ x: xs[at % cols]!, y: ys[Math.floor(at / cols)]! });
   return { mm: dist[goal]!, path };
+}
+
+/** No way is shorter than one corner: where nothing stands in its way the grid need not be looked at. */
+function corner(
+  from: Spot,
+  to: Spot,
+  walls: readonly Rect[],
+  { x0, y0, x1, y1 }: Rect,
+): { mm: number; path: Spot[] } | undefined {
+  const within = ({ x, y }: Spot) => x >= x0 && x <= x1 && y >= y0 && y <= y1;
+  if (!within(from) || !within(to)) return undefined;
+  const free = (a: Spot, b: Spot) =>
+    !walls.some(
+      (rect) =>
+        Math.max(a.x, b.x) > rect.x0 + 1e-9 &&
+        Math.min(a.x, b.x) < rect.x1 - 1e-9 &&
+        Math.max(a.y, b.y) > rect.y0 + 1e-9 &&
+        Math.min(a.y, b.y) < rect.y1 - 1e-9,
+    );
+  const mm = Math.abs(from.x - to.x) + Math.abs(from.y - to.y);
+  for (const bend of [
+    { x: to.x, y: from.y },
+    { x: from.x, y: to.y },
+  ])
+    if (free(from, bend) && free(bend, to)) return { mm, path: [from, bend, to] };
+  return undefined;
 }
 
 const lines = (values: number[], least: number, most: number) =>

@@ -12,31 +12,38 @@ export interface Space {
   boxes: Box[];
 }
 
+/** Boxes of one kind of part; where a seat is wanted, of that one at least. */
+type Boxes = (plan: Plan, at: Places, wanted?: SeatId) => Box[];
+
 /** Who makes the boxes of which kind. */
-const makers: readonly { kind: Kind; boxes: (plan: Plan, at: Places) => Box[] }[] = [
-  { kind: 'board', boxes: boardBoxes },
-  { kind: 'cooler', boxes: coolerBoxes },
-  { kind: 'memory', boxes: memoryBoxes },
-  { kind: 'drive', boxes: sinkBoxes },
-  { kind: 'card', boxes: cardBoxes },
-  { kind: 'supply', boxes: supplyBoxes },
-  { kind: 'drive', boxes: driveBoxes },
-  { kind: 'fan', boxes: fanBoxes },
-  { kind: 'cooler', boxes: radiatorBoxes },
-  { kind: 'case', boxes: cageBox },
+const makers: readonly (readonly [Kind, Boxes])[] = [
+  ['board', boardBoxes],
+  ['cooler', coolerBoxes],
+  ['memory', memoryBoxes],
+  ['drive', sinkBoxes],
+  ['card', cardBoxes],
+  ['supply', supplyBoxes],
+  ['drive', driveBoxes],
+  ['fan', fanBoxes],
+  ['cooler', radiatorBoxes],
+  ['case', cageBox],
 ];
 
 /** Everything in the plan's case as boxes in the case's frame; undefined without a case. */
 export const spaceOf = keptByReads((plan: Plan): Space | undefined => {
   const at = placesOf(plan);
-  return at && { at, boxes: makers.flatMap((maker) => maker.boxes(plan, at)) };
+  return at && { at, boxes: makers.flatMap(([, boxes]) => boxes(plan, at)) };
 });
 
 /** The boxes of a few seats alone. */
-export function boxesOf(plan: Plan, seats: readonly SeatId[]): Box[] {
+export const boxesOf = (plan: Plan, seats: readonly SeatId[]): Box[] =>
+  seats.flatMap((seat) => boxesIn(plan, seat));
+
+function boxesIn(plan: Plan, seat: SeatId): Box[] {
   const at = placesOf(plan);
+  const of = kindOfSeat(seat);
   if (!at) return [];
-  const kinds = new Set(seats.map(kindOfSeat));
-  const all = makers.flatMap((maker) => (kinds.has(maker.kind) ? maker.boxes(plan, at) : []));
-  return all.filter((box) => seats.includes(box.seat));
+  return makers
+    .flatMap(([kind, boxes]) => (kind === of ? boxes(plan, at, seat) : []))
+    .filter((box) => box.seat === seat);
 }

@@ -99,28 +99,33 @@ function get(facts: Facts, key: string): Fact | undefined {
 }
 
 /** A number of a part in its property's unit, falling back to its class's range; undefined when even that is unknown. */
-export function numberOf(shop: Shop, part: Part, key: NumberKey): ResolvedNumber | undefined {
-  const known = keptOf(shop, part);
-  const kept = known.get(key);
-  if (kept !== undefined) return kept ?? undefined;
-  const told = findNumber(shop, part, key);
-  known.set(key, told ?? null);
-  return told;
-}
+export const numberOf = (shop: Shop, part: Part, key: NumberKey): ResolvedNumber | undefined =>
+  kept(shop, part, key, findNumber);
 
-/** Numbers found before: a part and its model are values, so what was found of them stays true. */
-const numbers = new WeakMap<
-  Part,
-  { model: Model | undefined; kept: Map<string, ResolvedNumber | null> }
->();
+/** A word of a part, falling back to its class's. */
+export const textOf = (shop: Shop, part: Part, key: TextKey): ResolvedText | undefined =>
+  kept(shop, part, key, findText);
 
-function keptOf(shop: Shop, part: Part): Map<string, ResolvedNumber | null> {
+type Found = ResolvedNumber | ResolvedText | null;
+
+/** Values found before: a part and its model are values, so what was found of them stays true. */
+const found = new WeakMap<Part, { model: Model | undefined; values: Map<string, Found> }>();
+
+function kept<T extends ResolvedNumber | ResolvedText>(
+  shop: Shop,
+  part: Part,
+  key: string,
+  find: (shop: Shop, part: Part, key: string) => T | undefined,
+): T | undefined {
   const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
-  const before = numbers.get(part);
-  if (before && before.model === model) return before.kept;
-  const kept = new Map<string, ResolvedNumber | null>();
-  numbers.set(part, { model, kept });
-  return kept;
+  let own = found.get(part);
+  if (!own || own.model !== model) found.set(part, (own = { model, values: new Map() }));
+  /* A key is a number's or a word's, never both. */
+  const before = own.values.get(key) as T | null | undefined;
+  if (before !== undefined) return before ?? undefined;
+  const value = find(shop, part, key);
+  own.values.set(key, value ?? null);
+  return value;
 }
 
 function findNumber(shop: Shop, part: Part, key: string): ResolvedNumber | undefined {
@@ -136,7 +141,7 @@ function findNumber(shop: Shop, part: Part, key: string): ResolvedNumber | undef
   return undefined;
 }
 
-export function textOf(shop: Shop, part: Part, key: TextKey): ResolvedText | undefined {
+function findText(shop: Shop, part: Part, key: string): ResolvedText | undefined {
   const found = factOf(shop, part, key);
   if (found && isText(found.fact)) {
     return {

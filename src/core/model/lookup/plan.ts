@@ -8,7 +8,7 @@ import {
 } from './lookup.ts';
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
 import { smallSorts, type SmallSort } from '../properties/smallSorts.ts';
-import { behind, seatsFor } from './reads.ts';
+import { appliedFor, behind, seatsFor } from './reads.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 import type { Placed, Plan } from '../types/plan.ts';
 import type { Kind } from '../types/types.ts';
@@ -17,11 +17,13 @@ export type { Placed, Plan } from '../types/plan.ts';
 
 /** Whether a remedy like this is applied: fields the pattern leaves out may be anything. */
 export const isApplied = (plan: Plan, pattern: RemedyValue): boolean =>
-  plan.applied.some((value) => isLike(value, pattern));
+  appliedFor(plan, pattern.do).some((value) => isLike(value, pattern));
 
 /** The remedies of one sort that are applied. */
 export const appliedOf = <K extends RemedyName>(plan: Plan, name: K): RemedyValue<K>[] =>
-  plan.applied.filter((value) => value.do === name) as readonly RemedyValue[] as RemedyValue<K>[];
+  appliedFor(plan, name).filter(
+    (value) => value.do === name,
+  ) as readonly RemedyValue[] as RemedyValue<K>[];
 
 export function partOfKind(plan: Plan, kind: Kind): Placed | undefined {
   return seatsFor(plan, kind).find((placed) => placed.kind === kind);

@@ -1,7 +1,7 @@
 import { indexOf } from './lookup.ts';
 import type { Kind, Part, Shop } from '../types/types.ts';
 import type { Placed, Plan } from '../types/plan.ts';
-import { isLike, type RemedyValue } from '../types/remedyValue.ts';
+import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 
 /**
  * Work on a plan is kept by what it read of it: a check that never looked at the memory need not run again
@@ -12,6 +12,8 @@ type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'applied' | 'shop' | 'settin
 interface Reads {
   kinds: Set<Kind>;
   whole: Set<Whole>;
+  /** Remedies that were asked for, by name. */
+  applied: Set<RemedyName>;
 }
 
 const LOG = Symbol('reads');
@@ -20,6 +22,8 @@ interface Log {
   self: Plan;
   plan: Plan;
   reads: Reads;
+  /** Its remedies are its own: what is read of them is no reading of the plan behind it. */
+  ownApplied: boolean;
 }
 type Logged = Plan & { [LOG]?: Log };
 
@@ -34,6 +38,14 @@ export function seatsFor(plan: Plan, kind: Kind): Placed[] {
   if (!log) return plan.seats;
   log.reads.kinds.add(kind);
   return log.plan.seats;
+}
+
+/** The remedies a plan applies, of which the reader looks at one sort only. */
+export function appliedFor(plan: Plan, name: RemedyName): readonly RemedyValue[] {
+  const log = logOf(plan);
+  if (!log) return plan.applied;
+  if (!log.ownApplied) log.reads.applied.add(name);
+  return log.plan.applied;
 }
 
 /** The shop behind a plan, for the facts of parts that were read of the plan itself: nothing is written down. */
@@ -55,7 +67,7 @@ export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
 
 /** A plan that writes down what is read of it; which remedies it applies is not, where they are its own. */
 function logging(plan: Plan, reads: Reads, ownApplied = false): Plan {
-  const log = { plan, reads } as Log;
+  const log = { plan, reads, ownApplied } as Log;
   const logged: Logged = {
     get shop() {
       reads.whole.add('shop');
@@ -93,12 +105,21 @@ export function withApplied(plan: Plan, applied: readonly RemedyValue[]): Plan {
   return log ? logging({ ...log.plan, applied }, log.reads, true) : { ...plan, applied };
 }
 
-/** Every keeper's answers, so that they can be forgotten. */
-const keepers = new Set<Map<string, unknown>>();
+/** What was worked out over the plans of a shop, by the work and the job. */
+type Memo = Map<unknown, Map<string, Kept<unknown>[]>>;
 
-/** Lets go of every plan that was looked at: for a server, which keeps nothing of what it was sent. */
-export function forgetPlans(): void {
-  for (const byJob of keepers) byJob.clear();
+/** It goes with the shop: whoever lets go of a shop lets go of all that was worked out over it. */
+const memos = new WeakMap<Shop, Memo>();
+
+function memoOf(shop: Shop): Memo {
+  let memo = memos.get(shop);
+  if (!memo) memos.set(shop, (memo = new Map()));
+  return memo;
+}
+
+/** What was worked out over one shop is at hand for the next one: for a page, whose shops are one after another. */
+export function carryMemo(from: Shop, to: Shop): void {
+  if (from !== to) memos.set(to, memoOf(from));
 }
 
 interface Kept<T> {
@@ -107,28 +128,29 @@ interface Kept<T> {
   value: T;
 }
 
-/** Answers kept for one job: enough for the stages of its plan beside it as it was, and a few tries. */
+/** Answers kept of one work for one job: enough for the stages of its plan beside it as it was, and a few tries. */
 const MOST_KEPT = 8;
 /** Jobs whose answers are kept. */
 const MOST_JOBS = 400;
 
 /**
  * The same function of a plan, its latest answers kept and given again to any plan that looks alike wherever
- * it was read, of the same shop or of a later one. `work` must hang on the plan alone, and its answer must
+ * it was read, of the same shop or of one it was carried to. `work` must hang on the plan alone, and its answer must
  * not be changed.
  */
 export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
-  const byJob = new Map<string, Kept<T>[]>();
-  keepers.add(byJob);
   return (given) => {
     const outer = logOf(given);
     const plan = outer?.plan ?? given;
     const key = plan.job?.id ?? '';
+    const memo = memoOf(plan.shop);
+    const byJob = (memo.get(work) ?? new Map<string, Kept<unknown>[]>()) as Map<string, Kept<T>[]>;
+    memo.set(work, byJob);
     const list = byJob.get(key) ?? [];
     const at = list.findIndex((each) => looksAlike(each, plan));
     let found = list[at];
     if (!found) {
-      const reads: Reads = { kinds: new Set(), whole: new Set() };
+      const reads: Reads = { kinds: new Set(), whole: new Set(), applied: new Set() };
       found = { plan, reads, value: work(logging(plan, reads)) };
       list.unshift(found);
       list.length = Math.min(list.length, MOST_KEPT);
@@ -141,7 +163,9 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
     }
     if (outer) {
       for (const kind of found.reads.kinds) outer.reads.kinds.add(kind);
-      for (const name of found.reads.whole) outer.reads.whole.add(name);
+      for (const name of found.reads.whole)
+        if (name !== 'applied' || !outer.ownApplied) outer.reads.whole.add(name);
+      if (!outer.ownApplied) for (const name of found.reads.applied) outer.reads.applied.add(name);
     }
     return found.value;
   };
@@ -149,7 +173,7 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
 
 function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
   if (plan === other) return true;
-  const { whole, kinds } = reads;
+  const { whole, kinds, applied } = reads;
   const [a, b] = [plan.shop, other.shop];
   if (a !== b) {
     if (whole.has('shop')) return false;
@@ -159,6 +183,7 @@ function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
   if (whole.has('job') && plan.job !== other.job) return false;
   if (whole.has('machine') && plan.machine !== other.machine) return false;
   if (whole.has('applied') && !sameApplied(plan.applied, other.applied)) return false;
+  else if (applied.size > 0 && !sameApplied(plan.applied, other.applied, applied)) return false;
   const sameModel = modelsOf(a, b);
   if (whole.has('goes') && !sameSeats(plan.goes, other.goes, sameModel)) return false;
   if (whole.has('seats')) return sameSeats(plan.seats, other.seats, sameModel);
@@ -174,12 +199,22 @@ function modelsOf(a: Shop, b: Shop): SameModel {
   return ({ modelId }) => modelId === undefined || before.get(modelId) === after.get(modelId);
 }
 
-/** The same remedies, in any order: each is its own value, so they are told apart by what they say. */
-function sameApplied(a: readonly RemedyValue[], b: readonly RemedyValue[]): boolean {
+/** The same remedies, of some names or of all, in any order: each is its own value, told apart by what it says. */
+function sameApplied(
+  a: readonly RemedyValue[],
+  b: readonly RemedyValue[],
+  names?: ReadonlySet<RemedyName>,
+): boolean {
   if (a === b) return true;
-  return (
-    a.length === b.length && a.every((one) => b.some((two) => one === two || isLike(two, one)))
-  );
+  const looked = (one: RemedyValue) => !names || names.has(one.do);
+  let left = 0;
+  for (const one of a) {
+    if (!looked(one)) continue;
+    if (!b.some((two) => one === two || (one.do === two.do && isLike(two, one)))) return false;
+    left += 1;
+  }
+  for (const two of b) if (looked(two)) left -= 1;
+  return left === 0;
 }
 
 /** Alike seat by seat, in their order; with kinds, seats of other kinds are passed over. */

@@ -1,0 +1,86 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  interface Props {
+    /** What is asked for. */
+    label: string;
+    /** What is wrong with what stands in it; empty: nothing. */
+    fault?: string | undefined;
+    /** A box to tick: it stands before its label. */
+    check?: boolean;
+    /** Takes what is left of its row. */
+    wide?: boolean;
+    /** Holds a short figure. */
+    short?: boolean;
+    /** The control itself: an input, a select, a textarea. */
+    children: Snippet;
+  }
+  const {
+    label,
+    fault = '',
+    check = false,
+    wide = false,
+    short = false,
+    children,
+  }: Props = $props();
+</script>
+
+<span class="field" class:check class:wide class:short>
+  <label>
+    {#if check}{@render children()}{label}{:else}{label}{@render children()}{/if}
+  </label>
+  {#if fault}<span class="fault" role="alert">{fault}</span>{/if}
+</span>
+
+<style>
+  .field {
+    display: inline-grid;
+    align-content: start;
+    min-width: 0;
+  }
+  .wide {
+    flex: 1 1 250px;
+  }
+  label {
+    display: grid;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+  .check label {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: var(--target);
+    font-size: 16px;
+    color: var(--ink);
+  }
+  .fault {
+    max-width: 260px;
+    font-size: 13.5px;
+  }
+  label > :global(:is(input:not([type='checkbox'], [type='radio'], [type='file']), select)) {
+    height: var(--target);
+    min-width: 0;
+    padding: 0 8px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font-size: 16px;
+  }
+  label > :global(textarea) {
+    min-width: 0;
+    padding: 8px;
+    border: 1.5px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font: 15px var(--face-figure);
+  }
+  .short label > :global(input) {
+    width: 88px;
+    font-family: var(--face-figure);
+  }
+  label > :global(:is(input, select, textarea)[aria-invalid='true']) {
+    border-color: var(--stop);
+  }
+</style>

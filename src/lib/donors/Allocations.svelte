@@ -252,9 +252,6 @@
     left: 496px;
     width: 288px;
   }
-  .soft {
-    color: var(--ink-soft);
-  }
   button.row.left {
     pointer-events: auto;
   }

@@ -3,6 +3,7 @@
   import { understand } from '$core/quick/understand.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     /** The job a line without a tag belongs to; undefined for the shop's own. */
@@ -27,14 +28,14 @@
 </script>
 
 <form onsubmit={write}>
-  <label
-    >a line for the book<input
+  <Field wide label="a line for the book"
+    ><input
       bind:value={text}
       maxlength="200"
       placeholder="paid 12.50 paint · sold A07 25 · gift 20 cooler · worked 90 min sanding"
-    /></label
+    /></Field
   >
-  <label>on<input type="date" bind:value={day} /></label>
+  <Field label="on"><input type="date" bind:value={day} /></Field>
   <Button next type="submit" disabled={!entry}>Write it</Button>
   <output
     >{text.trim() === ''
@@ -53,22 +54,8 @@
     align-items: end;
     margin-bottom: 10px;
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  label:first-child {
-    flex: 1 1 360px;
-  }
   input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 16px var(--face-figure);
-    padding: 0 8px;
   }
   output {
     flex-basis: 100%;

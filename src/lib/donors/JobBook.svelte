@@ -124,9 +124,6 @@
     text-decoration: underline;
     text-underline-offset: 3px;
   }
-  small {
-    color: var(--ink-soft);
-  }
   h2 {
     margin: 12px 0 2px;
   }

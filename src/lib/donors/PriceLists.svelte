@@ -4,6 +4,7 @@
   import { readPriceList, type ListFault } from '$core/intake/priceList.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
+  import FilePick from '$lib/ui/FilePick.svelte';
 
   const MOST_BYTES = 5_000_000;
   let faults = $state.raw<ListFault[]>([]);
@@ -16,10 +17,7 @@
     }, new Map<string, number>()),
   );
 
-  async function open(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    input.value = '';
-    if (!file) return;
+  async function open(file: File): Promise<void> {
     if (file.size > MOST_BYTES) {
       faults = [{ line: 0, say: 'The list is larger than 5 MB. Nothing was changed.' }];
       return;
@@ -38,13 +36,11 @@
 </script>
 
 <div class="lists">
-  <label class="file"
-    >Import price list (CSV)<input
-      type="file"
-      accept=".csv,.tsv,.txt,text/csv"
-      onchange={(event) => void open(event.currentTarget)}
-    /></label
-  >
+  <FilePick
+    label="Import price list (CSV)"
+    accept=".csv,.tsv,.txt,text/csv"
+    onfiles={([file]) => file && void open(file)}
+  />
   {#each lists as [name, count] (name)}
     <span
       >{name}, {count}
@@ -76,27 +72,6 @@
     align-items: center;
     font-size: 14px;
     color: var(--ink-soft);
-  }
-  .file {
-    position: relative;
-    display: inline-flex;
-    align-items: center;
-    min-height: 36px;
-    color: var(--ink);
-    font: 600 15px var(--face-head);
-    text-decoration: underline;
-    text-underline-offset: 3px;
-    cursor: pointer;
-  }
-  .file:focus-within {
-    outline: 3px solid var(--accent);
-  }
-  .file input {
-    position: absolute;
-    inset: 0;
-    width: 100%;
-    opacity: 0;
-    cursor: pointer;
   }
   button {
     min-height: 30px;

@@ -199,7 +199,6 @@
     text-align: right;
   }
   small {
-    color: var(--ink-soft);
     font-size: 14px;
   }
   .mine {

@@ -7,6 +7,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     donor: Machine;
@@ -56,20 +57,21 @@
         {/each}
       </ul>
       <p class="row">
-        <label>lay them in <input bind:value={where} placeholder="drawer 3" maxlength="40" /></label
+        <Field label="lay them in"
+          ><input bind:value={where} placeholder="drawer 3" maxlength="40" /></Field
         >
         <Button next onclick={out}>Taken out</Button>
       </p>
     {:else}
       <p>Tick what you mean to take: minutes and what it spoils stand here before you begin.</p>
     {/if}
-    <label class="keep"
+    <Field label="Keep it whole: its parts serve no other job" check
       ><input
         type="checkbox"
         checked={donor.keepWhole ?? false}
         onchange={(event) =>
           shopStore.edit('kept whole', keepWhole(donor.id, event.currentTarget.checked))}
-      /> Keep it whole: its parts serve no other job</label
+      /></Field
     >
   </div>
 </section>
@@ -90,8 +92,7 @@
   legend {
     font: 600 16px var(--face-head);
   }
-  fieldset label,
-  .keep {
+  fieldset label {
     display: flex;
     gap: 8px;
     align-items: center;
@@ -103,7 +104,6 @@
     height: 22px;
   }
   small {
-    color: var(--ink-soft);
     font-size: 13.5px;
   }
   .minutes b {
@@ -115,14 +115,7 @@
     font-size: 15px;
   }
   .row {
-    display: flex;
     gap: 12px;
-    align-items: end;
-  }
-  .row label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   .row input {
     height: var(--target);

@@ -108,9 +108,6 @@
 {#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
 
 <style>
-  .soft {
-    color: var(--ink-soft);
-  }
   .hand {
     position: sticky;
     bottom: -20px;

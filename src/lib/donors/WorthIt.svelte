@@ -9,6 +9,8 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     view: JobView;
@@ -155,15 +157,18 @@
     <p class="told">{machine.origin ? `From ${machine.origin}. ` : ''}{machine.note ?? ''}</p>
   {/if}
   <p class="row" onchange={keep}>
-    <label>worth when done<input bind:value inputmode="decimal" placeholder="180 to 220" /></label>
-    <label>price asked<input bind:value={asked} inputmode="decimal" placeholder="90" /></label>
-    <label class="wide"
-      >to fix, a line each
-      <textarea bind:value={fixes} rows="5" placeholder="PSU 25 to 40&#10;case 20&#10;paste"
-      ></textarea></label
+    <Field label="worth when done"
+      ><input bind:value inputmode="decimal" placeholder="180 to 220" /></Field
+    >
+    <Field label="price asked"
+      ><input bind:value={asked} inputmode="decimal" placeholder="90" /></Field
+    >
+    <Field label="to fix, a line each" wide
+      ><textarea bind:value={fixes} rows="5" placeholder="PSU 25 to 40&#10;case 20&#10;paste"
+      ></textarea></Field
     >
   </p>
-  {#if answer.fault}<p class="fault" role="alert">{answer.fault}</p>{/if}
+  <Fault text={answer.fault} />
   {#if answer.worth}
     {@const w = answer.worth}
     <svg
@@ -230,18 +235,8 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px 16px;
     align-items: start;
-  }
-  .wide {
-    flex: 1 1 260px;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   input,
   textarea {
@@ -253,7 +248,6 @@
     padding: 0 8px;
   }
   input {
-    height: var(--target);
     width: 160px;
   }
   svg {
@@ -310,8 +304,5 @@
     margin: 4px 0;
     padding: 0;
     list-style: none;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -185,6 +185,7 @@
     flex: 1;
     min-width: 60px;
     height: 100%;
+    padding: 0;
     border: 0;
     background: none;
     outline: none;
@@ -247,9 +248,6 @@
   li button:hover,
   li button:focus-visible {
     background: var(--tape-lit);
-  }
-  small {
-    color: var(--ink-soft);
   }
   @media (max-width: 600px) {
     .say {

@@ -147,9 +147,6 @@
     background: var(--tape-lit);
     border-left-color: var(--accent);
   }
-  small {
-    color: var(--ink-soft);
-  }
   .answers {
     display: flex;
     flex-wrap: wrap;
@@ -169,8 +166,6 @@
     width: 100%;
     height: 40px;
     margin-top: 4px;
-    background: var(--tape);
-    border: 0;
     border-bottom: 2px dashed var(--watch);
   }
 </style>

@@ -54,14 +54,7 @@
   }
   input {
     width: 100%;
-    height: var(--target);
     padding: 0 10px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
     font-size: 18px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -22,6 +22,7 @@
   import HoleMatch from './HoleMatch.svelte';
   import type { Place } from '$core/model/types/shapes.ts';
   import { measuredPlaces, withPlace } from './places.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     plan: Plan;
@@ -157,22 +158,20 @@
   <div class="side" bind:this={list}>
     {#each answer.identity?.ask ?? [] as ask (ask.kind)}<p class="ask">{ask.question}</p>{/each}
     <p class="row">
-      <label
-        >All holes?
-        <select bind:value={all}
+      <Field label="All holes?"
+        ><select bind:value={all}
           ><option value="">not said</option><option value="yes">yes, all</option><option value="no"
             >no, more</option
           ></select
-        >
-      </label>
-      <label
-        >Caliper good to
-        <select bind:value={accuracyMm}
+        ></Field
+      >
+      <Field label="Caliper good to"
+        ><select bind:value={accuracyMm}
           >{#each [0.1, 0.3, 0.5, 1] as mm (mm)}<option value={mm}
               >{lengthWithUnit(mm, lengths)}{{ 0.5: ', ruler', 1: ', tape' }[mm] ?? ''}</option
             >{/each}</select
-        >
-      </label>
+        ></Field
+      >
     </p>
     <ol>
       {#each rows as row, i (i)}
@@ -277,22 +276,10 @@
     font-size: 15px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
     margin: 6px 0;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   select {
     height: 40px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
   }
   ol {
     margin: 6px 0;

@@ -5,6 +5,8 @@
   import Button from '$lib/ui/Button.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Place } from '$core/model/types/shapes.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     /** The holes worked out from the distances: hole 1 at nought, hole 2 on the x axis. */
@@ -56,11 +58,10 @@
     Inside and outside of two holes: their mean is the distance of the centres. One of the two will
     do for standard holes.
   </p>
-  <label
-    >holes
-    <select bind:value={count}
+  <Field label="holes"
+    ><select bind:value={count}
       >{#each [3, 4, 5, 6, 7, 8, 9] as n (n)}<option value={n}>{n}</option>{/each}</select
-    ></label
+    ></Field
   >
   <ol>
     {#each pairs as pair (key(pair))}
@@ -89,7 +90,7 @@
       </li>
     {/each}
   </ol>
-  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  <Fault text={fault} />
   <Button onclick={work}>Lay the holes out</Button>
 </details>
 
@@ -113,20 +114,8 @@
   li .figure {
     flex: 0 0 36px;
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   select {
     width: 90px;
     height: 40px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -98,8 +98,6 @@
     text-align: right;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
   }
 </style>

@@ -17,6 +17,7 @@
   import Button from '$lib/ui/Button.svelte';
   import MountList from './MountList.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     plan: Plan;
@@ -151,13 +152,12 @@
           : ''}
       </p>
       <p class="row">
-        <label
-          >good to
-          <select bind:value={accuracyMm}
+        <Field label="good to"
+          ><select bind:value={accuracyMm}
             >{#each tools as { mm, name } (mm)}<option value={mm}
                 >{lengthWithUnit(mm, lengths)}, {name}</option
               >{/each}</select
-          ></label
+          ></Field
         >
         <Button onclick={later}>Not measured</Button>
       </p>
@@ -207,8 +207,6 @@
     font-size: 14.5px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
     align-items: center;
   }
@@ -219,17 +217,8 @@
     border-radius: 50%;
     background: var(--accent);
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   select {
     height: 40px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
   }
   .line {
     fill: none;

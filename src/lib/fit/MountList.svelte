@@ -92,7 +92,6 @@
   }
   small {
     font: 14px var(--face-text);
-    color: var(--ink-soft);
   }
   .grid {
     display: flex;

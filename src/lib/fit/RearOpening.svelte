@@ -224,15 +224,6 @@
   input {
     flex: 1;
     min-width: 0;
-    height: var(--target);
-    padding: 0 8px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 15px var(--face-figure);
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -13,6 +13,7 @@
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     view: JobView;
@@ -97,9 +98,12 @@
       {/if}
     </small>
     <span class="weigh">
-      <label>an hour is worth <input type="number" min="0" max="500" bind:value={hour} /></label>
-      <label><input type="checkbox" bind:checked={looks} /> no visible cuts</label>
-      <label><input type="checkbox" bind:checked={keepWhole} /> reversible only</label>
+      <Field label="an hour is worth"
+        ><input type="number" min="0" max="500" bind:value={hour} /></Field
+      >
+      <Field label="no visible cuts" check><input type="checkbox" bind:checked={looks} /></Field>
+      <Field label="reversible only" check><input type="checkbox" bind:checked={keepWhole} /></Field
+      >
     </span>
   </header>
   {#if answer && answer.stays.length > 0}
@@ -195,12 +199,6 @@
     margin-left: auto;
     font-size: 14px;
     color: var(--ink-soft);
-  }
-  .weigh label {
-    display: flex;
-    gap: 5px;
-    align-items: center;
-    min-height: 28px;
   }
   .weigh input[type='number'] {
     width: 56px;

@@ -171,8 +171,6 @@
     flex: 1 1 320px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 14px;
   }
   svg {

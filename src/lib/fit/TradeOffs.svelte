@@ -7,6 +7,7 @@
   import { ResolutionSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     plan: Plan;
@@ -104,21 +105,19 @@
 
 <div class="trade">
   <p class="row">
-    <label
-      >how much
-      <select bind:value={a}
+    <Field label="how much"
+      ><select bind:value={a}
         >{#each tradeAxes as each (each.id)}<option value={each.id} disabled={each.id === b}
             >{each.label}</option
           >{/each}</select
-      ></label
+      ></Field
     >
-    <label
-      >against
-      <select bind:value={b}
+    <Field label="against"
+      ><select bind:value={b}
         >{#each tradeAxes as each (each.id)}<option value={each.id} disabled={each.id === a}
             >{each.label}</option
           >{/each}</select
-      ></label
+      ></Field
     >
     <span class="says" aria-live="polite">{says}</span>
   </p>
@@ -174,26 +173,11 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 6px 18px;
-    align-items: end;
   }
   .says {
     flex: 1 1 260px;
     font-size: 17px;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  select {
-    height: 44px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
   }
   .trade > svg {
     display: block;

@@ -6,11 +6,13 @@
   import { saveShop } from '$lib/shop/files.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
 
   /** The validator is large and seldom wanted: it is loaded with the first file. */
-  async function openFile(input: HTMLInputElement): Promise<void> {
+  async function openFile(file: File): Promise<void> {
     const { readFile } = await import('$lib/shop/openFile.ts');
-    await readFile(input);
+    await readFile(file);
   }
 
   const set = (label: string, fields: Partial<Settings>) =>
@@ -19,14 +21,11 @@
 
 <p class="keep">
   <Button quiet onclick={() => saveShop(shopStore.shop)}>Export the shop</Button>
-  <label class="open-file">
-    Open a shop file
-    <input
-      type="file"
-      accept=".json,application/json"
-      onchange={(event) => void openFile(event.currentTarget)}
-    />
-  </label>
+  <FilePick
+    label="Open a shop file"
+    accept=".json,application/json"
+    onfiles={([file]) => file && void openFile(file)}
+  />
   <a href={resolve('/scan-sheet')}>Scan sheet</a>
   <a href={resolve('/labels')}>Labels</a>
   <a href={resolve('/book')}>The book</a>
@@ -39,38 +38,35 @@
       onclick={() => shopStore.startPractice()}>Practise</Button
     >
   {/if}
-  <label>
-    Lengths
-    <select
+  <Field label="Lengths"
+    ><select
       value={shopStore.shop.settings.unit}
       onchange={(event) =>
         set('unit of length', { unit: event.currentTarget.value as Settings['unit'] })}
     >
       <option value="mm">mm</option><option value="in">inches</option>
-    </select>
-  </label>
-  <label>
-    Light
-    <select
+    </select></Field
+  >
+  <Field label="Light"
+    ><select
       value={shopStore.shop.settings.theme}
       onchange={(event) => set('light', { theme: event.currentTarget.value as Settings['theme'] })}
     >
       <option value="auto">as the machine</option><option value="light">bright bench</option><option
         value="dark">evening</option
       >
-    </select>
-  </label>
-  <label>
-    Headroom
-    <select
+    </select></Field
+  >
+  <Field label="Headroom"
+    ><select
       value={String(shopStore.shop.settings.headroom)}
       onchange={(event) => set('headroom', { headroom: Number(event.currentTarget.value) })}
     >
       {#each [0, 0.1, 0.2, 0.3, 0.5, 1] as share (share)}<option value={String(share)}
           >{Math.round(share * 100)} %</option
         >{/each}
-    </select>
-  </label>
+    </select></Field
+  >
 </p>
 
 <style>
@@ -84,30 +80,9 @@
     border-top: 1px solid var(--line);
     font-size: 15px;
   }
-  .open-file {
-    position: relative;
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-    text-decoration: underline;
-    font: 600 16px var(--face-head);
-    cursor: pointer;
-  }
-  .open-file input {
-    position: absolute;
-    inset: 0;
-    opacity: 0;
-    width: 100%;
-    cursor: pointer;
-  }
-  .open-file:focus-within {
-    outline: 3px solid var(--accent);
-  }
   select {
     height: 36px;
-    border: 0;
     border-bottom: 1.5px solid var(--ink);
-    background: var(--tape);
   }
   .keep a {
     color: inherit;

@@ -12,6 +12,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Sum from '$lib/ui/Sum.svelte';
   import Tape from '$lib/frame/Tape.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     /** Jobs that are not handed over. */
@@ -125,7 +126,7 @@
             />
             <Button type="submit">Bought</Button>
             <Button quiet onclick={() => (buying = undefined)}>No</Button>
-            {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+            <Fault text={fault} />
           </form>
         {/if}
       {:else}
@@ -223,12 +224,6 @@
     background: var(--paper);
     color: var(--ink);
     padding: 0 8px;
-  }
-  .fault {
-    color: var(--stop);
-  }
-  small {
-    color: var(--ink-soft);
   }
   dd {
     margin: 0;

@@ -99,6 +99,7 @@
   input {
     flex: 1;
     min-width: 0;
+    height: auto;
     padding: 0;
     border: 0;
     border-bottom: 1px dotted var(--kraft-ink);

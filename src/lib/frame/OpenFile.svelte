@@ -106,7 +106,6 @@
     font-size: 14px;
   }
   .row {
-    display: flex;
     gap: 12px;
   }
 </style>

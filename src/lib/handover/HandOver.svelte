@@ -14,6 +14,7 @@
   import Stage from '$lib/frame/Stage.svelte';
   import { show, unitWord } from '$lib/ui/figures.ts';
   import HandOverDialog from './HandOverDialog.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
@@ -200,9 +201,11 @@
           {:else}<p>nothing ticked</p>{/each}
         </section>
       </div>
-      <label class="no-print">
-        {record ? 'Added afterwards' : 'What to watch, what was tried and dropped'}
-        <textarea
+      <Field
+        wide
+        screenOnly
+        label={record ? 'Added afterwards' : 'What to watch, what was tried and dropped'}
+        ><textarea
           rows="2"
           maxlength="1500"
           value={(record ? later : job.note) ?? ''}
@@ -211,8 +214,8 @@
               'note',
               editJob(job.id, { note: event.currentTarget.value || undefined }),
               `job note ${job.id}`,
-            )}></textarea>
-      </label>
+            )}></textarea></Field
+      >
       {#if sheet.note}<p class:print-only={!record}>{sheet.note}</p>{/if}
       {#if later}<p class="print-only">Added afterwards: {later}</p>{/if}
     </article>
@@ -285,12 +288,6 @@
   }
   select {
     height: 32px;
-    background: var(--tape);
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   textarea {
     border: 1px solid var(--line);

@@ -4,6 +4,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     job: Job;
@@ -44,15 +45,14 @@
       <ul>
         {#each open as line, i (i)}<li>{line}</li>{/each}
       </ul>
-      <label
-        >What follows?
-        <input bind:value={follows} maxlength="200" aria-describedby="follows-fault" /></label
+      <Field label="What follows?"
+        ><input bind:value={follows} maxlength="200" aria-describedby="follows-fault" /></Field
       >
       {#if fault}<p class="fault" id="follows-fault" role="alert">{fault}</p>{/if}
       <p class="row">
-        <label>Who does it? <input bind:value={who} maxlength="80" /></label>
-        <label
-          >By when? <input type="date" bind:value={by} min="2000-01-01" max="2199-12-31" /></label
+        <Field label="Who does it?"><input bind:value={who} maxlength="80" /></Field>
+        <Field label="By when?"
+          ><input type="date" bind:value={by} min="2000-01-01" max="2199-12-31" /></Field
         >
       </p>
     {:else}
@@ -82,26 +82,8 @@
     margin: 2px 0;
     overflow-wrap: anywhere;
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  input {
-    height: var(--target);
-    padding: 0 8px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-  }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 12px;
     margin: 0;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -7,6 +7,9 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { Logs } from './logs.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
 
   interface Props {
     job: Job;
@@ -161,14 +164,11 @@
   }}
 >
   <p class="row">
-    <label class="file"
-      >A logger's file: drop it here, or
-      <input
-        type="file"
-        accept=".csv,.txt,.tsv,.json,.log"
-        onchange={(event) => void take(event.currentTarget.files?.[0])}
-      /></label
-    >
+    <FilePick
+      label="A logger's file: drop it here, or"
+      accept=".csv,.txt,.tsv,.json,.log"
+      onfiles={([file]) => void take(file)}
+    />
     <Practise what="with a made-up log"
       ><Button quiet onclick={() => void practice()}>Practice logger</Button></Practise
     >
@@ -177,7 +177,7 @@
       <Button quiet onclick={() => logs.close()}>Leave it</Button>
     {/if}
   </p>
-  {#if logs.fault}<p class="fault" role="alert">{logs.fault}</p>{/if}
+  <Fault text={logs.fault} />
   {#if logs.shown}
     <p>
       <span class="figure">{logs.shown.rows.toLocaleString('en')}</span> rows,
@@ -188,9 +188,8 @@
     </p>
     <p class="row">
       {#each wanted as { what, label } (what)}
-        <label
-          >{label}
-          <select
+        <Field {label}
+          ><select
             value={picked[what] ?? ''}
             onchange={(event) => {
               const at = event.currentTarget.value;
@@ -204,49 +203,44 @@
                 {column.unit} ({column.least.toFixed(0)} to {column.most.toFixed(0)})</option
               >
             {/each}
-          </select></label
+          </select></Field
         >
       {/each}
-      <label
-        >from, min<input
-          class="short"
-          bind:value={from}
-          inputmode="decimal"
-          placeholder="0"
-        /></label
+      <Field label="from, min" short
+        ><input bind:value={from} inputmode="decimal" placeholder="0" /></Field
       >
-      <label
-        >to, min<input
-          class="short"
+      <Field label="to, min" short
+        ><input
           bind:value={to}
           inputmode="decimal"
           placeholder={(logs.shown.lengthS / 60).toFixed(0)}
-        /></label
+        /></Field
       >
     </p>
   {:else}
-    <label class="typed"
-      >or typed: minutes and degrees
-      <textarea bind:value={typed} rows="3" placeholder="0 31&#10;2 55&#10;5 63.5"
-      ></textarea></label
+    <Field wide label="or typed: minutes and degrees"
+      ><textarea bind:value={typed} rows="3" placeholder="0 31&#10;2 55&#10;5 63.5"
+      ></textarea></Field
     >
   {/if}
   <p class="row">
-    <label>name<input bind:value={name} maxlength="80" placeholder="as found" /></label>
-    <label
-      >load
-      <select bind:value={load}
+    <Field label="name"><input bind:value={name} maxlength="80" placeholder="as found" /></Field>
+    <Field label="load"
+      ><select bind:value={load}
         >{#each loadSchools as each (each)}<option>{each}</option>{/each}</select
-      ></label
+      ></Field
     >
-    <label>room, °C<input class="short" bind:value={room} inputmode="decimal" /></label>
-    <label>panel<select bind:value={panel}><option>on</option><option>off</option></select></label>
-    <label>fans<input bind:value={fans} maxlength="60" placeholder="by the board" /></label>
+    <Field label="room, °C" short><input bind:value={room} inputmode="decimal" /></Field>
+    <Field label="panel"
+      ><select bind:value={panel}><option>on</option><option>off</option></select></Field
+    >
+    <Field label="fans"><input bind:value={fans} maxlength="60" placeholder="by the board" /></Field
+    >
   </p>
   <p class="row checks">
     <span>Different from as found:</span>
     {#each changes as each (each)}
-      <label class="check"
+      <Field label={each} check
         ><input
           type="checkbox"
           checked={changed.includes(each)}
@@ -254,7 +248,7 @@
             (changed = event.currentTarget.checked
               ? [...changed, each]
               : changed.filter((one) => one !== each))}
-        />{each}</label
+        /></Field
       >
     {/each}
     <input bind:value={more} maxlength="200" placeholder="paste, feet" aria-label="other changes" />
@@ -262,7 +256,7 @@
       >Hang it on the job</Button
     >
   </p>
-  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  <Fault text={fault} />
 </section>
 
 <style>
@@ -275,31 +269,10 @@
     border-color: var(--accent);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
-    align-items: end;
     margin: 4px 0;
   }
   .checks {
     align-items: center;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  .check {
-    display: flex;
-    gap: 6px;
-    align-items: center;
-    min-height: var(--target);
-    font-size: 16px;
-    color: var(--ink);
-  }
-  .check input {
-    width: 22px;
-    height: 22px;
   }
   select,
   input:not([type]),
@@ -316,11 +289,5 @@
     height: auto;
     width: 230px;
     font: 16px var(--face-figure);
-  }
-  .short {
-    width: 80px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -9,6 +9,7 @@
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   const { view, plan }: ViewProps = $props();
   const air = $derived(airOf(plan));
@@ -51,14 +52,13 @@
   {#if fans.length > 0}
     <p class="row no-print">
       {#each fans as fan (fan.name)}
-        <label
-          >{seatName(fan.name)}{fan.wall === 'somewhere' ? '' : `, ${fan.wall}`}
-          <select
+        <Field label={`${seatName(fan.name)}${fan.wall === 'somewhere' ? '' : `, ${fan.wall}`}`}
+          ><select
             value={fan.blows === 'either' ? '' : fan.blows}
             onchange={(event) => turn(fan.name, event.currentTarget.value)}
           >
             <option value="">in or out</option><option>in</option><option>out</option>
-          </select></label
+          </select></Field
         >
       {/each}
     </p>
@@ -124,23 +124,6 @@
   svg {
     width: 100%;
     max-width: 760px;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
   }
   .case {
     fill: var(--shell);

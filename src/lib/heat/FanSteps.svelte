@@ -7,6 +7,8 @@
   import { saveFile } from '$lib/shop/files.ts';
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   const { view, plan }: ViewProps = $props();
   /** The last settled run under load of the machine: its own curve. */
@@ -102,17 +104,16 @@
 </script>
 
 <p class="row no-print">
-  <label
-    >The board has
-    <select bind:value={board}
+  <Field label="The board has"
+    ><select bind:value={board}
       ><option value="three">only some speeds</option><option value="continuous">any speed</option
       ></select
-    ></label
+    ></Field
   >
   {#if board === 'three'}
-    <label>speeds, %<input bind:value={speeds} inputmode="numeric" /></label>
+    <Field label="speeds, %"><input bind:value={speeds} inputmode="numeric" /></Field>
   {/if}
-  <label>stay under, °C<input type="number" min="45" max="100" bind:value={aim} /></label>
+  <Field label="stay under, °C"><input type="number" min="45" max="100" bind:value={aim} /></Field>
   {#if result.plan}<Button onclick={save}>Table as CSV</Button>{/if}
 </p>
 <p class="soft">
@@ -123,7 +124,7 @@
   {:else}No settled run with its room yet: a usual machine stands in. Hang a run on the job and this
     is its own.{/if}
 </p>
-{#if result.fault}<p class="fault" role="alert">{result.fault}</p>{/if}
+<Fault text={result.fault} />
 {#if result.plan}
   <svg
     viewBox="0 0 {W} {H}"
@@ -173,26 +174,9 @@
 {/if}
 
 <style>
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
-    align-items: end;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   select,
   input {
-    height: var(--target);
     width: 150px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
   svg {
     width: 100%;
@@ -246,8 +230,5 @@
   }
   th {
     font: 600 15px var(--face-head);
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -6,6 +6,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   const { view }: { view: JobView } = $props();
   const kindWords: Record<ReadingKind, { label: string; unit: string; most: number }> = {
@@ -125,24 +127,25 @@
     add();
   }}
 >
-  <label
-    >What<select bind:value={kind}
+  <Field label="What"
+    ><select bind:value={kind}
       ><option value="temperatureC">CPU, °C</option><option value="wallW">at the wall, W</option
       ><option value="clockMhz">clock, MHz</option></select
-    ></label
+    ></Field
   >
-  <label>When<select bind:value={when}><option>before</option><option>after</option></select></label
+  <Field label="When"
+    ><select bind:value={when}><option>before</option><option>after</option></select></Field
   >
-  <label
-    >Load<select bind:value={load}
+  <Field label="Load"
+    ><select bind:value={load}
       ><option>full load</option><option>until settled</option><option>real use</option><option
         >idle</option
       ></select
-    ></label
+    ></Field
   >
-  <label>Figure<input bind:value inputmode="decimal" aria-invalid={fault !== ''} /></label>
+  <Field label="Figure"><input bind:value inputmode="decimal" aria-invalid={fault !== ''} /></Field>
   <Button type="submit">Keep it</Button>
-  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  <Fault text={fault} />
 </form>
 {#if readings.length > 0}
   <ul class="soft">
@@ -199,28 +202,10 @@
     align-items: flex-end;
     margin: 14px 0;
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  select,
-  input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    padding: 0 8px;
-    color: var(--ink);
-  }
   input {
     width: 110px;
     font: 18px var(--face-figure);
     text-align: right;
-  }
-  .fault {
-    flex-basis: 100%;
-    color: var(--stop);
   }
   ul {
     padding: 0;

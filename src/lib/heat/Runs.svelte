@@ -16,6 +16,7 @@
   import Readings from './Readings.svelte';
   import RunChart from './RunChart.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   const { view, plan }: ViewProps = $props();
   const runs = $derived(view.job?.runs ?? []);
@@ -109,19 +110,17 @@
 {#if said.length >= 2 && drop && pair}
   <section>
     <p class="row">
-      <label
-        >from
-        <select bind:value={() => pair[0].run.id, (id) => (first = id)}
+      <Field label="from"
+        ><select bind:value={() => pair[0].run.id, (id) => (first = id)}
           >{#each said as each (each.run.id)}<option value={each.run.id}>{each.run.name}</option
             >{/each}</select
-        ></label
+        ></Field
       >
-      <label
-        >to
-        <select bind:value={() => pair[1].run.id, (id) => (second = id)}
+      <Field label="to"
+        ><select bind:value={() => pair[1].run.id, (id) => (second = id)}
           >{#each said as each (each.run.id)}<option value={each.run.id}>{each.run.name}</option
             >{/each}</select
-        ></label
+        ></Field
       >
       <span class="say">{panel?.text ?? drop.say}</span>
     </p>
@@ -190,32 +189,11 @@
     color: inherit;
     text-decoration: underline;
   }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
-    align-items: end;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-  }
   .say {
     flex: 1 1 300px;
     font: 600 18px/1.25 var(--face-head);
   }
   .watch {
     color: var(--watch);
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

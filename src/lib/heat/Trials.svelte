@@ -6,6 +6,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   const { view, plan }: ViewProps = $props();
   let what = $state<'undervolt' | 'base clock'>('undervolt');
@@ -52,23 +54,23 @@
 </script>
 
 <p class="row no-print">
-  <label
-    >What
-    <select bind:value={what}
+  <Field label="What"
+    ><select bind:value={what}
       ><option value="undervolt">undervolt, mV below</option><option value="base clock"
         >base clock, % above</option
       ></select
-    ></label
+    ></Field
   >
-  <label>{unit}<input bind:value inputmode="decimal" placeholder={String(next.next ?? '')} /></label
+  <Field short label={unit}
+    ><input bind:value inputmode="decimal" placeholder={String(next.next ?? '')} /></Field
   >
-  <label class="grow"
-    >note<input bind:value={note} maxlength="200" placeholder="10 min at full load, 71 °C" /></label
+  <Field wide label="note"
+    ><input bind:value={note} maxlength="200" placeholder="10 min at full load, 71 °C" /></Field
   >
   <Button next onclick={() => keep(true)}>Held</Button>
   <Button onclick={() => keep(false)}>Failed</Button>
 </p>
-{#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+<Fault text={fault} />
 <svg viewBox="0 0 600 74" role="img" aria-label="Steps tried: what held, what failed, what is next">
   <path class="axis" d="M10 40H590" />
   {#each own as trial, i (i)}
@@ -113,29 +115,6 @@
 </p>
 
 <style>
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
-    align-items: end;
-  }
-  .grow {
-    flex: 1 1 160px;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  select,
-  input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
-  }
   svg {
     width: 100%;
     max-width: 720px;
@@ -175,8 +154,5 @@
     min-height: 28px;
     color: inherit;
     text-decoration: underline;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -13,6 +13,8 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
 
   interface Props {
     job: Job;
@@ -75,9 +77,9 @@
     }
   }
 
-  async function files(list: FileList | null | undefined): Promise<void> {
+  async function files(list: readonly File[]): Promise<void> {
     const pieces = await Promise.all(
-      [...(list ?? [])].map(async (file) => ({
+      list.map(async (file) => ({
         from: file.name,
         text: file.size > 5_000_000 ? 'x'.repeat(5_000_001) : decode(await file.arrayBuffer()),
       })),
@@ -125,7 +127,7 @@
     ondrop={(event) => {
       event.preventDefault();
       over = false;
-      void files(event.dataTransfer?.files);
+      void files([...(event.dataTransfer?.files ?? [])]);
     }}
   >
     <h2>It still starts</h2>
@@ -165,10 +167,7 @@
       <Button next onclick={() => read([{ from: 'paste', text }])} disabled={text.trim() === ''}
         >Read it</Button
       >
-      <label class="pick">
-        Pick files
-        <input type="file" multiple onchange={(event) => void files(event.currentTarget.files)} />
-      </label>
+      <FilePick label="Pick files" multiple onfiles={(picked) => void files(picked)} />
     </p>
     {#each faults as fault (fault)}<p class="fault" role="alert">
         {fault} What was taken in before is kept.
@@ -178,22 +177,22 @@
     <h2>It does not start</h2>
     <p>Say what you see; the rest is what its class usually measures, until you measure it.</p>
     <p class="row">
-      <label>What was it?<input bind:value={name} maxlength="120" placeholder={job.name} /></label>
-      <label>
-        Case
-        <select bind:value={shell}>
+      <Field label="What was it?"
+        ><input bind:value={name} maxlength="120" placeholder={job.name} /></Field
+      >
+      <Field label="Case"
+        ><select bind:value={shell}>
           <option value="">choose</option>
           {#each caseClasses as each (each)}<option>{each}</option>{/each}
-        </select>
-      </label>
-      <label>
-        Board
-        <select bind:value={format}>
+        </select></Field
+      >
+      <Field label="Board"
+        ><select bind:value={format}>
           <option value="">not known</option>
           {#each boardFormats as each (each.name)}<option>{each.name}</option>{/each}
           <option>maker's own</option>
-        </select>
-      </label>
+        </select></Field
+      >
       <Button onclick={hand}>Take it in by hand</Button>
     </p>
   </div>
@@ -249,35 +248,12 @@
     font: 14px var(--face-figure);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 10px 16px;
     align-items: flex-end;
     margin-top: 8px;
   }
-  .pick {
-    position: relative;
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-    text-decoration: underline;
-    font: 600 16px var(--face-head);
-  }
-  .pick input {
-    position: absolute;
-    inset: 0;
-    opacity: 0;
-  }
-  .pick:focus-within {
-    outline: 3px solid var(--accent);
-  }
   .hand {
     margin-top: 16px;
-  }
-  .hand label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   .hand input,
   .hand select {
@@ -291,6 +267,5 @@
   }
   .fault {
     margin-top: 8px;
-    color: var(--stop);
   }
 </style>

@@ -17,6 +17,7 @@
   import Strands from './SeatLines.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   const { view }: { view: JobView } = $props();
   let taking = $state(false);
@@ -158,9 +159,8 @@
     </p>
     {#if machine}
       <p class="origin">
-        <label>
-          Does it start?
-          <select
+        <Field label="Does it start?"
+          ><select
             value={machine.starts === undefined ? '' : machine.starts ? 'yes' : 'no'}
             onchange={(event) => {
               const value = event.currentTarget.value;
@@ -171,11 +171,10 @@
             }}
           >
             <option value="">not tried</option><option>yes</option><option>no</option>
-          </select>
-        </label>
-        <label class="grow">
-          From
-          <input
+          </select></Field
+        >
+        <Field label="From"
+          ><input
             value={machine.origin ?? ''}
             maxlength="200"
             placeholder="from whom, when"
@@ -185,11 +184,10 @@
                 editMachine(machine.id, { origin: event.currentTarget.value || undefined }),
                 `origin ${machine.id}`,
               )}
-          />
-        </label>
-        <label class="grow">
-          Note
-          <input
+          /></Field
+        >
+        <Field wide label="Note"
+          ><input
             value={machine.note ?? ''}
             maxlength="400"
             placeholder="damp smell, broken clip …"
@@ -199,8 +197,8 @@
                 editMachine(machine.id, { note: event.currentTarget.value || undefined }),
                 `note ${machine.id}`,
               )}
-          />
-        </label>
+          /></Field
+        >
       </p>
     {/if}
   {/if}
@@ -267,23 +265,12 @@
     margin-top: 10px;
     font-size: 15px;
   }
-  .origin label {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 6px;
-  }
-  .grow {
-    flex: 1;
-  }
   input,
   select {
     height: 38px;
     min-width: 80px;
     width: 100%;
-    border: 0;
     border-bottom: 1.5px solid var(--ink);
-    background: var(--tape);
     padding: 0 6px;
   }
 </style>

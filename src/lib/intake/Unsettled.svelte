@@ -82,8 +82,6 @@
     color: var(--ink-soft);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
     margin: 4px 0;
   }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { idIn, nameOfId } from '$core/links/ids.ts';
   import { names } from './names.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   let text = $state('');
   let kind = $state<'pci' | 'usb'>('pci');
@@ -21,45 +22,31 @@
 </script>
 
 <p class="row">
-  <label
-    >what is this number?<input
+  <Field label="what is this number?"
+    ><input
       bind:value={text}
       placeholder="8086:1502"
       maxlength="40"
       autocapitalize="off"
       spellcheck="false"
-    /></label
+    /></Field
   >
-  <label
-    >of<select bind:value={kind}
+  <Field label="of"
+    ><select bind:value={kind}
       ><option value="pci">PCI</option><option value="usb">USB</option></select
-    ></label
+    ></Field
   >
   <output>{say}</output>
 </p>
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 6px 12px;
-    align-items: end;
     margin: 12px 0;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   input,
   select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 16px var(--face-figure);
-    padding: 0 8px;
   }
   output {
     min-height: var(--target);

@@ -86,8 +86,6 @@
     margin: 10px 0;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px 18px;
     align-items: center;
   }

@@ -13,6 +13,8 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     view: JobView;
@@ -67,7 +69,7 @@
         void event.dataTransfer?.files[0]?.text().then((dropped) => (text = dropped));
       }}></textarea></label
   >
-  {#if read.fault}<p class="fault" role="alert">{read.fault}</p>{/if}
+  <Fault text={read.fault} />
   {#if read.links}
     <ul>
       {#each read.links as link (link.slot)}
@@ -87,12 +89,12 @@
       {:else}<li>No device with a link in it.</li>{/each}
     </ul>
     <p class="row no-print">
-      <label class="check"><input type="checkbox" bind:checked={underLoad} /> read under load</label
+      <Field label="read under load" check><input type="checkbox" bind:checked={underLoad} /></Field
       >
-      <label
-        >parts <select bind:value={when}
+      <Field label="parts"
+        ><select bind:value={when}
           ><option value="before">as found</option><option value="after">as planned</option></select
-        ></label
+        ></Field
       >
       <Button next onclick={keep}>Keep with the job</Button>
     </p>
@@ -128,24 +130,7 @@
     margin: 4px 0;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px 16px;
     align-items: center;
-  }
-  .check input {
-    width: 22px;
-    height: 22px;
-    vertical-align: middle;
-  }
-  select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

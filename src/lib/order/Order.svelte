@@ -9,6 +9,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
@@ -57,28 +58,26 @@
 >
   {#snippet tools()}
     {#if job}
-      <label>
-        Start
-        <select
+      <Field label="Start"
+        ><select
           value={job.schools.start}
           onchange={(event) => school('start', event.currentTarget.value)}
         >
           <option value="bench">on the bench first</option><option value="straight"
             >straight in</option
           >
-        </select>
-      </label>
-      <label>
-        PSU
-        <select
+        </select></Field
+      >
+      <Field label="PSU"
+        ><select
           value={job.schools.supply}
           onchange={(event) => school('supply', event.currentTarget.value)}
         >
           <option value="last">last, for room</option><option value="first"
             >first, to hide leads</option
           >
-        </select>
-      </label>
+        </select></Field
+      >
     {/if}
   {/snippet}
   {#if job}
@@ -156,17 +155,8 @@
 </Stage>
 
 <style>
-  label {
-    display: flex;
-    gap: 6px;
-    align-items: center;
-    font-size: 15px;
-  }
   select {
     height: 38px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
   }
   .why {
     font-size: 14.5px;

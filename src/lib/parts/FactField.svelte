@@ -78,12 +78,6 @@
   }
   input,
   select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    padding: 0 8px;
-    color: var(--ink);
     min-width: 0;
   }
 </style>

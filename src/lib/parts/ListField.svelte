@@ -58,16 +58,9 @@
     color: var(--ink-soft);
   }
   input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    padding: 0 8px;
-    color: var(--ink);
     min-width: 0;
   }
   .fault {
-    color: var(--stop);
     font-size: 13.5px;
     overflow-wrap: anywhere;
   }

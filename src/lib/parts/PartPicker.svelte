@@ -18,6 +18,8 @@
   import Mark from '$lib/ui/Mark.svelte';
   import { show } from '$lib/ui/figures.ts';
   import FactField from './FactField.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     job: Job;
@@ -117,14 +119,13 @@
     <ul class="planned">
       {#each planned as change (stageOf(change))}
         <li>
-          <label
-            >{change.partId ?? 'left empty'}
-            <select
+          <Field label={change.partId ?? 'left empty'}
+            ><select
               value={stageOf(change)}
               onchange={(event) => onstage(stageOf(change), Number(event.currentTarget.value))}
             >
               {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
-            </select></label
+            </select></Field
           >
         </li>
       {/each}
@@ -141,21 +142,17 @@
         Only the figures that matter. What is left empty is what its class usually measures.
       </p>
       <div class="fields">
-        <label>Name<input bind:value={name} maxlength="120" placeholder={kindName(kind)} /></label>
-        <label
-          >Price<input
-            bind:value={price}
-            inputmode="decimal"
-            placeholder="?"
-            maxlength="12"
-          /></label
+        <Field label="Name"
+          ><input bind:value={name} maxlength="120" placeholder={kindName(kind)} /></Field
         >
-        <label>
-          Where is it?
-          <select bind:value={place}
+        <Field label="Price"
+          ><input bind:value={price} inputmode="decimal" placeholder="?" maxlength="12" /></Field
+        >
+        <Field label="Where is it?"
+          ><select bind:value={place}
             ><option value="shelf">on the shelf</option><option value="buy">to buy</option></select
-          >
-        </label>
+          ></Field
+        >
         {#each asked as property (property.key)}
           <FactField
             {property}
@@ -165,7 +162,7 @@
           />
         {/each}
       </div>
-      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <Fault text={fault} />
       <p class="row">
         <Button next type="submit">Put it in</Button>
         <Button quiet onclick={() => (typing = false)}>Back to the shelf</Button>
@@ -179,11 +176,10 @@
         placeholder="tag or name"
         aria-label="Search the shelf"
       />
-      <label
-        >from
-        <select bind:value={stage}>
+      <Field label="from"
+        ><select bind:value={stage}>
           {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
-        </select></label
+        </select></Field
       >
       <Button onclick={() => (typing = true)}>Type one in</Button>
       {#if now}<Button onclick={() => onpick(null, stage)}>Leave it empty</Button>{/if}
@@ -234,8 +230,6 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 10px;
     margin: 6px 0;
   }
@@ -264,13 +258,7 @@
   }
   input,
   select {
-    height: var(--target);
     width: 100%;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    padding: 0 8px;
-    color: var(--ink);
   }
   .search {
     width: auto;
@@ -303,7 +291,6 @@
     display: block;
   }
   small {
-    color: var(--ink-soft);
     font-size: 13.5px;
   }
   .gap {
@@ -324,14 +311,6 @@
     gap: 10px 16px;
     margin-top: 10px;
     align-items: end;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  .fault {
-    color: var(--stop);
   }
   @media (max-width: 700px) {
     li button {

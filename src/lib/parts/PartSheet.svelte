@@ -11,6 +11,7 @@
   import MoneyField from '$lib/ui/MoneyField.svelte';
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/parts/ServesAt.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     partId: string;
@@ -52,8 +53,8 @@
       {#if model}; one of {twins} of {model.name}, measured once{/if}
     </p>
     <div class="fields">
-      <label
-        >Name<input
+      <Field label="Name"
+        ><input
           value={part.name}
           maxlength="120"
           oninput={(event) =>
@@ -63,11 +64,10 @@
               editPart(partId, { name: event.currentTarget.value }),
               `name ${partId}`,
             )}
-        /></label
+        /></Field
       >
-      <label>
-        Condition
-        <select
+      <Field label="Condition"
+        ><select
           value={standing.condition}
           onchange={(event) =>
             shopStore.edit(
@@ -76,8 +76,8 @@
             )}
         >
           {#each conditions as condition (condition)}<option>{condition}</option>{/each}
-        </select>
-      </label>
+        </select></Field
+      >
       <MoneyField
         label="Price"
         value={part.price}
@@ -90,9 +90,8 @@
         {currency}
         onmoney={(worth) => void shopStore.edit('value', editPart(partId, { worth }))}
       />
-      <label>
-        Kept for
-        <select
+      <Field label="Kept for"
+        ><select
           value={part.reserved ?? ''}
           onchange={(event) =>
             shopStore.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
@@ -101,11 +100,10 @@
           {#each shopStore.shop.jobs.filter((job) => !job.handedOver) as job (job.id)}<option
               value={job.id}>{job.id} · {job.name}</option
             >{/each}
-        </select>
-      </label>
-      <label>
-        Lent or borrowed
-        <select
+        </select></Field
+      >
+      <Field label="Lent or borrowed"
+        ><select
           value={part.loan?.way ?? ''}
           onchange={(event) =>
             setLoan({ way: (event.currentTarget.value || undefined) as Loan['way'] | undefined })}
@@ -113,30 +111,30 @@
           <option value="">no</option><option value="lent">lent</option><option value="borrowed"
             >borrowed</option
           >
-        </select>
-      </label>
+        </select></Field
+      >
       {#if part.loan}
-        <label
-          >{part.loan.way === 'lent' ? 'To whom' : 'From whom'}<input
+        <Field label={part.loan.way === 'lent' ? 'To whom' : 'From whom'}
+          ><input
             value={part.loan.who ?? ''}
             maxlength="80"
             oninput={(event) => setLoan({ who: event.currentTarget.value || undefined })}
-          /></label
+          /></Field
         >
-        <label
-          >Owed back by<input
+        <Field label="Owed back by"
+          ><input
             type="date"
             value={part.loan.until?.slice(0, 10) ?? ''}
             oninput={(event) => setLoan({ until: event.currentTarget.value || undefined })}
-          /></label
+          /></Field
         >
-        <label
-          >How it went out<input
+        <Field label="How it went out"
+          ><input
             value={part.loan.as ?? ''}
             maxlength="200"
             placeholder="whole, two scratches"
             oninput={(event) => setLoan({ as: event.currentTarget.value || undefined })}
-          /></label
+          /></Field
         >
       {/if}
       {#each properties[part.kind] as property (property.key)}
@@ -156,13 +154,13 @@
       {/each}
     </div>
     {#if model}
-      <label class="only"
-        ><input type="checkbox" bind:checked={onlyThis} /> What I measure now differs on this piece only</label
+      <Field label="What I measure now differs on this piece only" check
+        ><input type="checkbox" bind:checked={onlyThis} /></Field
       >
     {/if}
     <ServesAt {part} />
-    <label class="note"
-      >Note<input
+    <Field wide label="Note"
+      ><input
         value={part.note ?? ''}
         maxlength="400"
         placeholder="lifted leg, cracked tab, how it was mended"
@@ -172,7 +170,7 @@
             editPart(partId, { note: event.currentTarget.value || undefined }),
             `note ${partId}`,
           )}
-      /></label
+      /></Field
     >
   </Dialog>
 {/if}
@@ -185,11 +183,6 @@
     margin: 10px 0;
     align-items: start;
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   input:not([type='checkbox']),
   select {
     height: var(--target);
@@ -200,14 +193,7 @@
     color: var(--ink);
     min-width: 0;
   }
-  .only {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: var(--target);
-  }
   small {
     font-size: 13px;
-    color: var(--ink-soft);
   }
 </style>

@@ -69,10 +69,4 @@
   b {
     white-space: nowrap;
   }
-  .soft {
-    color: var(--ink-soft);
-  }
-  .fault {
-    color: var(--stop);
-  }
 </style>

@@ -27,6 +27,8 @@
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   const { plan, view, onclose }: ViewProps = $props();
 
@@ -148,9 +150,8 @@
     <div class="row">
       {#each spec.takes as plug, k (k)}
         {#each railsWanted( { ...spec, takes: [plug] } ).filter((each) => each !== '-12V') as rail (rail)}
-          <label class="need"
-            >{rail}{spec.takes.length > 1 ? ` ${'PQRS'[k]}` : ''}, A
-            <input
+          <Field short label={`${rail}${spec.takes.length > 1 ? ` ${'PQRS'[k]}` : ''}, A`}
+            ><input
               inputmode="decimal"
               value={needs[k]?.[rail] ?? ''}
               placeholder={String(needOf(spec, k, rail))}
@@ -162,7 +163,7 @@
                     ? null
                     : Number(event.currentTarget.value.replace(',', '.')),
                 )}
-            /></label
+            /></Field
           >
         {/each}
       {/each}
@@ -174,27 +175,25 @@
         most={3000}
         onmeasure={(value) => (lengthMm = value)}
       />
-      <label class="need wide"
-        >contacts
-        <select bind:value={fill}
+      <Field label="contacts"
+        ><select bind:value={fill}
           ><option value="all">fill every one</option><option value="enough"
             >as few as carry it</option
           ></select
-        ></label
+        ></Field
       >
       {#if watched}
-        <label class="need wide"
-          >alarms
-          <select bind:value={alarms}
+        <Field label="alarms"
+          ><select bind:value={alarms}
             ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
               >silence in the firmware</option
             ></select
-          ></label
+          ></Field
         >
       {/if}
     </div>
   </div>
-  {#if joining.fault}<p class="fault" role="alert">{joining.fault}</p>{/if}
+  <Fault text={joining.fault} />
   {#if recipe}
     {#each recipe.impossible as each, i (i)}
       <p role="alert">
@@ -246,10 +245,7 @@
     gap: 6px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 6px 14px;
-    align-items: end;
   }
   .sides {
     gap: 6px 40px;
@@ -257,30 +253,5 @@
   .pick {
     display: flex;
     align-items: end;
-  }
-  .need {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  .need input {
-    width: 84px;
-  }
-  .need input,
-  .need select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font: 17px var(--face-figure);
-    padding: 0 6px;
-  }
-  .need.wide select {
-    font-family: var(--face-text);
-    font-size: 16px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -10,6 +10,8 @@
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   const { plan, onclose }: ViewProps = $props();
   const supply = $derived(partOfKind(plan, 'supply'));
@@ -145,11 +147,12 @@
         </div>
         <PlugFace plug={load} whose="Other end" />
       </div>
-      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <Fault text={fault} />
       <p class="row">
         <Button onclick={() => write([])}>None beeps</Button>
         <Button next onclick={next}>Next pin</Button>
-        <label>ways at the PSU end <input type="number" min="2" max="28" bind:value={ways} /></label
+        <Field label="ways at the PSU end"
+          ><input type="number" min="2" max="28" bind:value={ways} /></Field
         >
         {#if own}
           <Button onclick={carryOver}>This lead is its own: the socket carries what it wants</Button
@@ -222,21 +225,8 @@
   small {
     font-size: 12px;
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   input {
     width: 90px;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 18px var(--face-figure);
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -18,6 +18,7 @@
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   const { plan, view, onclose }: ViewProps = $props();
   const leads = $derived(partOfKind(plan, 'leads'));
@@ -151,13 +152,12 @@
       groups={[subject === 'front' ? 'front' : 'fan']}
       onpick={(id) => (headerId = id)}
     />
-    <label
-      >alarms
-      <select bind:value={alarms}
+    <Field label="alarms"
+      ><select bind:value={alarms}
         ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
           >silence in the firmware</option
         ></select
-      ></label
+      ></Field
     >
   </div>
   {#if alarms === 'silence'}
@@ -247,12 +247,6 @@
     flex-direction: column;
     gap: 10px;
   }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 14px;
-    align-items: end;
-  }
   .pins {
     display: grid;
     grid-auto-flow: column;
@@ -286,18 +280,6 @@
   small {
     font-size: 11.5px;
     line-height: 1.05;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
   }
   ul {
     margin: 0;

@@ -14,6 +14,8 @@
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
 
   const { plan, onclose }: ViewProps = $props();
   // svelte-ignore state_referenced_locally (only where one begins)
@@ -48,9 +50,7 @@
     new Map<number, Effect>(shown?.contacts.map((each) => [each[pin], each.effect]));
   const allViews = Object.keys(views) as View[];
 
-  async function open(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    if (!file) return;
+  async function open(file: File): Promise<void> {
     try {
       const plugs = readPlugs(await file.text());
       shopStore.edit(`plugs of ${file.name}`, keepPlugs(plugs));
@@ -58,8 +58,6 @@
     } catch (error) {
       if (!(error instanceof PlugFileError)) throw error;
       toast(`${file.name} was not taken in: ${error.message} Nothing was changed.`, 'stop');
-    } finally {
-      input.value = '';
     }
   }
 </script>
@@ -68,8 +66,8 @@
   <div class="row">
     <PlugSelect label="plug" value={plugId} onpick={(id) => ((plugId = id), (chosen = 0))} />
     <PlugSelect label="socket" value={socketId} onpick={(id) => ((socketId = id), (chosen = 0))} />
-    <label class="check"
-      ><input type="checkbox" bind:checked={snapped} /> the plug's key has snapped off</label
+    <Field label="the plug's key has snapped off" check
+      ><input type="checkbox" bind:checked={snapped} /></Field
     >
     <Button
       onclick={() => (face = allViews[(allViews.indexOf(face) + 1) % allViews.length] ?? face)}
@@ -129,13 +127,11 @@
         saveFile('plugs.nutshell.json', writePlugs(shopStore.shop.plugs), 'application/json')}
       >Save my plugs</Button
     >
-    <label class="file"
-      >Take in plugs<input
-        type="file"
-        accept=".json,application/json"
-        onchange={(event) => void open(event.currentTarget)}
-      /></label
-    >
+    <FilePick
+      label="Take in plugs"
+      accept=".json,application/json"
+      onfiles={([file]) => file && void open(file)}
+    />
     <Button onclick={onclose}>Back to the sums</Button>
   </p>
 </div>
@@ -157,12 +153,6 @@
     gap: 12px 40px;
     align-items: flex-start;
   }
-  .check {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: var(--target);
-  }
   .verdict {
     display: flex;
     flex-wrap: wrap;
@@ -174,24 +164,5 @@
     margin: 0;
     padding: 0;
     list-style: none;
-  }
-  .file {
-    display: inline-flex;
-    align-items: center;
-    min-height: var(--target);
-    padding: 0 14px;
-    border: 1.5px solid var(--ink);
-    border-radius: 3px;
-    font: 600 16px var(--face-head);
-    cursor: pointer;
-  }
-  .file input {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    opacity: 0;
-  }
-  .file:focus-within {
-    outline: 3px solid var(--accent);
   }
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { plugs, type Group } from '$core/standards/plugs/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     label: string;
@@ -14,9 +15,8 @@
   const families = $derived([...new Set(shown.map((each) => each.group))]);
 </script>
 
-<label>
-  {label}
-  <select {value} aria-label={label} onchange={(event) => onpick(event.currentTarget.value)}>
+<Field {label}
+  ><select {value} aria-label={label} onchange={(event) => onpick(event.currentTarget.value)}>
     {#if value === ''}<option value="">choose a plug</option>{/if}
     {#if shopStore.shop.plugs.length > 0}
       <optgroup label="my plugs">
@@ -31,22 +31,11 @@
         {/each}
       </optgroup>
     {/each}
-  </select>
-</label>
+  </select></Field
+>
 
 <style>
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   select {
-    height: var(--target);
     max-width: 220px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
 </style>

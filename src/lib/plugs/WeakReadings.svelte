@@ -2,6 +2,7 @@
   import type { Reading } from '$core/plugs/identify/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     ways: number;
@@ -37,19 +38,18 @@
     <Button onclick={() => onread({ kind: 'empty', pin })}>No contact in it</Button>
   </p>
   <p class="row">
-    <label
-      >unplugged, to ground, ohms
-      <input
+    <Field label="unplugged, to ground, ohms"
+      ><input
         bind:value={ohms}
         placeholder="120, 4.7k, OL"
         onkeydown={(event) => event.key === 'Enter' && typed()}
-      /></label
+      /></Field
     >
     <Button onclick={typed}>Write it down</Button>
     {#if shopStore.practice}<Button onclick={onohms}>Practice ohms</Button>{/if}
   </p>
   <p class="row">
-    <label>with pin <input type="number" min="1" max={ways} bind:value={other} /></label>
+    <Field label="with pin"><input type="number" min="1" max={ways} bind:value={other} /></Field>
     <Button disabled={other === undefined} onclick={() => between(true)}>Beeps with it</Button>
     <Button disabled={other === undefined} onclick={() => between(false)}>Silent to it</Button>
     {#if shopStore.practice}
@@ -68,24 +68,11 @@
     color: var(--ink-soft);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 6px 12px;
-    align-items: end;
     margin-bottom: 8px;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   input {
     width: 150px;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 18px var(--face-figure);
   }
 </style>

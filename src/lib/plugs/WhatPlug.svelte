@@ -26,6 +26,8 @@
 
   import WeakReadings from './WeakReadings.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   const { plan, onclose }: ViewProps = $props();
   const supply = $derived(partOfKind(plan, 'supply') as Placed);
@@ -222,13 +224,12 @@
                 >Silent</Button
               >
             {:else}
-              <label
-                >{kind === 'ohms' ? 'ohms' : 'volts'}
-                <input
+              <Field short label={kind === 'ohms' ? 'ohms' : 'volts'}
+                ><input
                   bind:value={typed}
                   inputmode="decimal"
                   onkeydown={(event) => event.key === 'Enter' && figure()}
-                /></label
+                /></Field
               >
               <Button next onclick={figure}>Write it down</Button>
             {/if}
@@ -237,7 +238,7 @@
         {:else}
           <h2>Nothing more to read</h2>
         {/if}
-        {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+        <Fault text={fault} />
         <p>
           {sure} of {notes.grid.ways} pins sure{open.length > 0
             ? `; open: ${open.join(', ')}`
@@ -252,9 +253,8 @@
             .join(' · ')}
         </p>
         <p class="row">
-          <label class="check"
-            ><input type="checkbox" bind:checked={loadSet} /> a load is set, first power through a current
-            limit</label
+          <Field label="a load is set, first power through a current limit" check
+            ><input type="checkbox" bind:checked={loadSet} /></Field
           >
           <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
           {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
@@ -272,7 +272,7 @@
         onprobe={(other) => practised(meter.common(lit, other))}
       />
       <p class="row">
-        <label class="name">name <input bind:value={name} maxlength="60" /></label>
+        <Field wide label="name"><input bind:value={name} maxlength="60" /></Field>
         <Button next={answer.next === undefined} onclick={keep}>Keep this plug</Button>
         <Button
           onclick={() => store(() => ({ grid: undefined, readings: [] }), 'plug readings dropped')}
@@ -283,12 +283,14 @@
     {:else}
       <h2>How many ways has it?</h2>
       <p class="row">
-        <label>rows <input type="number" min="1" max="2" bind:value={rows} /></label>
-        <label>across <input type="number" min="1" max="24" bind:value={columns} /></label>
+        <Field short label="rows"><input type="number" min="1" max="2" bind:value={rows} /></Field>
+        <Field short label="across"
+          ><input type="number" min="1" max="24" bind:value={columns} /></Field
+        >
         <Button next onclick={begin}>Begin</Button>
         <Button onclick={onclose}>Back to the sums</Button>
       </p>
-      {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+      <Fault text={fault} />
       <p class="soft">
         Count on the header's face with the latch down: pin 1 is top left, the second row starts
         beneath it. The wire side of a plug shows the same picture; its mating face is the mirror.
@@ -327,16 +329,6 @@
     background: var(--tape);
     color: var(--ink);
   }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  label.check {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-  }
   .row input:not([type='checkbox']) {
     width: 110px;
     height: var(--target);
@@ -346,16 +338,9 @@
     color: var(--ink);
     font: 18px var(--face-figure);
   }
-  .row label.name input {
-    width: 260px;
-    font-family: var(--face-text);
-  }
   .ask {
     display: flex;
     flex-direction: column;
     gap: 6px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -7,9 +7,7 @@ import { toast } from './toasts.svelte.ts';
  * Reads a shop file and asks whether it is added or takes the shop's place; into an empty shop it goes at
  * once. A refused file changes nothing.
  */
-export async function readFile(input: HTMLInputElement): Promise<void> {
-  const file = input.files?.[0];
-  if (!file) return;
+export async function readFile(file: File): Promise<void> {
   try {
     if (file.size > MOST_FILE_BYTES) throw new ShopFileError('The file is larger than 25 MB.');
     const shop = readShop(await file.text());
@@ -24,7 +22,5 @@ export async function readFile(input: HTMLInputElement): Promise<void> {
     if (!(error instanceof ShopFileError)) throw error;
     const place = error.path ? ` (at ${error.path})` : '';
     toast(`${file.name} was not opened: ${error.message}${place} Nothing was changed.`, 'stop');
-  } finally {
-    input.value = '';
   }
 }

@@ -3,6 +3,7 @@
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     job: Job;
@@ -29,7 +30,7 @@
       <li>
         {damage.what}
         {#each ['mended', 'retested'] as const as key (key)}
-          <label
+          <Field label={key} check
             ><input
               type="checkbox"
               checked={damage[key]}
@@ -38,8 +39,7 @@
                   `${key}: ${damage.what}`,
                   editItem(job.id, 'damages', damage, { [key]: event.currentTarget.checked }),
                 )}
-            />
-            {key}</label
+            /></Field
           >
         {/each}
       </li>
@@ -79,7 +79,6 @@
     min-height: var(--target);
   }
   .row {
-    display: flex;
     gap: 8px;
   }
   .row input {

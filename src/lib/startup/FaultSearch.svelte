@@ -11,6 +11,7 @@
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
   import TestInHand from './TestInHand.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     view: JobView;
@@ -102,9 +103,8 @@
 
 <section>
   <p class="row no-print">
-    <label
-      >It does not start
-      <select
+    <Field label="It does not start"
+      ><select
         aria-label="It does not start"
         value=""
         onchange={(event) => {
@@ -114,7 +114,7 @@
       >
         <option value="" disabled>what does it do?</option>
         {#each symptomIds as id (id)}<option value={id}>{symptoms[id]}</option>{/each}
-      </select></label
+      </select></Field
     >
     {#each hunts as each (each.id)}
       <Button onclick={() => (openId = each.id)} aria-pressed={each.id === hunt?.id}
@@ -217,20 +217,9 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
     align-items: center;
     margin: 6px 0;
-  }
-  select,
-  input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
   .who {
     width: 90px;
@@ -251,8 +240,5 @@
     min-height: 28px;
     color: inherit;
     text-decoration: underline;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

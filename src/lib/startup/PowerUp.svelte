@@ -157,13 +157,7 @@
     color: var(--mend);
   }
   input {
-    height: var(--target);
     width: 230px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
   li {
     max-width: 410px;
@@ -192,8 +186,6 @@
     border-left: 4px solid var(--mend);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     align-items: center;
     gap: 10px;
     margin-top: 6px;

@@ -15,6 +15,7 @@
   } from '$core/startup/index.ts';
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   let seed = $state(1);
   let sign = $state<Symptom>('picture');
@@ -64,13 +65,12 @@
 
 <section>
   <p class="row">
-    <label
-      >A machine that
-      <select bind:value={sign}
+    <Field label="A machine that"
+      ><select bind:value={sign}
         >{#each symptomIds as id (id)}<option value={id}>{symptoms[id]}</option>{/each}</select
-      ></label
+      ></Field
     >
-    <label>number <input type="number" min="1" max="9999" bind:value={seed} /></label>
+    <Field short label="number"><input type="number" min="1" max="9999" bind:value={seed} /></Field>
     <Button next={!machine} onclick={begin}>On the bench</Button>
   </p>
   {#if machine}
@@ -96,9 +96,8 @@
       <p class="row">
         <Button quiet onclick={() => (hint = tests[0]?.test.id)}>Which would tell most?</Button>
       </p>
-      <label class="row"
-        >It is
-        <select
+      <Field label="It is"
+        ><select
           value=""
           onchange={(event) => (guess = event.currentTarget.value)}
           aria-label="It is"
@@ -107,7 +106,7 @@
           {#each course[0] ?? [] as { cause } (cause.id)}<option value={cause.id}
               >{cause.name}</option
             >{/each}
-        </select></label
+        </select></Field
       >
     {:else}
       <p class="named" class:wrong={guess !== machine.cause.id}>
@@ -126,20 +125,9 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
     align-items: center;
     margin: 6px 0;
-  }
-  select,
-  input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
   input {
     width: 90px;

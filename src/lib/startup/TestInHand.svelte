@@ -45,8 +45,6 @@
     color: var(--accent-ink);
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 10px;
     margin-top: 8px;
   }

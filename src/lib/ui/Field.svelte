@@ -12,6 +12,8 @@
     wide?: boolean;
     /** Holds a short figure. */
     short?: boolean;
+    /** Not on paper. */
+    screenOnly?: boolean;
     /** The control itself: an input, a select, a textarea. */
     children: Snippet;
   }
@@ -21,11 +23,12 @@
     check = false,
     wide = false,
     short = false,
+    screenOnly = false,
     children,
   }: Props = $props();
 </script>
 
-<span class="field" class:check class:wide class:short>
+<span class="field" class:check class:wide class:short class:no-print={screenOnly}>
   <label>
     {#if check}{@render children()}{label}{:else}{label}{@render children()}{/if}
   </label>
@@ -39,6 +42,7 @@
     min-width: 0;
   }
   .wide {
+    display: grid;
     flex: 1 1 250px;
   }
   label {
@@ -58,23 +62,9 @@
     max-width: 260px;
     font-size: 13.5px;
   }
-  label > :global(:is(input:not([type='checkbox'], [type='radio'], [type='file']), select)) {
-    height: var(--target);
+  label > :global(*) {
     min-width: 0;
-    padding: 0 8px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font-size: 16px;
-  }
-  label > :global(textarea) {
-    min-width: 0;
-    padding: 8px;
-    border: 1.5px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font: 15px var(--face-figure);
   }
   .short label > :global(input) {
     width: 88px;

@@ -5,6 +5,8 @@
   import { curveOf, efficiencyOf, treeOf } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     plan: Plan;
@@ -108,17 +110,17 @@
       {/each}
     </svg>
     <p class="row">
-      <label>W out<input bind:value={out} inputmode="decimal" /></label>
-      <label
-        >W in<input
+      <Field short label="W out"><input bind:value={out} inputmode="decimal" /></Field>
+      <Field short label="W in"
+        ><input
           bind:value={into}
           inputmode="decimal"
           onkeydown={(event) => event.key === 'Enter' && addPoint()}
-        /></label
+        /></Field
       >
       <Button onclick={addPoint}>Measured point</Button>
     </p>
-    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+    <Fault text={fault} />
   </figure>
 {/if}
 
@@ -130,26 +132,11 @@
     font: 600 16px var(--face-head);
   }
   .row {
-    display: flex;
     gap: 10px;
-    align-items: end;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   input {
     width: 80px;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 17px var(--face-figure);
-  }
-  .fault {
-    color: var(--stop);
   }
   .measured {
     fill: var(--paper);

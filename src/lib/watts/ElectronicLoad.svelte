@@ -8,6 +8,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     plan: Plan;
@@ -125,7 +126,7 @@
         {/if}
       </p>
     {/if}
-    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+    <Fault text={fault} />
   </section>
 {/if}
 
@@ -134,7 +135,6 @@
     flex: 1 1 300px;
   }
   .row {
-    display: flex;
     gap: 8px;
   }
   .band {
@@ -162,8 +162,5 @@
   }
   .end {
     text-anchor: end;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

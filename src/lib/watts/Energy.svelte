@@ -3,6 +3,7 @@
   import { DutyError, kWhAYear } from '$core/watts/energy.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     plan: Plan;
@@ -38,12 +39,17 @@
 <section>
   <h2>A year of it</h2>
   <p class="row">
-    <label>idle, h a day <input type="number" min="0" max="24" bind:value={idle} /></label>
-    <label>usual, h a day <input type="number" min="0" max="24" bind:value={usual} /></label>
-    <label>full, h a day <input type="number" min="0" max="24" bind:value={full} /></label>
-    <label
-      >a kWh, {shopStore.shop.settings.currency}
-      <input type="number" min="0" step="0.01" bind:value={price} /></label
+    <Field short label="idle, h a day"
+      ><input type="number" min="0" max="24" bind:value={idle} /></Field
+    >
+    <Field short label="usual, h a day"
+      ><input type="number" min="0" max="24" bind:value={usual} /></Field
+    >
+    <Field short label="full, h a day"
+      ><input type="number" min="0" max="24" bind:value={full} /></Field
+    >
+    <Field short label={`a kWh, ${shopStore.shop.settings.currency}`}
+      ><input type="number" min="0" step="0.01" bind:value={price} /></Field
     >
   </p>
   {#if year?.fault}
@@ -62,22 +68,10 @@
     flex: 1 1 300px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 6px 12px;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   input {
     width: 84px;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 17px var(--face-figure);
   }
 </style>

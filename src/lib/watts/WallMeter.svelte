@@ -9,6 +9,8 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     view: JobView;
@@ -81,29 +83,26 @@
 <section>
   <h2>At the wall</h2>
   <p class="row">
-    <label
-      >load
-      <select bind:value={load} onchange={unplug}>
+    <Field label="load"
+      ><select bind:value={load} onchange={unplug}>
         <option value="full load">full load</option>
         <option value="until settled">until settled</option>
         <option value="real use">real use</option>
         <option value="idle">idle</option>
-      </select></label
+      </select></Field
     >
-    <label
-      >parts
-      <select bind:value={when}>
+    <Field label="parts"
+      ><select bind:value={when}>
         <option value="before">as found</option>
         <option value="after">as planned</option>
-      </select></label
+      </select></Field
     >
-    <label
-      >watts
-      <input
+    <Field short label="watts"
+      ><input
         bind:value={typed}
         inputmode="decimal"
         onkeydown={(event) => event.key === 'Enter' && write()}
-      /></label
+      /></Field
     >
     <Button onclick={write}>Keep it</Button>
     {#if source}<Button onclick={unplug}>Unplug the practice meter</Button>
@@ -122,7 +121,7 @@
       {:else}not settled yet{/if}
     </p>
   {/if}
-  {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+  <Fault text={fault} />
 </section>
 
 <style>
@@ -130,30 +129,14 @@
     flex: 1 1 300px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 6px 12px;
-    align-items: end;
-  }
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
   }
   input,
   select {
     width: 120px;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
     font: 17px var(--face-figure);
   }
   .big {
     font-size: 26px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

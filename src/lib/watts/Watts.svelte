@@ -239,8 +239,6 @@
 
 <style>
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 8px;
     align-items: center;
     margin: 8px 0;
@@ -272,9 +270,6 @@
   }
   li.governs {
     border-color: var(--accent);
-  }
-  small {
-    color: var(--ink-soft);
   }
   .open {
     margin-top: 6px;

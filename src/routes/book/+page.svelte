@@ -12,6 +12,8 @@
   import LongList from '$lib/ui/LongList.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Fault from '$lib/ui/Fault.svelte';
 
   let query = $state('');
   let rate = $state({ currency: '', rate: '' });
@@ -137,16 +139,15 @@
         <Button type="submit">Keep</Button>
       </p>
     </form>
-    <label
-      >an hour of hands is worth
-      <input
+    <Field label="an hour of hands is worth"
+      ><input
         value={shopStore.shop.settings.anHour ? formatMoney(shopStore.shop.settings.anHour) : ''}
         inputmode="decimal"
         placeholder="not counted"
         onchange={(event) => keepHour(event.currentTarget.value)}
-      /></label
+      /></Field
     >
-    {#if fault}<p class="fault" role="alert">{fault}</p>{/if}
+    <Fault text={fault} />
     {#if sums.minutes > 0}
       <p>
         {(sums.minutes / 60).toFixed(1)} h of hands{sums.labour === undefined
@@ -170,7 +171,6 @@
   }
   .soft {
     font-size: 14px;
-    color: var(--ink-soft);
     margin: 4px 0;
   }
   .row {
@@ -189,9 +189,6 @@
   }
   .row b {
     text-align: right;
-  }
-  small {
-    color: var(--ink-soft);
   }
   .row button,
   .tape button:not([type='submit']) {
@@ -224,8 +221,5 @@
   }
   .tape .line input:first-child {
     width: 52px;
-  }
-  .fault {
-    color: var(--stop);
   }
 </style>

@@ -6,6 +6,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
+  import Field from '$lib/ui/Field.svelte';
 
   let which = $state('shelf');
   const labels = $derived(labelsFor(shopStore.shop, which));
@@ -15,15 +16,15 @@
 
 <Stage title="Labels" subtitle="three across, A4 or Letter: a scan finds the part">
   {#snippet tools()}
-    <label
-      >of <select bind:value={which}>
+    <Field label="of"
+      ><select bind:value={which}>
         <option value="shelf">the shelf</option>
         <option value="places">places on the shelf</option>
         <option value="donors">the donors</option>
         {#each shopStore.shop.jobs as job (job.id)}<option value="job:{job.id}"
             >{job.id}, {job.name}</option
           >{/each}
-      </select></label
+      </select></Field
     >
     <Button next onclick={() => window.print()}>Print {labels.length}</Button>
   {/snippet}
@@ -83,13 +84,6 @@
   }
   small {
     font-size: 12px;
-  }
-  select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
   }
   .hint {
     padding: 12px 19px;

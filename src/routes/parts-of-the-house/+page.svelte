@@ -162,8 +162,6 @@
     margin: 18px 0 8px;
   }
   .row {
-    display: flex;
-    flex-wrap: wrap;
     gap: 12px 20px;
     align-items: center;
   }

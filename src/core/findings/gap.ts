@@ -65,6 +65,13 @@ export function gap(spec: GapSpec): Finding {
   };
 }
 
+/**
+ * Whether a sum over what is only usual says anything: a Watch of it stands only where trouble is the likelier
+ * half of the range. One that stands on every clean job says nothing.
+ */
+export const worthSaying = ({ mark, margin }: Finding): boolean =>
+  mark !== 'watch' || !margin || margin.lo + margin.hi < 0;
+
 function labelOf(rest: Range, spare: string, short: string): string {
   if (rest.hi < 0) return short;
   return rest.lo < 0 ? 'leaves' : spare;

@@ -2,7 +2,6 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import {
-  partsOfKind,
   isApplied,
   listAt,
   numberAt,
@@ -15,6 +14,7 @@ import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { litresOf, PASSIVE_LITRES } from './litres.ts';
 import { offer } from '../remedies/offer.ts';
+import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { rearFan } from '../remedies/rearFan.ts';
 import { FEET_MM, tallerFeet } from '../remedies/tallerFeet.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
@@ -28,11 +28,14 @@ const moves: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler'];
 export function exhaust(plan: Plan): Finding[] {
   const shell = partOfKind(plan, 'case');
   if (!shell || !partOfKind(plan, 'board') || !airChanges(plan)) return [];
-  const mounts = listAt(plan, shell, 'fanMounts')?.items ?? [];
-  const sizes = partsOfKind(plan, 'fan').map((fan) => numberAt(plan, fan, 'size')?.lo);
-  const rear = mounts.filter(({ at, mm }) => at === 'rear' && sizes.includes(mm));
+  const fans = fanPlaces(plan);
+  const out = fans.filter(({ blows }) => blows === 'out').length;
+  const perhaps = fans.filter(({ blows }) => blows === 'either').length;
+  const supply = partOfKind(plan, 'supply');
+  const feeds = supply && textAt(plan, supply, 'feeds')?.text;
   const supplyIn =
-    partOfKind(plan, 'supply') !== undefined &&
+    supply !== undefined &&
+    (feeds === undefined || feeds === 'supply') &&
     textAt(plan, shell, 'supplyAt')?.text !== 'outside the case';
   const turned = isApplied(plan, turnSupply());
   const vents = listAt(plan, shell, 'vents')?.items;
@@ -42,7 +45,7 @@ export function exhaust(plan: Plan): Finding[] {
       ? range(litres.hi < PASSIVE_LITRES ? 1 : 0, 1)
       : undefined;
   const ways = [
-    plain('fans at the rear', range(rear.length), 1),
+    plain('fans that blow out', range(out, out + perhaps), 1),
     plain(turned ? "PSU's fan, turned" : "PSU's fan", range(supplyIn && !turned ? 1 : 0), 1),
     ...(passive ? [plain(`under ${PASSIVE_LITRES} l, holes in the lid`, passive, 1)] : []),
     plain('ways out wanted', range(1), -1),
@@ -65,7 +68,9 @@ export function exhaust(plan: Plan): Finding[] {
           ? 'Hot air has a way out.'
           : turned
             ? 'The turned PSU was the last exhaust: now it blows against steel.'
-            : 'Nothing blows out: name the vents, or add a fan at the rear.',
+            : perhaps > 0
+              ? 'Which way a fan blows has not been said: one has to blow out.'
+              : 'No fan blows out: name the vents, turn one, or add a fan at the rear.',
       remedies: () => [offer(plan, rearFan(), 'watch')],
     }),
   ];

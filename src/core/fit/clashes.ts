@@ -63,14 +63,24 @@ function worse(a: Range, b: Range): boolean {
 /** Pairs that are no question: one part, what sits in the board, what other sums judge. */
 export function mayCollide(a: Box, b: Box): boolean {
   if (a.seat === b.seat || never(a) || never(b)) return false;
-  if (a.kind === b.kind && a.kind !== 'drive' && a.kind !== 'card') return false;
+  if (a.kind === b.kind && a.kind !== 'card') return false;
+  if (onMounts(a, b) || onMounts(b, a)) return false;
   if (a.what === 'bend' && b.what === 'bend') return false;
+  if (besideSockets(a, b) || besideSockets(b, a)) return false;
   if (a.kind === 'board') return meetsBoard(a, b);
   if (b.kind === 'board') return meetsBoard(b, a);
   if (a.kind === 'case') return meetsCage(b);
   if (b.kind === 'case') return meetsCage(a);
   return true;
 }
+
+/** The mounts of one case are made to be used at once: what hangs on them does not meet. */
+const onMounts = (fan: Box, other: Box) =>
+  fan.kind === 'fan' && (other.kind === 'drive' || other.kind === 'supply');
+
+/** Boards keep their M.2 sockets clear of RAM. */
+const besideSockets = (sink: Box, other: Box) =>
+  sink.name === 'storage heat sink' && other.kind === 'memory';
 
 const never = (box: Box) => box.what === 'base' || box.what === 'guess';
 

@@ -1,3 +1,4 @@
+import { fanMounts } from './fanMounts.ts';
 import type { Check } from '../findings/finding.ts';
 import { boardHoles } from './boardHoles.ts';
 import { boardOutline } from './boardOutline.ts';
@@ -31,6 +32,7 @@ export const fitChecks: readonly Check[] = [
   driveMounts,
   stack,
   clashes,
+  fanMounts,
   exhaust,
   contradictions,
   rearPorts,

@@ -1,7 +1,7 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
-import { plain, termOf } from '../findings/terms.ts';
-import { isApplied, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { plain } from '../findings/terms.ts';
+import { isApplied, type Plan } from '../model/lookup/plan.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
@@ -104,44 +104,8 @@ function shared(a: Stretch, b: Stretch, more: number): 'sure' | 'may' | 'no' {
 const below = (aLo: number, aHi: number, bLo: number, bHi: number): 'sure' | 'may' | 'no' =>
   aLo >= bHi ? 'no' : aHi < bLo ? 'sure' : 'may';
 
-/** No straight way in is a Watch until somebody tried: two that block each other, a board without room to shift. */
-export function noInsertionPath(plan: Plan): Finding[] {
-  return [...boardShift(plan), ...mutual(plan)];
-}
-
-/** A board has to come in from the front a little, or its ports do not get through the rear wall. */
-function boardShift(plan: Plan): Finding[] {
-  const shell = partOfKind(plan, 'case');
-  const board = partOfKind(plan, 'board');
-  const room = shell && numberAt(plan, shell, 'boardDepth');
-  const depth = board && numberAt(plan, board, 'depth');
-  if (!shell || !board || !room || !depth || room.how === 'class') return [];
-  const tilted = tilt({ seats: ['board'] });
-  const tried = isApplied(plan, tilted);
-  return [
-    gap({
-      id: 'way-in:board',
-      station: 'fit',
-      title: 'room to shift the board in',
-      seats: ['board', 'case'],
-      unit: 'mm',
-      terms: [
-        termOf(shell, 'boardDepth', 'room to the front', 1, room),
-        termOf(board, 'depth', 'board to the front', -1, depth),
-        plain(tried ? 'tilted in, tried' : 'for its ports to pass', range(tried ? 0 : TILT_MM), -1),
-      ],
-      minimumMargin: 0,
-      lack: 'watch',
-      source: commonPractice,
-      undoMinutes: 25,
-      say: (_rest, mark) =>
-        mark === 'clear'
-          ? 'The board shifts in behind its ports.'
-          : 'No straight way in: the ports have to be tilted through the rear wall first. Try it bare.',
-      remedies: () => (tried ? [] : [offer(plan, tilted, 'clear')]),
-    }),
-  ];
-}
+/** Two that block each other are a Watch until somebody tried. */
+export const noInsertionPath = (plan: Plan): Finding[] => mutual(plan);
 
 function mutual(plan: Plan): Finding[] {
   const sure = blocks(plan).filter((block) => block.sure);

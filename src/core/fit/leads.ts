@@ -1,5 +1,5 @@
 import type { NumberKey } from '../model/properties/index.ts';
-import { gap } from '../findings/gap.ts';
+import { gap, worthSaying } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import {
@@ -48,9 +48,13 @@ export function leads(plan: Plan): Finding[] {
       unit: 'mm',
       terms: [
         termOf(lead.holder, lead.key, 'length of the lead', 1, length),
-        plain('its way round the parts', range(lead.mm.lo, lead.mm.hi), -1),
+        plain(
+          'its way round the parts, with slack',
+          range(lead.mm.lo + SLACK_MM, lead.mm.hi + SLACK_MM),
+          -1,
+        ),
       ],
-      minimumMargin: SLACK_MM,
+      minimumMargin: 0,
       spare: 'slack',
       source: commonPractice,
       undoMinutes: 25,
@@ -60,13 +64,12 @@ export function leads(plan: Plan): Finding[] {
           : mark === 'clear'
             ? `The ${lead.name} reaches with slack.`
             : `The ${lead.name} may pull: lay a string along the way, or measure the lead.`,
-      remedies: (rest) =>
-        offerIn(plan, longerLead({ lead: lead.id, name: lead.name }), rest, SLACK_MM),
+      remedies: (rest) => offerIn(plan, longerLead({ lead: lead.id, name: lead.name }), rest, 0),
     });
   });
-  return found.filter(
-    (each, i) => isMeasured(each) || !found.some((other, k) => shorter(each, i, other, k)),
-  );
+  return found
+    .filter(worthSaying)
+    .filter((each, i) => isMeasured(each) || !found.some((other, k) => shorter(each, i, other, k)));
 }
 
 const isMeasured = (finding: Finding) => finding.terms[0]?.how !== 'class';

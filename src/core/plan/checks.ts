@@ -6,6 +6,7 @@ import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
 import { headerAmps } from './headerAmps.ts';
 import { heatSums } from './heatSums.ts';
+import { missing } from './missing.ts';
 import { promised } from './promised.ts';
 import { boughtTwice } from './stageMoney.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
@@ -17,7 +18,7 @@ const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, 
 /** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
 export const checks: readonly Check[] = [
   ...stations,
-  ...[headerAmps, heatSums, promised].map((check) => keptByReads(check)),
+  ...[missing, headerAmps, heatSums, promised].map((check) => keptByReads(check)),
   stageWatts,
   boughtTwice,
   stageStops(stations),

@@ -1,6 +1,6 @@
 import type { NumberKey, TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
-import { gap } from '../findings/gap.ts';
+import { gap, worthSaying } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
 import {
@@ -28,6 +28,7 @@ import {
   roomC,
   softensC,
 } from '../standards/air.ts';
+import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
 import { add, range, total, type Range } from '../units/range.ts';
@@ -35,32 +36,17 @@ import { boardW, cardsDraws, cardsOwnSupply, drawsOf } from '../watts/tree/index
 
 const product = (a: Range, b: Range): Range => range(a.lo * b.lo, a.hi * b.hi);
 
-/** The fans of a plan where their sizes put them: at the mounts of the case, those in front and below blowing in. */
-export function placedFans(plan: Plan): PlacedFan[] {
-  const shell = partOfKind(plan, 'case');
-  const mounts = [...((shell && listAt(plan, shell, 'fanMounts')?.items) ?? [])];
-  return partsOfKind(plan, 'fan').map((fan) => {
+/** The fans of a plan, each where it was said to hang or where its size lets it hang. */
+export const placedFans = (plan: Plan): PlacedFan[] =>
+  fanPlaces(plan).map(({ fan, mm, walls, blows }) => {
     const told = numberAt(plan, fan, 'size');
-    const sizeMm = told ? range(told.lo, told.hi) : range(60, 140);
-    const at = mounts.findIndex(({ mm }) => sizeMm.lo === sizeMm.hi && mm === sizeMm.lo);
-    const wall = at < 0 ? 'somewhere' : (mounts.splice(at, 1)[0]?.at ?? 'somewhere');
-    const inward = ['front', 'floor', 'side'].includes(wall);
-    const said = textAt(plan, fan, 'blows')?.text;
     return {
       name: fan.seat,
-      sizeMm,
-      wall,
-      blows:
-        said === 'in' || said === 'out'
-          ? said
-          : wall === 'somewhere'
-            ? 'either'
-            : inward
-              ? 'in'
-              : 'out',
+      sizeMm: mm !== undefined ? range(mm) : told ? range(told.lo, told.hi) : range(60, 140),
+      wall: walls.length === 1 ? (walls[0] ?? 'somewhere') : 'somewhere',
+      blows,
     };
   });
-}
 
 /** A supply in the case warms its air by what it loses, share of what it gives (common practice, no source). */
 const LOSES = range(1.03, 1.35);
@@ -115,7 +101,10 @@ export function airOf(plan: Plan): CaseAir | undefined {
 export function heatSums(plan: Plan): Finding[] {
   if (!warmthChanges(plan)) return prints(plan);
   const air = airOf(plan);
-  return [...processorHeat(plan, air), ...caseWarmth(air), ...prints(plan)];
+  return [
+    ...[...processorHeat(plan, air), ...caseWarmth(air)].filter(worthSaying),
+    ...prints(plan),
+  ];
 }
 
 const warms: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler', 'processor'];

@@ -1,12 +1,20 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
-import { partsOfKind, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  partsOfKind,
+  listAt,
+  partOfKind,
+  textAt,
+  type Plan,
+  type Placed,
+} from '../model/lookup/plan.ts';
 import { plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
 import { sataSplitter } from '../remedies/sataSplitter.ts';
+import { plugAdapter } from '../remedies/plugAdapter.ts';
 
 const count = (items: readonly string[], id: string) => items.filter((item) => item === id).length;
 
@@ -20,12 +28,16 @@ export function cardPlugs(plan: Plan): Finding[] {
   const gives = supply && listAt(plan, supply, 'plugs');
   if (!supply || !gives) return [];
   const wanted = cards.flatMap((placed) => listAt(plan, placed, 'plugs')?.items ?? []);
-  const left = (id: CardPlug) => countOf(gives.items, id) - countOf(wanted, id);
+  /* What surely goes: its own plug, or one that splits and that no larger one needs. */
+  const spare = countOf(gives.items, 'card62') - Math.max(0, short(gives.items, wanted, 'card8'));
   return cardPlugIds.flatMap((id) => {
     const need = countOf(wanted, id);
     if (need === 0) return [];
-    const own = countOf(gives.items, id);
-    const splits = id === 'card6' && own < need ? Math.max(0, left('card8')) : 0;
+    const split =
+      id === 'card8' ? countOf(gives.items, 'card62') : id === 'card6' ? Math.max(0, spare) : 0;
+    const own = countOf(gives.items, id) + split;
+    const left = -short(gives.items, wanted, 'card8');
+    const splits = id === 'card6' && own < need ? Math.max(0, left) : 0;
     return gap({
       id: `plugs-${id}`,
       station: 'plugs',
@@ -55,47 +67,59 @@ export function cardPlugs(plan: Plan): Finding[] {
   });
 }
 
+/** How many of a plug lack, counting plugs of that very sort alone. */
+const short = (gives: readonly string[], wanted: readonly string[], id: CardPlug) =>
+  countOf(wanted, id) - countOf(gives, id);
+
 const cardPlugIds = ['card6', 'card8', 'card16'] as const;
 type CardPlug = (typeof cardPlugIds)[number];
 
 /** How many of a kind are among them; the older and the newer sixteen-contact plug go on each other. */
-const countOf = (items: readonly string[], id: CardPlug) =>
+const countOf = (items: readonly string[], id: CardPlug | 'card62') =>
   count(items, id) + (id === 'card16' ? count(items, 'card16old') : 0);
 
-/** Drives against the supply's SATA plugs; one plug carries one drive unless a splitter is sound. */
+/** Drives against the plugs they want: each its own, SATA where nobody said; a splitter is sound where it is crimped. */
 export function drivePlugs(plan: Plan): Finding[] {
   const supply = partOfKind(plan, 'supply');
   const gives = supply && listAt(plan, supply, 'plugs');
   const drives = partsOfKind(plan, 'drive').filter(
     (drive) => textAt(plan, drive, 'form')?.text !== 'M.2',
   );
-  if (!supply || !gives || drives.length === 0) return [];
-  const sata = count(gives.items, 'sata');
-  return [
-    gap({
-      id: 'plugs-sata',
+  if (!supply || !gives) return [];
+  const wants = (drive: Placed) => textAt(plan, drive, 'plug')?.text ?? 'sata';
+  const ids = [...new Set(drives.map(wants))].sort();
+  return ids.flatMap((id) => {
+    const own = drives.filter((drive) => wants(drive) === id);
+    const name = plug(id)?.name ?? id;
+    return gap({
+      id: `plugs-${id}`,
       station: 'plugs',
-      title: 'SATA power plugs',
-      seats: ['supply', ...drives.map((drive) => drive.seat)],
+      title: `${name} power plugs`,
+      seats: ['supply', ...own.map((drive) => drive.seat)],
       unit: '',
       terms: [
         {
-          ...plain('PSU brings', range(sata), 1),
+          ...plain('PSU brings', range(count(gives.items, id)), 1),
           how: gives.how,
           input: { partId: supply.part.id, key: 'plugs', seat: 'supply' },
         },
-        plain('drives want', range(drives.length), -1),
+        plain('drives want', range(own.length), -1),
       ],
       minimumMargin: 0,
       short: 'short',
       lack: 'mend',
-      source: plug('sata')?.source ?? commonPractice,
+      source: plug(id)?.source ?? commonPractice,
       undoMinutes: 15,
       say: (_, mark) =>
-        mark === 'mend'
-          ? 'Too few SATA power plugs. A crimped splitter may do for drives; a moulded one is a fire risk.'
-          : 'Every drive gets its plug.',
-      remedies: () => [offer(plan, sataSplitter(), 'watch')],
-    }),
-  ];
+        mark !== 'mend'
+          ? 'Every drive gets its plug.'
+          : id === 'sata'
+            ? 'Too few SATA power plugs. A crimped splitter may do for drives; a moulded one is a fire risk.'
+            : `The PSU brings too few plugs of this sort: ${name}. An adapter, or another PSU.`,
+      remedies: () =>
+        id === 'sata'
+          ? [offer(plan, sataSplitter(), 'watch')]
+          : [offer(plan, plugAdapter({ pair: `plugs-${id}`, from: 'sata', to: id }), 'watch')],
+    });
+  });
 }

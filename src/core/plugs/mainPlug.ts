@@ -2,7 +2,7 @@ import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { plugIn } from '../model/lookup/ownPlugs.ts';
-import { partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { fedByOneVoltage, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { plug, type Plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
@@ -15,6 +15,8 @@ export function mainPlug(plan: Plan): Finding[] {
   if (!board || !supply) return [];
   const give = textAt(plan, supply, 'mainPlug');
   const take = textAt(plan, board, 'mainPlug');
+  /* A board fed by a brick, a battery or a bench supply has no main plug to ask for. */
+  if (!take && fedByOneVoltage(plan, supply)) return [];
   if (!give || !take) return [notSaid(plan, give?.text, take?.text)];
   const found = pairFinding(plan, {
     id: 'main-plug',

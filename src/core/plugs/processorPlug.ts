@@ -1,10 +1,10 @@
 import type { Finding, Mark } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { fedByOneVoltage, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { plugNameIn } from '../model/lookup/ownPlugs.ts';
-import { plug } from '../standards/plugs/index.ts';
+import { goesAs, plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { mate } from './mate/index.ts';
@@ -18,6 +18,7 @@ export function processorPlug(plan: Plan): Finding[] {
   if (!board || !supply) return [];
   const take = textAt(plan, board, 'processorPlug');
   const gives = listAt(plan, supply, 'plugs');
+  if (fedByOneVoltage(plan, supply) && (!take || take.text === 'none')) return [];
   const mine = gives?.items.filter((id) => id.startsWith('cpu'));
   const name = (id: string) => plugNameIn(plugsOf(plan), id);
   const adapter = gives?.items
@@ -55,7 +56,7 @@ function verdict(
   const mine = gives.filter((id) => id.startsWith('cpu'));
   if (take === 'none' || take === '')
     return { mark: 'clear', rest: 'none wanted', say: 'The board has no CPU header.' };
-  if (mine.includes(take))
+  if (mine.some((id) => goesAs(id, take)))
     return { mark: 'clear', rest: 'same', say: 'The CPU plug meets its header.' };
   if (take === 'cpu4' && mine.includes('cpu8')) {
     return {

@@ -1,6 +1,6 @@
 import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
-import { gap, type GapSpec } from '../findings/gap.ts';
+import { gap, worthSaying, type GapSpec } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, partOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
@@ -16,6 +16,9 @@ import {
 import { add, range, scale, subtract, type Range } from '../units/range.ts';
 import { fewerWatts, stateOf, thickerLeads, type FeedState } from './feedState.ts';
 import { boardW, drawsOf, feedOf, isSingleFeed, tipOf } from './tree/index.ts';
+import { trim } from '../units/length.ts';
+import { offer } from '../remedies/offer.ts';
+import { thickerLead } from '../remedies/thickerLead.ts';
 
 /** A machine on one voltage: brick, battery or bench supply, its lead, fuse, tip and converter at full load. */
 export function feedLimits(plan: Plan): Finding[] {
@@ -44,16 +47,17 @@ export function feedLimits(plan: Plan): Finding[] {
     ];
   const { low, state } = stateOf(feed, supply, boardW(draws, 'full'));
   /* A line that collapses whatever else is true settles at no amps. */
-  if (!low.solved.ok) return [...lineCarries(state), ...fuseWire(state), ...wireAtLeast(state)];
+  if (!low.solved.ok)
+    return [...lineCarries(state), ...fuseWire(state), ...wireAtLeast(plan, state)];
   return [
     ...lineCarries(state),
-    ...labelOf(plan, state),
+    ...labelOf(plan, state).filter(worthSaying),
     ...boardVolts(plan, state),
     ...converterIn(plan, state),
     ...fuseLoad(state),
     ...fuseWire(state),
     ...leadWire(state),
-    ...tip(plan, state),
+    ...tip(plan, state).filter(worthSaying),
     ...identity(plan, state),
   ];
 }
@@ -138,16 +142,16 @@ function labelOf(plan: Plan, state: FeedState): Finding[] {
           termOf(supply, 'watts', 'label', 1, watts),
           { ...plain('machine draws through it', givenW, -1), how: 'class' },
         ],
-        minimumMargin: watts.lo * 0.1,
+        /* The most of every draw at once is counted already: no reserve stands on top of it. */
+        minimumMargin: 0,
         short: 'short',
         say: (rest, mark) =>
           mark === 'stop'
-            ? `At least ${Math.ceil(-rest.hi)} W more than the ${feed.source} gives. The largest with this tip limits the machine; a bigger one has another tip.`
+            ? `At least ${Math.ceil(-rest.hi)} W more than the ${feed.source} gives. A bigger one may have another tip: compare them before you buy.`
             : mark === 'watch'
               ? `The ${feed.source} is near its limit at full load, or the draws are not known.`
               : `The ${feed.source} carries it.`,
-        remedies: () =>
-          fewerWatts(plan, state, (after) => subtract(watts, after.givenW), watts.lo * 0.1),
+        remedies: () => fewerWatts(plan, state, (after) => subtract(watts, after.givenW), 0),
       }),
     );
   if (label12 && label12.how !== 'class' && feed.source !== 'brick')
@@ -168,12 +172,16 @@ function labelOf(plan: Plan, state: FeedState): Finding[] {
   return found;
 }
 
+/** What a board said to take one figure stands: a brick of 19.5 V belongs to a board of 19 V (common practice, no source). */
+const nominal = (volts: number): Range => range(volts * 0.95, volts * 1.05);
+
 /** Do the volts that arrive lie within what the board, or the converter, takes? 19 V on a 12 V board destroy it. */
 function boardVolts(plan: Plan, state: FeedState): Finding[] {
   const { feed, arrives, supply } = state;
   const board = partOfKind(plan, 'board');
   const converter = feed.converter;
-  const taken = converter ? converter.inV : board && numberAt(plan, board, 'inVolts');
+  const told = converter ? converter.inV : board && numberAt(plan, board, 'inVolts');
+  const taken = told && (told.lo === told.hi ? nominal(told.lo) : told);
   const into = converter ? converter.placed : board;
   if (!taken || !into) return [];
   const most = feed.volts.hi;
@@ -195,7 +203,7 @@ function boardVolts(plan: Plan, state: FeedState): Finding[] {
       short: 'over',
       say: (_, mark) =>
         mark === 'stop'
-          ? `${most} V into a ${name} for ${taken.hi} V at most destroys it. Never plug it in.`
+          ? `${most} V into a ${name} for ${trim(taken.hi, 1)} V at most destroys it. Never plug it in.`
           : `The ${name} stands what may arrive.`,
     }),
     gap({
@@ -209,7 +217,7 @@ function boardVolts(plan: Plan, state: FeedState): Finding[] {
           input: { partId: into.part.id, key, seat: into.seat },
         },
       ],
-      minimumMargin: taken.lo * 0.03,
+      minimumMargin: 0,
       short: 'too low',
       say: (_, mark) =>
         mark === 'stop'
@@ -353,8 +361,8 @@ function fuseWire({ feed, supply }: FeedState): Finding[] {
 }
 
 /** The wire of a line that collapses: what it would take at its plain volts is the least that is asked of it. */
-function wireAtLeast({ feed, supply, wantedW }: FeedState): Finding[] {
-  const { awg } = feed;
+function wireAtLeast(plan: Plan, { feed, supply, wantedW }: FeedState): Finding[] {
+  const { awg, lengthMm } = feed;
   if (awg === undefined) return [];
   const asked = range(wantedW.lo / feed.volts.hi, wantedW.hi / feed.volts.lo);
   const carries = wireSpan(awg, 2);
@@ -371,6 +379,17 @@ function wireAtLeast({ feed, supply, wantedW }: FeedState): Finding[] {
       short: 'over',
       source: wireSource,
       say: () => 'The wire gets hot before the volts fall: a thicker one.',
+      remedies: () =>
+        [18, 16, 14, 12, 10, 8, 6]
+          .filter((each) => each < awg && wireSpan(each, 2).lo >= asked.hi)
+          .slice(0, 2)
+          .map((each) =>
+            offer(
+              plan,
+              thickerLead({ awg: each, ...(lengthMm && { leadMm: lengthMm.hi }) }),
+              'watch',
+            ),
+          ),
     }),
   ];
 }
@@ -414,7 +433,7 @@ function tip(plan: Plan, { supply, amps }: FeedState): Finding[] {
         plain('tip carries', range(barrel.contactA), 1),
         { ...plain('full load', amps, -1), how: 'class' },
       ],
-      minimumMargin: barrel.contactA * 0.1,
+      minimumMargin: 0,
       short: 'over',
       source: barrel.source,
       say: (_, mark) =>

@@ -24,8 +24,6 @@ import { slotPower } from './slotPower.ts';
 import { hangOn } from '../remedies/hangOn.ts';
 import { offer } from '../remedies/offer.ts';
 
-/** Amps a lead or contact may lack and still be called well fed: a tenth of what it bears. */
-const MARGIN = 0.1;
 /** Leads that use less than this of what they bear are not worth a line. */
 const WORTH = 0.3;
 
@@ -83,7 +81,7 @@ function contactOf(plan: Plan, tree: Tree, lead: Lead): Finding[] {
             { ...plain(`one ${what} carries`, range(bears), 1), how: 'class' },
             { ...plain('it may carry', need, -1), how: 'class' },
           ],
-          minimumMargin: bears * MARGIN,
+          minimumMargin: 0,
           short: 'over',
           source: lead.plug.source,
           undoMinutes: 30,
@@ -159,7 +157,7 @@ export function leadDrops(plan: Plan): Finding[] {
           plain(`may lose, ${Math.round(share * 100)} % of ${rail}`, range(nominal * share), 1),
           { ...plain('loses in wire and contacts', drop, -1), how: 'class' },
         ],
-        minimumMargin: nominal * share * 0.2,
+        minimumMargin: 0,
         short: 'too low',
         source,
         undoMinutes: 30,

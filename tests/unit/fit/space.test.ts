@@ -267,16 +267,13 @@ describe('fit/space, what meets what', () => {
           fan1: { size, thickness: 10 },
         }),
       )?.boxes.find((box) => box.seat === 'fan1');
-    const atRear = inCase(140, ['rear 140']);
-    const small = inCase(40, ['rear 140']);
-    const unlisted = inCase(40, []);
-    expect(atRear).to.not.equal(undefined);
-    expect(restOf(offsetTerms(origin, small!.x[0]))).to.deep.equal(
-      restOf(offsetTerms(origin, unlisted!.x[0])),
-    );
-    expect(restOf(offsetTerms(origin, small!.x[0]))).to.not.deep.equal(
-      restOf(offsetTerms(origin, inCase(40, ['rear 40'])!.x[0])),
-    );
+    expect(inCase(140, ['rear 140'])?.what).to.equal('body');
+    expect(inCase(40, ['rear 140']), 'no mount of its size').to.equal(undefined);
+    expect(inCase(40, [])).to.equal(undefined);
+    const [rear, front] = [inCase(40, ['rear 40']), inCase(40, ['front 40'])];
+    expect(restOf(offsetTerms(origin, rear!.x[1])).hi).to.equal(10);
+    expect(restOf(offsetTerms(origin, front!.x[1])).lo).to.equal(400);
+    expect(inCase(40, ['rear 40', 'front 40'])?.what, 'either').to.equal('guess');
   });
   it('has no space without a case', () => {
     expect(spaceOf(planWith({ board: {} }))).to.equal(undefined);

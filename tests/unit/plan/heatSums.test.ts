@@ -16,13 +16,18 @@ const tower: Seats = {
 
 describe('plan/heatSums', () => {
   it('puts fans at the mounts of their size, those in front blowing in', () => {
-    expect(placedFans(planWith(tower)).map(({ wall, blows }) => `${wall} ${blows}`)).to.deep.equal([
+    const two = { ...tower, case: { class: 'tower', fanMounts: ['front 120', 'rear 120'] } };
+    expect(placedFans(planWith(two)).map(({ wall, blows }) => `${wall} ${blows}`)).to.deep.equal([
       'front in',
       'rear out',
     ]);
-    const [, , odd] = placedFans(planWith({ ...tower, fan3: { size: 80 } }));
+    /* Three mounts and two fans: which hang where has not been said. */
+    expect(placedFans(planWith(tower))[0]).to.include({ wall: 'somewhere', blows: 'either' });
+    const [, , odd] = placedFans(planWith({ ...two, fan3: { size: 80 } }));
     expect(odd).to.include({ wall: 'somewhere', blows: 'either' });
-    const [turned] = placedFans(planWith({ ...tower, fan1: { size: 120, blows: 'out' } }));
+    const [turned] = placedFans(planWith({ ...two, fan1: { size: 120, blows: 'out' } }));
+    const [said] = placedFans(planWith({ ...tower, fan1: { size: 120, wall: 'top' } }));
+    expect(said).to.include({ wall: 'top', blows: 'out' });
     expect(turned).to.include({ wall: 'front', blows: 'out' });
   });
   it('a tower cooler on 65 W is enough, a low one on 180 W is not', () => {
@@ -37,7 +42,8 @@ describe('plan/heatSums', () => {
     const hot: Seats = { ...tower, processor: { watts: 150 }, cooler: { class: 'low' } };
     const held = planWith(hot, { applied: [limitWatts({ seat: 'processor', watts: 65 })] });
     expect(the(heatSums(planWith(hot)), 'heat-processor').mark).to.equal('mend');
-    expect(the(heatSums(held), 'heat-processor').margin!.hi).to.be.above(0);
+    /* More likely than not it is enough now: nothing stands. */
+    expect(heatSums(held).map(({ id }) => id)).to.not.include('heat-processor');
   });
   it('air of the case: fans against watts', () => {
     expect(the(heatSums(planWith(tower)), 'heat-case').mark).to.not.equal('mend');
@@ -53,7 +59,7 @@ describe('plan/heatSums', () => {
   it('asks nothing of a machine as found: it stayed cool enough', () => {
     const { shop, job } = jobOver(tower, { memory1: {} });
     expect(heatSums(planOf(shop, job))).to.be.empty;
-    const more = jobOver(tower, { card1: { watts: 150 } });
+    const more = jobOver(tower, { card1: { watts: 450 } });
     expect(heatSums(planOf(more.shop, more.job)).map((each) => each.id)).to.include('heat-case');
   });
   it('a print beside what is hot: soft material stops, unknown watches', () => {

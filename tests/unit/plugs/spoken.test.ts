@@ -8,11 +8,14 @@ const allowed = property('supply', 'plugs')?.options ?? [];
 
 describe('standards/plugs/spoken', () => {
   for (const [text, ids] of [
-    ['2x PCIe 6+2, EPS 8 pin, 4 sata', ['card8', 'card8', 'cpu8', 'sata', 'sata', 'sata', 'sata']],
+    [
+      '2x PCIe 6+2, EPS 8 pin, 4 sata',
+      ['card62', 'card62', 'cpu8', 'sata', 'sata', 'sata', 'sata'],
+    ],
     ['6 pin', ['card6']],
     ['8-pin EPS and 2 × molex', ['cpu8', 'drive4', 'drive4']],
     ['PCI-Express 8pin; SATA power', ['card8', 'sata']],
-    ['4+4', ['cpu8']],
+    ['4+4', ['cpu44']],
     ['4 sata power', ['sata', 'sata', 'sata', 'sata']],
     ['cpu8 sata sata', ['cpu8', 'sata', 'sata']],
     ['', []],

@@ -138,7 +138,8 @@ describe('watts/tree, a card on a PSU of its own', () => {
     expect(the(found, 'second-watts:small1').margin!.lo).to.be.closeTo(96 - 75, 1e-9);
     const small = secondSupply(planWith({ ...micro, small1: { ...micro['small1'], outAmps: 5 } }));
     expect(the(small, 'second-watts:small1').mark).to.equal('stop');
-    const sum = the(supplyTotal(planWith(micro)), 'supply-total');
+    const inside = { ...micro, supply: { watts: 300, mainPlug: 'main24', plugs: ['cpu8'] } };
+    const sum = the(supplyTotal(planWith(inside)), 'supply-total');
     expect(sum.terms.some((term) => term.label.includes('card'))).to.equal(false);
   });
 });

@@ -1,7 +1,6 @@
 import {
   partsOfKind,
   isApplied,
-  listAt,
   partOfKind,
   textAt,
   type Placed,
@@ -13,7 +12,7 @@ import { radiator, supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, origin, usual, type Coord } from './coord.ts';
 import { cageOut } from '../../remedies/cageOut.ts';
-import { fanOutside } from '../../remedies/fanOutside.ts';
+import { fanPlaces } from '../../remedies/fanPlaces.ts';
 import { mountOf, mountsOf } from '../../remedies/mounts.ts';
 import { turnSupply } from '../../remedies/turnSupply.ts';
 import type { Places } from './places.ts';
@@ -129,35 +128,33 @@ export function driveBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
 const usualPlace = (plan: Plan, at: Places) =>
   at.cageEndX !== at.cardEndX && !isApplied(plan, cageOut()) ? 'cage' : 'floor';
 
-/** Rear fans stand at the processor's height over the shield; the others at the front, before the cage or where it was. */
+/**
+ * Rear fans stand at the processor's height over the shield, front ones at the front wall. A fan whose wall
+ * nobody said is drawn at the front and judged nowhere; one on another wall, or outside, takes no room here.
+ */
 export function fanBoxes(plan: Plan, at: Places): Box[] {
-  const mounts = [...(listAt(plan, at.shell, 'fanMounts')?.items ?? [])];
-  let unnamed = 0;
-  return partsOfKind(plan, 'fan').flatMap((fan) => {
+  const wall = measure(plan, at.shell, 'innerDepth', 'depth inside');
+  const front = wall ? coord(wall) : at.cageEndX;
+  return fanPlaces(plan).flatMap(({ fan, walls, outside }, i) => {
     const size = measure(plan, fan, 'size', 'fan');
     const half = measure(plan, fan, 'size', 'half the fan', 1, 0.5);
     const thick =
       measure(plan, fan, 'thickness', 'thickness of the fan') ??
       usual('thickness of the fan', range(25));
     if (!size || !half) return [];
-    const mount = mounts.findIndex(({ mm }) => mm === Math.round(size.value.lo));
-    const rear = mounts[mount]?.at === 'rear';
-    if (mount >= 0) mounts.splice(mount, 1);
     const name = fan.seat.replace('fan', 'fan ');
     const under = usual('lid to the fan', range(5, 15));
-    if (rear) {
+    if (walls.length === 1 && walls[0] === 'rear') {
       return box(fan, 'body', name, {
         x: [origin, coord(thick)],
         y: [beyond(at.socketY, flipped(half)), beyond(at.socketY, half)],
         w: [coord(under), coord(under, size)],
       });
     }
-    const front = at.cageEndX;
-    if (!front || isApplied(plan, fanOutside({ seat: fan.seat }))) return [];
-    /* Of fans without a named place the first stands before the card; where more hang is a guess. */
-    const what = mount < 0 && unnamed > 0 ? 'guess' : 'body';
-    if (mount < 0) unnamed += 1;
-    return box(fan, what, name, {
+    if (!front || outside || !walls.includes('front')) return [];
+    /* The first of those at the front stands before the card; where more hang is a guess. */
+    const first = fanPlaces(plan).findIndex((each) => each.walls.includes('front')) === i;
+    return box(fan, walls.length === 1 && first && wall ? 'body' : 'guess', name, {
       x: [beyond(front, flipped(thick)), front],
       y: [
         beyond(at.slotY, usual('slot to the fan', range(60, 90), -1)),

@@ -137,13 +137,17 @@ export function memoryBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
 }
 
 /** A drive in the board's socket, between processor and slot, with its heat sink. */
+/** Sinks up to this pass under cards and coolers, mm (common practice, no source). */
+const THIN_MM = 5;
+
 export function sinkBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
   const surface = at.surfaceW;
   if (!surface || !partOfKind(plan, 'board')) return [];
   return partsOfKind(plan, 'drive').flatMap((drive) => {
     if (wanted && wanted !== drive.seat) return [];
     const sink = measure(plan, drive, 'sink', 'heat sink');
-    if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink) return [];
+    /* A thin sink lies lower than everything that passes over it. */
+    if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink || sink.value.hi <= THIN_MM) return [];
     return box(drive, 'body', 'storage heat sink', {
       x: span(
         at.boardX,

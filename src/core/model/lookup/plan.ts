@@ -52,3 +52,9 @@ export const isSort = (plan: Plan, placed: Placed, sorts: readonly SmallSort[]):
   const sort = sortOf(plan, placed);
   return sort !== undefined && sorts.includes(sort);
 };
+
+/** A brick, a battery or a bench supply: one voltage over one lead, and the board makes its own rails. */
+export function fedByOneVoltage(plan: Plan, supply: Placed): boolean {
+  const said = textAt(plan, supply, 'feeds')?.text;
+  return said !== undefined && said !== 'supply';
+}

@@ -1,6 +1,7 @@
 import { memoryKinds } from '../../standards/memory.ts';
 import { m2Lengths } from '../../standards/links.ts';
 import { socketNames } from '../../standards/sockets.ts';
+import { walls } from '../types/shapes.ts';
 import { list, mm, num, text } from './property.ts';
 import { drivePlugs, fanPlugs } from './words.ts';
 
@@ -91,6 +92,7 @@ export const driveProperties = [
 export const fanProperties = [
   mm('size', 'size', 'How wide is the fan?', 5),
   mm('thickness', 'thickness', 'How thick is the fan?', 10),
+  text('wall', 'where it hangs', 'On which wall does it hang?', walls),
   text('blows', 'blows', 'Which way does it blow?', ['in', 'out']),
   num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
   text('plug', 'plug', 'Which plug has the fan?', fanPlugs),

@@ -8,4 +8,14 @@ export const fanPlugs = ['fan2', 'fan3', 'fan4', 'fan5'];
 export const frontPlugs = ['front10', 'frontMaker'];
 export const lightPlugs = ['light12', 'light5'];
 export const barrelIds = plugs.filter((each) => each.group === 'barrel').map((each) => each.id);
-export const powerPlugs = ['card6', 'card8', 'card16', 'cpu4', 'cpu8', 'sata', 'drive4'];
+export const powerPlugs = [
+  'card62',
+  'card6',
+  'card8',
+  'card16',
+  'cpu44',
+  'cpu4',
+  'cpu8',
+  'sata',
+  'drive4',
+];

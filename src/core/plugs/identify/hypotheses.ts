@@ -59,6 +59,8 @@ export function hypothesesFor({ rows, ways }: Grid): Hypothesis[] {
       plug.rows === rows &&
       plug.ways === ways &&
       !plug.pins.includes('?') &&
+      /* Clipped together it is the plug it splits from. */
+      !plug.goesAs &&
       ofSupplies.includes(plug.group),
   );
   const list = known.flatMap((plug) =>

@@ -30,6 +30,10 @@ const byId = new Map(plugs.map((each) => [each.id, each]));
 
 export const plug = (id: string): Plug | undefined => byId.get(id);
 
+/** Whether a plug goes where another one is wanted: itself, or one it splits into. */
+export const goesAs = (id: string, wanted: string): boolean =>
+  id === wanted || byId.get(id)?.goesAs?.includes(wanted) === true;
+
 export const plugName = (id: string): string => plug(id)?.name ?? id;
 
 /** Makers' main plugs: a family, never proof of their pins. */

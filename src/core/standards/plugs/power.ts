@@ -75,6 +75,14 @@ export const powerPlugs: readonly Plug[] = [
     source: from('EPS12V power supply design guide'),
   }),
   mini({
+    id: 'cpu44',
+    name: 'EPS 4+4-pin',
+    group: 'processor',
+    pins: [...times('COM', 4), ...times('+12V', 4)],
+    goesAs: ['cpu4', 'cpu8'],
+    source: from('EPS12V power supply design guide'),
+  }),
+  mini({
     id: 'card6',
     name: 'PCIe 6-pin',
     group: 'card',
@@ -88,6 +96,15 @@ export const powerPlugs: readonly Plug[] = [
     group: 'card',
     pins: words('+12V +12V +12V sense1 COM sense0 COM COM'),
     limitW: 150,
+    source: cem,
+  }),
+  mini({
+    id: 'card62',
+    name: 'PCIe 6+2-pin',
+    group: 'card',
+    pins: words('+12V +12V +12V sense1 COM sense0 COM COM'),
+    limitW: 150,
+    goesAs: ['card6', 'card8'],
     source: cem,
   }),
   {

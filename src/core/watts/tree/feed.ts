@@ -8,6 +8,8 @@ import {
   type Plan,
   sortOf,
   isSort,
+  fedByOneVoltage,
+  appliedOf,
 } from '../../model/lookup/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
@@ -55,10 +57,7 @@ const BOARD = range(0.85, 0.93);
 const CONVERTER = range(0.85, 0.93);
 const BRICK_LENGTH = range(1200, 1800);
 
-export function isSingleFeed(plan: Plan, supply: Placed): boolean {
-  const said = textAt(plan, supply, 'feeds')?.text;
-  return said !== undefined && said !== 'supply';
-}
+export const isSingleFeed = fedByOneVoltage;
 
 /** The feed as said of the supply and the converter among the small parts; undefined without its volts. */
 export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
@@ -66,7 +65,8 @@ export function feedOf(plan: Plan, supply: Placed): Feed | undefined {
   const source = textAt(plan, supply, 'feeds')?.text as Feed['source'] | undefined;
   if (!volts || !source || volts.lo <= 0) return undefined;
   const inside = numberAt(plan, supply, 'innerOhm');
-  const awg = numberAt(plan, supply, 'feedAwg');
+  const thicker = appliedOf(plan, 'thickerLead').at(-1)?.awg;
+  const awg = thicker === undefined ? numberAt(plan, supply, 'feedAwg') : range(thicker);
   const length =
     numberAt(plan, supply, 'feedLength') ?? (source === 'brick' ? BRICK_LENGTH : undefined);
   const gauge =

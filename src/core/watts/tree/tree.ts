@@ -1,6 +1,7 @@
 import { isApplied, partOfKind, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
 import { hangOn } from '../../remedies/hangOn.ts';
+import { goesAs } from '../../standards/plugs/index.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
 import { cardsDraws, drawsOf } from './draws.ts';
@@ -89,9 +90,7 @@ export function hang(
       leads.find((each) => each.id === kept && draw.over === 'drive') ??
       (isFan(draw) && hub ? hub : undefined) ??
       (draw.over === 'card'
-        ? leads.find(
-            (each) => each.over === 'card' && each.plug.id === draw.plugId && !dealt.has(each.id),
-          )
+        ? leadOfCard(leads, draw.plugId, dealt)
         : draw.over === 'processor'
           ? (leads.find((each) => each.over === 'processor') ??
             leads.find((each) => each.id === 'main'))
@@ -107,6 +106,19 @@ export function hang(
     if (kept === undefined) dealt.set(lead.id, (dealt.get(lead.id) ?? 0) + 1);
   }
   return { on, unfed };
+}
+
+/** A free card lead: one of that very plug, else one that splits into it. */
+function leadOfCard(
+  leads: readonly Lead[],
+  wanted: string | undefined,
+  dealt: ReadonlyMap<string, number>,
+): Lead | undefined {
+  const free = leads.filter((each) => each.over === 'card' && !dealt.has(each.id));
+  return (
+    free.find((each) => each.plug.id === wanted) ??
+    free.find((each) => wanted !== undefined && goesAs(each.plug.id, wanted))
+  );
 }
 
 type Corner = Record<Rail, { net: Net; solved: Solved } | undefined>;

@@ -6,8 +6,6 @@ import { sorted } from '../../../src/core/order/order.ts';
 import { step } from '../../../src/core/order/draft.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { planWith, type Seats } from '../../helpers/build.ts';
-import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
-import { tilt } from '../../../src/core/remedies/tilt.ts';
 
 const shell = {
   class: 'custom case',

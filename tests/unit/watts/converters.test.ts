@@ -139,7 +139,7 @@ describe('watts/network/converters', () => {
     expect(solved.out).to.deep.equal([{ id: 'first', why: 'too many amps in' }]);
     expect(solved.volts['w']).to.equal(0);
     expect(solved.drawnW['beside']).to.be.closeTo(10, 1e-9);
-    expect(solved.drawnW['far']).to.equal(undefined);
+    expect(solved.drawnW['far']).to.equal(0);
   });
 
   describe('refuses, by the part at fault', () => {
@@ -163,7 +163,7 @@ describe('watts/network/converters', () => {
           ...twice,
           converters: [...twice.converters!, { ...twice.converters![0]!, id: 'b' }],
         }).at,
-      ).to.equal('step up');
+      ).to.equal('b');
       expect(refusal(stepUp(10, { out: 'battery' })).message).to.match(/held by something else/);
       expect(refusal(stepUp(10, { out: 'in' })).message).to.match(/loop|feeds it too/);
     });
@@ -173,6 +173,65 @@ describe('watts/network/converters', () => {
       ).to.equal('lost');
       for (const bad of [{ efficiency: 0 }, { efficiency: 1.2 }, { outV: -5 }, { idleW: -1 }])
         expect(refusal(stepUp(10, bad)).at).to.equal('step up');
+    });
+  });
+  describe('answers the same whatever stands first, and names what is left without', () => {
+    /* Two converters beside each other on one thin lead: together they pull it under what both need. */
+    const beside = (order: readonly number[]): System => {
+      const converters: Converter[] = [
+        { id: 'a', in: 'in', out: 'outA', outV: 5, efficiency: 0.9, leastInV: 9 },
+        { id: 'b', in: 'in', out: 'outB', outV: 5, efficiency: 0.9, leastInV: 10.5 },
+        { id: 'c', in: 'in', out: 'outC', outV: 5, efficiency: 0.9, leastInV: 4 },
+      ];
+      return {
+        held: { battery: 12 },
+        resistors: [{ id: 'lead', a: 'battery', b: 'in', ohm: 0.6 }],
+        loads: ['A', 'B', 'C'].map((name) => ({ id: name, node: `out${name}`, watts: 9 })),
+        converters: order.map((i) => converters[i]!),
+      };
+    };
+    for (const order of [
+      [0, 1, 2],
+      [2, 1, 0],
+      [1, 0, 2],
+      [1, 2, 0],
+    ])
+      it(`in the order ${order.join(' ')}`, () => {
+        const solved = solveSystem(beside(order));
+        /* The one that wants the most volts cuts out; the others hold on what is left. */
+        expect(solved.out.map(({ id }) => id)).to.deep.equal(['b']);
+        expect(solved.drawnW).to.have.all.keys('A', 'B', 'C', 'a', 'c');
+        expect([solved.drawnW['B'], solved.drawnA['B']]).to.deep.equal([0, 0]);
+        expect(solved.drawnW['A']).to.be.closeTo(9, 1e-9);
+      });
+    it('refuses two outputs that a wire joins, and two things of one name', () => {
+      const joined = beside([0, 1, 2]);
+      const wired = [...joined.resistors, { id: 'bridge', a: 'outA', b: 'outB', ohm: 0.1 }];
+      expect(refusal({ ...joined, resistors: wired }).message).to.match(/joins their outputs/);
+      const twice = { ...joined, loads: [...joined.loads, joined.loads[0]!] };
+      expect(refusal(twice).message).to.equal('A stands twice.');
+      const alike = { ...joined, loads: [...joined.loads, { id: 'a', node: 'outA', watts: 1 }] };
+      expect(refusal(alike).at).to.equal('a');
+      const leads = [...joined.resistors, joined.resistors[0]!];
+      expect(refusal({ ...joined, resistors: leads }).at).to.equal('lead');
+    });
+    it('takes any word for a node, and no watts out of 0 V', () => {
+      const odd = (volts: number): System => ({
+        held: { constructor: volts },
+        resistors: [{ id: 'toString', a: 'constructor', b: 'valueOf', ohm: 1 }],
+        loads: [{ id: 'hasOwnProperty', node: 'valueOf', watts: 5 }],
+        converters: [{ id: 'step', in: 'valueOf', out: 'isPrototypeOf', outV: 3, efficiency: 0.9 }],
+      });
+      const solved = solveSystem(odd(12));
+      expect(solved.drawnW['hasOwnProperty']).to.be.closeTo(5, 1e-9);
+      /* By hand: 5 W through 1 ohm from 12 V leave (12 + sqrt(124)) / 2 volts. */
+      expect(solved.volts['valueOf']).to.be.closeTo((12 + Math.sqrt(124)) / 2, 1e-9);
+      const short: System = {
+        held: { zero: 0 },
+        resistors: [],
+        loads: [{ id: 'lamp', node: 'zero', watts: 5 }],
+      };
+      expect(refusal(short).message).to.match(/0 V/);
     });
   });
   it('is read from the API with its converters, and refused with the place', () => {

@@ -1,4 +1,4 @@
-import { NetError, type Load, type Net } from './net.ts';
+import { NetError, noneTwice, type Load, type Net } from './net.ts';
 import { solve, type Solved } from './solve.ts';
 
 /**
@@ -53,15 +53,15 @@ export function solveSystem(system: System): SolvedSystem {
       inV[each.id] = solved.volts[each.in] ?? 0;
     }
     const failed = live.flatMap((each) => {
-      const why = fault(each, inA[each.id] ?? 0, inV[each.id] ?? 0);
-      return why ? [{ id: each.id, why }] : [];
+      const wrong = fault(each, inA[each.id] ?? 0, inV[each.id] ?? 0);
+      return wrong ? [{ id: each.id, ...wrong }] : [];
     });
-    /* The one nearest the source first: the others may well hold once it is gone. */
-    const first = failed.find(
-      ({ id }) => !failed.some((other) => chain.behind.get(other.id)?.has(id)),
-    );
-    if (!first) return { ...solved, out, inA, inV };
-    out.push(first);
+    /* Nearest the source first, for the others may well hold once it is gone; beside each other the one furthest beyond. */
+    const [first] = failed
+      .filter(({ id }) => !failed.some((other) => chain.behind.get(other.id)?.has(id)))
+      .sort((a, b) => b.beyond - a.beyond || (a.id < b.id ? -1 : 1));
+    if (!first) return { ...withDark(system, solved), out, inA, inV };
+    out.push({ id: first.id, why: first.why });
     live = live.filter(({ id }) => id !== first.id && !chain.behind.get(first.id)?.has(id));
   }
 }
@@ -70,14 +70,41 @@ function fault(
   { mostInA, leastInV, mostInV }: Converter,
   amps: number,
   volts: number,
-): SolvedSystem['out'][number]['why'] | undefined {
-  if (mostInV !== undefined && volts > mostInV) return 'too many volts in';
-  if (leastInV !== undefined && volts < leastInV) return 'too few volts in';
-  if (mostInA !== undefined && amps > mostInA) return 'too many amps in';
+): { why: SolvedSystem['out'][number]['why']; beyond: number } | undefined {
+  if (mostInV !== undefined && volts > mostInV)
+    return { why: 'too many volts in', beyond: volts / mostInV };
+  if (leastInV !== undefined && volts < leastInV)
+    return { why: 'too few volts in', beyond: volts > 0 ? leastInV / volts : Infinity };
+  if (mostInA !== undefined && amps > mostInA)
+    return { why: 'too many amps in', beyond: amps / mostInA };
   return undefined;
 }
 
+/** Loads behind what is out draw nothing, and say so. */
+function withDark(system: System, solved: Solved): Solved {
+  const dark = system.loads.filter(({ id }) => !(id in solved.drawnW));
+  const none = Object.fromEntries(dark.map(({ id }) => [id, 0]));
+  return {
+    ...solved,
+    drawnW: { ...none, ...solved.drawnW },
+    drawnA: { ...none, ...solved.drawnA },
+  };
+}
+
 function check(system: System, converters: readonly Converter[]): void {
+  noneTwice([...converters, ...system.loads]);
+  noneTwice(system.resistors);
+  const island = islands(system, nodesOf(system));
+  for (const [i, each] of converters.entries()) {
+    const other = converters
+      .slice(0, i)
+      .find((one) => island.get(one.out) === island.get(each.out));
+    if (other)
+      throw new NetError(
+        `${each.id} and ${other.id} feed one another: a wire joins their outputs.`,
+        each.id,
+      );
+  }
   for (const { id, out, outV, efficiency, idleW } of converters) {
     if (!(outV > 0) || !Number.isFinite(outV))
       throw new NetError(`${id}: ${outV} V out cannot be.`, id);
@@ -85,10 +112,8 @@ function check(system: System, converters: readonly Converter[]): void {
       throw new NetError(`${id}: an efficiency of ${efficiency} cannot be.`, id);
     if (idleW !== undefined && !(idleW >= 0))
       throw new NetError(`${id}: ${idleW} W at idle cannot be.`, id);
-    if (out in system.held)
+    if (Object.hasOwn(system.held, out))
       throw new NetError(`${id}: its output ${out} is held by something else too.`, id);
-    if (converters.some((other) => other.id !== id && other.out === out))
-      throw new NetError(`${id}: another converter feeds ${out} too.`, id);
   }
 }
 

@@ -35,6 +35,8 @@ export class NetError extends Error {
 /** Throws NetError for a short, ohms or loads below nothing, and a load without a feed. */
 export function checkNet(net: Net): void {
   const held = Object.entries(net.held);
+  noneTwice(net.resistors);
+  noneTwice(net.loads);
   if (held.length === 0) throw new NetError('Nothing feeds this net.', 'held');
   for (const [node, volts] of held)
     if (!Number.isFinite(volts)) throw new NetError(`${node}: ${volts} V is no voltage.`, node);
@@ -50,6 +52,17 @@ export function checkNet(net: Net): void {
       throw new NetError(`${load.id}: a load of ${value} cannot be.`, load.id);
     if ('ohms' in load && value === 0) throw new NetError(`${load.id} is a short.`, load.id);
     if (!reached.has(load.node)) throw new NetError(`${load.id} has no feed.`, load.id);
+    if ('watts' in load && value > 0 && Object.hasOwn(net.held, load.node) && !net.held[load.node])
+      throw new NetError(`${load.id}: no watts come out of a node held at 0 V.`, load.id);
+  }
+}
+
+/** Throws NetError for two things of one name: an answer by name could mean either. */
+export function noneTwice(things: readonly { id: string }[]): void {
+  const seen = new Set<string>();
+  for (const { id } of things) {
+    if (seen.has(id)) throw new NetError(`${id} stands twice.`, id);
+    seen.add(id);
   }
 }
 

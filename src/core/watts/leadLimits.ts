@@ -3,7 +3,7 @@ import { gap, markOf } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { partsOfKind, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { withApplied } from '../model/lookup/reads.ts';
-import { atLoad, slotW } from '../standards/plugs/index.ts';
+import { atLoad, contactA, slotW } from '../standards/plugs/index.ts';
 import type { Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
 import { range, subtract, type Range } from '../units/range.ts';
@@ -24,6 +24,8 @@ import { slotPower } from './slotPower.ts';
 import { hangOn } from '../remedies/hangOn.ts';
 import { offer } from '../remedies/offer.ts';
 
+/** Ways of the housing a drive lead has at the supply (common practice, no source). */
+const DRIVE_HOUSING = 6;
 /** Leads that use less than this of what they bear are not worth a line. */
 const WORTH = 0.3;
 
@@ -47,8 +49,13 @@ function loadOf(
   rail: Rail,
   amps: Range = range(0),
 ): { bears: number; need: Range; what: string } {
+  /* All plugs of a drive lead hang on one contact at the supply, of a housing of six or so. */
   if (lead.sharedWire)
-    return { bears: wireA(lead.awg, 5), need: amps, what: `wire, AWG ${lead.awg}` };
+    return {
+      bears: Math.min(wireA(lead.awg, 5), contactA(DRIVE_HOUSING, lead.awg)),
+      need: amps,
+      what: 'contact at the PSU',
+    };
   const n = lead.feeds[rail] ?? 1;
   return {
     bears: contactLimit(lead),

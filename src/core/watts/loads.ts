@@ -2,8 +2,9 @@ import type { Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { moduleW } from '../model/classes/classes.ts';
 import { partsOfKind, numberAt, type Plan } from '../model/lookup/plan.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
 import { scale, type Range } from '../units/range.ts';
-import { cardsOwnSupply } from './tree/index.ts';
+import { cardsOwnSupply, drawsOf } from './tree/index.ts';
 
 const named = [
   ['processor', 'processor'],
@@ -15,7 +16,12 @@ const named = [
 export function loads(plan: Plan): (Term & { value: Range })[] {
   const lines: (Term & { value: Range })[] = [];
   for (const [kind, label] of named) {
-    if (kind === 'card' && cardsOwnSupply(plan)) continue;
+    if (kind === 'card' && cardsOwnSupply(plan)) {
+      for (const draw of drawsOf(plan))
+        if (kindOfSeat(draw.seat) === 'card')
+          lines.push({ ...plain('card, from its slot', draw.watts.full, -1), how: 'class' });
+      continue;
+    }
     for (const placed of partsOfKind(plan, kind)) {
       const watts = numberAt(plan, placed, 'watts');
       if (watts) lines.push(termOf(placed, 'watts', label, -1, watts));

@@ -1,51 +1,45 @@
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { listAt, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
-import { cardsOwnSupply, isSingleFeed } from './tree/index.ts';
-import { range, scale } from '../units/range.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
+import type { Kind } from '../model/types/names.ts';
+import { cardsOwnSupply, isSingleFeed, treeOf, type Draw } from './tree/index.ts';
+import { range, scale, total, type Range } from '../units/range.ts';
 
-/** Loss of a processor's own converter on the board: the rail gives 10 to 20 % more than it draws (practice). */
-const CONVERTER = { least: 1.1, most: 1.2 };
+/** What each kind of load is called on the rail's sum. */
+const named: Partial<Record<Kind, string>> = {
+  processor: 'CPU, through its converter',
+  card: 'card',
+  board: 'board',
+  memory: 'RAM',
+  drive: 'drives',
+  fan: 'fans',
+};
 
-/** Amps on 12 V: processor through its converter, cards, spinning drives and fans against the label. */
+/** Amps on 12 V at full load as the supply tree has them, load by load, against the label. */
 export function rail12(plan: Plan): Finding[] {
   const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'amps12');
   /* What supplies mostly have says nothing of a brick or a battery. */
   if (!supply || !label || (label.how === 'class' && isSingleFeed(plan, supply))) return [];
-  const terms: Term[] = [];
-  const processor = partOfKind(plan, 'processor');
-  const processorW = processor && numberAt(plan, processor, 'watts');
-  if (processor && processorW) {
-    terms.push({
-      ...termOf(processor, 'watts', 'processor', -1, processorW),
-      value: {
-        lo: (processorW.lo * CONVERTER.least) / 12,
-        hi: (processorW.hi * CONVERTER.most) / 12,
-      },
-    });
-  }
-  for (const placed of cardsOwnSupply(plan) ? [] : partsOfKind(plan, 'card')) {
-    const watts = numberAt(plan, placed, 'watts');
-    if (watts)
-      terms.push({ ...termOf(placed, 'watts', 'card', -1, watts), value: scale(watts, 1 / 12) });
-  }
-  const fans = partsOfKind(plan, 'fan').flatMap((placed) => numberAt(plan, placed, 'amps') ?? []);
-  if (fans.length > 0) {
-    terms.push({
-      ...plain(
-        `fans, ${fans.length}`,
-        range(
-          fans.reduce((sum, fan) => sum + fan.lo, 0),
-          fans.reduce((sum, fan) => sum + fan.hi, 0),
-        ),
-        -1,
-      ),
-      how: 'class',
-    });
-  }
+  const tree = treeOf(plan, 'full');
+  const terms: Term[] = (Object.keys(named) as Kind[]).flatMap((kind) => {
+    const own = (tree?.draws ?? []).filter(
+      (draw) => draw.rail === '12 V' && kindOfSeat(draw.seat) === kind,
+    );
+    if (own.length === 0) return [];
+    const amps = scale(total(own.map((draw) => wattsOf(plan, draw))), 1 / 12);
+    const seats = [...new Set(own.map((draw) => draw.seat))];
+    const placed =
+      seats.length === 1 ? plan.seats.find(({ seat }) => seat === seats[0]) : undefined;
+    const watts = placed && kind !== 'fan' ? numberAt(plan, placed, 'watts') : undefined;
+    const name = `${named[kind]}${seats.length > 1 ? `, ${seats.length}` : ''}`;
+    return placed && watts
+      ? { ...termOf(placed, 'watts', name, -1, watts), value: amps }
+      : { ...plain(name, amps, -1), how: 'class' as const };
+  });
   if (terms.length === 0) return [];
   return [
     gap({
@@ -68,4 +62,12 @@ export function rail12(plan: Plan): Finding[] {
             : 'The 12 V rail is near its limit, or the draws are not known.',
     }),
   ];
+}
+
+/** Watts of a load at full load: of a card whose plugs nobody said, all of its own, by slot or plug. */
+function wattsOf(plan: Plan, draw: Draw): Range {
+  const card = plan.seats.find(({ seat, kind }) => seat === draw.seat && kind === 'card');
+  const whole = card && numberAt(plan, card, 'watts');
+  const open = card && !listAt(plan, card, 'plugs') && !cardsOwnSupply(plan);
+  return open && whole ? range(whole.lo, whole.hi) : draw.watts.full;
 }

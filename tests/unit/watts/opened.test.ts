@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { openLead } from '../../../src/core/watts/openLead.ts';
-import { treeOf, worstShare, type Rail } from '../../../src/core/watts/tree/index.ts';
+import { drawsOf, treeOf, worstShare, type Rail } from '../../../src/core/watts/tree/index.ts';
 import { planWith, the, type Seats } from '../../helpers/build.ts';
 import { headerAmps } from '../../../src/core/plan/headerAmps.ts';
 import { dcBoard } from '../../../src/core/watts/dcBoard.ts';
@@ -119,7 +119,21 @@ describe('watts/tree, a card on a PSU of its own', () => {
       outAmps: 8,
       efficiency: 85,
     },
+    small2: { sort: 'powered riser', carries: 'card1', plug: 'card6' },
   };
+  it('leaves the slot its share where no powered riser takes it: 66 W at 12 V at most (PCI Express CEM)', () => {
+    const { small2: _, ...bare } = micro;
+    const card: Seats = { ...bare, card1: { watts: 150, plugs: ['card8'] } };
+    const [slot] = drawsOf(planWith(card)).filter(({ seat }) => seat === 'card1');
+    expect(slot?.over).to.equal('main');
+    expect(slot!.watts.full.hi).to.be.at.most(66);
+    const second = treeOf(planWith(card), 'full')!.branches.find(({ id }) => id === 'card1')!;
+    expect(second.watts.lo).to.be.closeTo(150 - slot!.watts.full.hi, 1e-9);
+    expect(second.watts.hi).to.be.closeTo(150 - slot!.watts.full.lo, 1e-9);
+    expect(
+      drawsOf(planWith({ ...card, small2: micro['small2']! })).map(({ seat }) => seat),
+    ).to.not.include('card1');
+  });
   it('takes the card off the first and adds both at the wall', () => {
     const both = treeOf(planWith(micro), 'full')!;
     const { small1: _, ...without } = micro;

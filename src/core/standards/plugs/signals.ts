@@ -76,11 +76,22 @@ export const atLoad = {
 } as const;
 
 /**
- * Amps a 4.2 mm contact carries on AWG 18 by the ways of its housing, from memory of the
- * manufacturers' tables; thinner wire carries less by its cross-section.
+ * Amps a 4.2 mm contact of brass carries, by the ways of its housing (2 to 3, 4 to 6, 7 to 10, more) and the gauge
+ * it is crimped on: the plain contact takes AWG 16 to 28. From memory of the manufacturers' tables; for an odd gauge
+ * the next thinner one counts.
  */
+const brass: readonly (readonly [awg: number, amps: readonly [number, number, number, number]])[] =
+  [
+    [18, [9, 8, 7, 6]],
+    [20, [7, 6, 5, 5]],
+    [22, [5, 4, 4, 4]],
+    [24, [4, 3, 3, 3]],
+    [26, [3, 2, 2, 2]],
+    [28, [2, 1.5, 1.5, 1.5]],
+  ];
+
 export function contactA(ways: number, awg = 18): number {
-  const full = ways <= 3 ? 9 : ways <= 6 ? 8 : ways <= 10 ? 7 : 6;
-  const share: Record<number, number> = { 16: 1.1, 18: 1, 20: 0.78, 22: 0.61, 24: 0.44 };
-  return full * (share[awg] ?? 1);
+  const column = ways <= 3 ? 0 : ways <= 6 ? 1 : ways <= 10 ? 2 : 3;
+  const row = brass.find(([gauge]) => awg <= gauge) ?? brass.at(-1);
+  return row?.[1][column] ?? 1;
 }

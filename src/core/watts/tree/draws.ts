@@ -8,6 +8,7 @@ import {
   textAt,
   type Placed,
   type Plan,
+  sortOf,
 } from '../../model/lookup/plan.ts';
 import { keptByReads, withApplied } from '../../model/lookup/reads.ts';
 import { plug } from '../../standards/plugs/index.ts';
@@ -116,31 +117,71 @@ function everyDraw(plan: Plan): Draw[] {
     ...boardDraws(plan),
     ...partsOfKind(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),
     ...memoryDraw(plan),
-    ...(cardsOwnSupply(plan) ? [] : partsOfKind(plan, 'card')).flatMap((placed) =>
-      cardDraws(plan, placed),
-    ),
+    ...(cardsOwnSupply(plan)
+      ? slotShares(plan)
+      : partsOfKind(plan, 'card').flatMap((placed) => cardDraws(plan, placed))),
     ...partsOfKind(plan, 'drive').flatMap((placed) => driveDraws(plan, placed)),
     ...partsOfKind(plan, 'fan').flatMap((placed) => fanDraw(plan, placed)),
   ];
 }
 
-/** What every card draws in all, whatever feeds it: over slot and plugs together, at 12 V. */
+/**
+ * A card on a supply of its own takes from it what its plugs bring: the slot's share stays with the board, and
+ * with what feeds that, unless the card stands on a powered riser.
+ */
+function slotShares(plan: Plan): Draw[] {
+  return partsOfKind(plan, 'card').flatMap((placed) =>
+    onPoweredRiser(plan, placed)
+      ? []
+      : cardDraws(plan, placed).flatMap((draw) =>
+          draw.over !== 'main'
+            ? []
+            : [
+                {
+                  ...draw,
+                  watts: mapStates(draw.watts, (each) =>
+                    range(Math.min(each.lo, SLOT_12_W), Math.min(each.hi, SLOT_12_W)),
+                  ),
+                },
+              ],
+        ),
+  );
+}
+
+const onPoweredRiser = (plan: Plan, card: Placed): boolean =>
+  partsOfKind(plan, 'small').some(
+    (small) =>
+      sortOf(plan, small) === 'powered riser' &&
+      (textAt(plan, small, 'carries')?.text ?? 'card1') === card.seat,
+  );
+
+/** What every card draws of the supply of its own: all of it less what the slot gives, at 12 V. */
 export function cardsDraws(plan: Plan): Draw[] {
+  const slots = slotShares(plan);
   return partsOfKind(plan, 'card').flatMap((placed): Draw[] => {
     const said = numberAt(plan, placed, 'watts');
     if (!said) return [];
+    const all = inStates('card', heldTo(plan, placed.seat, said));
+    const slot = slots.find((draw) => draw.seat === placed.seat);
+    const less = (state: State): Range => {
+      const [whole, part] = [all[state], slot?.watts[state] ?? range(0)];
+      return range(Math.max(0, whole.lo - part.hi), Math.max(0, whole.hi - part.lo));
+    };
     return [
       {
         id: placed.seat,
         seat: placed.seat,
         label: 'card',
         rail: '12 V',
-        watts: inStates('card', heldTo(plan, placed.seat, said)),
+        watts: Object.fromEntries(states.map((state) => [state, less(state)])) as Draw['watts'],
         over: 'card',
       },
     ];
   });
 }
+
+const mapStates = (watts: Draw['watts'], of: (each: Range) => Range): Draw['watts'] =>
+  Object.fromEntries(states.map((state) => [state, of(watts[state])])) as Draw['watts'];
 
 function boardDraws(plan: Plan): Draw[] {
   const placed = partOfKind(plan, 'board');

@@ -112,20 +112,27 @@ function smallLeads(plan: Plan, leads: readonly Lead[]): Lead[] {
 export const contactLimit = (lead: Lead): number =>
   lead.plug.contactA ?? contactA(lead.plug.ways, lead.awg);
 
-/** Ohms of one wire with its contact: new and short, aged and long. */
-function onePath(lead: Lead): Range {
-  const contact = contactOhm(lead.plug.pitchMm);
+/**
+ * Ohms of one way along a lead: its wire, and its contacts at both ends. A drive lead has one wire and one contact at
+ * the supply for all its plugs; at a SATA plug three contacts stand side by side for each rail.
+ */
+function onePath(lead: Lead, contacts: number): Range {
   const wire = (mm: number, celsius: number) => (wireOhmPerM(lead.awg, celsius) * mm) / 1000;
-  return range(
-    wire(lead.lengthMm.lo, 20) + contact.fresh,
-    wire(lead.lengthMm.hi, 50) + contact.aged,
-  );
+  const own = contactOhm(lead.plug.pitchMm);
+  const far = lead.sharedWire
+    ? {
+        fresh: contactOhm(4.2).fresh + own.fresh / contacts,
+        aged: contactOhm(4.2).aged + own.aged / contacts,
+      }
+    : own;
+  return range(wire(lead.lengthMm.lo, 20) + far.fresh, wire(lead.lengthMm.hi, 50) + far.aged);
 }
 
-/** Ohms there and back for a rail of the lead; a drive lead has one wire for all of its plugs' contacts. */
+/** Ohms there and back for a rail of the lead; a drive lead has one wire out and two back. */
 export function loopOhm(lead: Lead, rail: Rail): Range {
-  const path = onePath(lead);
-  const feeds = lead.sharedWire ? 1 : (lead.feeds[rail] ?? 1);
+  const side = Math.max(1, lead.feeds[rail] ?? 1);
+  const path = onePath(lead, side);
+  const feeds = lead.sharedWire ? 1 : side;
   const returns = lead.sharedWire ? 2 : lead.returns;
   return range(path.lo * (1 / feeds + 1 / returns), path.hi * (1 / feeds + 1 / returns));
 }

@@ -248,7 +248,7 @@ describe('hands', function () {
 
   it('write a caliper’s figures down the tape’s list without touching the mouse', async () => {
     const { page } = shop;
-    await visit(page, '/job/14/fit');
+    await visit(page, '/job/5/fit');
     await page.locator('button.fold').first().click();
     const list = page.getByRole('region', { name: 'Not measured' });
     const fields = list.locator('li input.figure');

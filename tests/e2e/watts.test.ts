@@ -106,7 +106,7 @@ describe('watts, the finer things', () => {
     const shop = await openShop('/job/19/watts');
     const { page } = shop;
     await page
-      .getByText(/Enough until stage 2; at stage 3/)
+      .getByText(/Enough now; at stage 2/)
       .first()
       .waitFor();
     await page.getByRole('button', { name: /^12 V block/ }).waitFor();

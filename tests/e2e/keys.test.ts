@@ -253,15 +253,12 @@ describe('hands', function () {
     const list = page.getByRole('region', { name: 'Not measured' });
     const fields = list.locator('li input.figure');
     await fields.first().focus();
-    const label = await fields
-      .first()
-      .evaluate((node) => (node as HTMLInputElement).labels?.[0]?.textContent);
+    const asked = await fields.first().evaluate((node) => node.closest('li')?.textContent);
     await scan(page, '41.5');
-    await page.waitForFunction(
-      (was) =>
-        (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent !== was,
-      label,
-    );
+    await page.waitForFunction((was) => {
+      const now = document.activeElement?.closest('li.lit')?.textContent;
+      return now !== undefined && now !== was;
+    }, asked);
     expect(await page.evaluate(() => document.activeElement?.closest('li.lit') !== null)).to.equal(
       true,
     );

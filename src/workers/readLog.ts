@@ -22,9 +22,13 @@ export const sourceOf = (bytes: Uint8Array): Source => ({
 export function encodingOf(head: Uint8Array): string {
   if (head[0] === 0xff && head[1] === 0xfe) return 'utf-16le';
   if (head[0] === 0xfe && head[1] === 0xff) return 'utf-16be';
-  let noughts = 0;
-  for (let i = 1; i < Math.min(head.length, 200); i += 2) if (head[i] === 0) noughts += 1;
-  if (head.length >= 8 && noughts > Math.min(head.length, 200) / 4) return 'utf-16le';
+  const noughts = (from: number) => {
+    let n = 0;
+    for (let i = from; i < Math.min(head.length, 200); i += 2) if (head[i] === 0) n += 1;
+    return head.length >= 8 && n > Math.min(head.length, 200) / 4;
+  };
+  if (noughts(1)) return 'utf-16le';
+  if (noughts(0)) return 'utf-16be';
   try {
     /* The last letter may be cut through. */
     new TextDecoder('utf-8', { fatal: true }).decode(head, { stream: true });
@@ -54,7 +58,9 @@ export async function readLog(
   }
   const lines = start.split(/\r\n|\n|\r/).slice(0, 40);
   const sign = delimiterOf(lines);
-  const comma = sign !== ',' && lines.some((line) => /\d,\d/.test(line));
+  const comma = lines.some((line) =>
+    sign === ',' ? /"[-+]?\d+,\d+"/.test(line) : /\d,\d/.test(line),
+  );
   const reader = new LogReader(comma);
   const decoder = new TextDecoder(encoding);
   let rest = '';

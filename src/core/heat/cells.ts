@@ -42,10 +42,16 @@ function bracketed(text: string): [string, string] | undefined {
   return [text.slice(0, open).trim(), unit];
 }
 
+/** Name and unit of `CPU Temp °F`, its unit standing last without brackets. */
+function trailing(text: string): [string, string] | undefined {
+  const match = /^(.*\S)\s+(°\s?[CF]|℃|℉|[MG]Hz|rpm|m?W|m?V|%)$/i.exec(text);
+  return match ? [match[1] ?? '', match[2] ?? ''] : undefined;
+}
+
 /** What a column holds, from its header: `CPU Package [°C]`, `Fan1 (RPM)`, `Time`. */
 export function headerOf(cell: string): { name: string; unit: string; kind: ColumnKind } {
   const text = cell.trim().replace(/^"|"$/g, '');
-  const bracket = bracketed(text);
+  const bracket = bracketed(text) ?? trailing(text);
   const [name, unit] = bracket ?? [text, ''];
   const byName = names.find(([pattern]) => pattern.test(name))?.[1];
   const byUnit = unit === '' ? undefined : units.find(([pattern]) => pattern.test(unit))?.[1];

@@ -15,12 +15,30 @@ export interface Drop {
   say: string;
 }
 
-/** Two runs side by side: rise over the room against rise over the room. */
+/** What two rooms nobody read may differ by, one deviation in K: 15 to 30 °C each (common practice, no source). */
+const ROOMS_DEV = 5;
+
+/** The newest run and the first of the same load before it: what is compared where nobody chose. */
+export function pairOf(said: readonly RunFit[]): readonly [RunFit, RunFit] | undefined {
+  for (const after of [...said].reverse()) {
+    const before = said.find((each) => each !== after && each.run.load === after.run.load);
+    if (before && said.indexOf(before) < said.indexOf(after)) return [before, after];
+  }
+  return undefined;
+}
+
+/**
+ * Two runs side by side: rise above the room against rise above the room. Where one room was not read, what the
+ * sensors settled at is compared, and the rooms may differ by as much as rooms do.
+ */
 export function dropBetween(before: RunFit, after: RunFit): Drop {
   const changes = changesBetween(before.run, after.run);
   const doubts = doubtsOf(before, after);
-  const [b, a] = [before.riseK ?? before.settling.end, after.riseK ?? after.settling.end];
-  const dev = Math.hypot(before.riseDev, after.riseDev);
+  const rooms = before.riseK !== undefined && after.riseK !== undefined;
+  const [b, a] = rooms
+    ? [before.riseK ?? 0, after.riseK ?? 0]
+    : [before.settling.end, after.settling.end];
+  const dev = Math.hypot(before.riseDev, after.riseDev, rooms ? 0 : ROOMS_DEV);
   const dropK = b - a;
   const [lo, hi] = [dropK - 1.96 * dev, dropK + 1.96 * dev];
   return {
@@ -31,8 +49,21 @@ export function dropBetween(before: RunFit, after: RunFit): Drop {
     hi,
     doubts,
     changes,
-    say: sayOf(dropK, lo, hi, doubts, changes),
+    say: clocksSay(before, after) ?? sayOf(dropK, lo, hi, doubts, changes),
   };
+}
+
+/** Two runs held at their limit differ in clock alone. */
+function clocksSay(before: RunFit, after: RunFit): string | undefined {
+  if (before.run.load !== after.run.load)
+    return `Not to be compared: one ran ${before.run.load}, the other ${after.run.load}.`;
+  const held = [before, after].every((each) => each.pinned?.by === 'throttling');
+  if (!held) return undefined;
+  const [b, a] = [before.clockMhz, after.clockMhz];
+  if (b === undefined || a === undefined || b <= 0)
+    return 'Both are held at their limit: the temperature tells nothing. Log the clock of both.';
+  const share = (a / b - 1) * 100;
+  return `Both are held at their limit: ${b.toFixed(0)} MHz before, ${a.toFixed(0)} after, ${Math.abs(share).toFixed(1)} % ${share >= 0 ? 'more' : 'less'}.`;
 }
 
 export function changesBetween(a: HeatRun, b: HeatRun): string[] {

@@ -1,4 +1,4 @@
-export { attribute, dropBetween, type Attribution, type Drop } from './compare.ts';
+export { attribute, dropBetween, pairOf, type Attribution, type Drop } from './compare.ts';
 export { caseAir, pressureSays, type CaseAir, type PlacedFan } from './caseAir.ts';
 export { FanError, fanPlan, type FanMachine, type FanPlan } from './fanSteps.ts';
 export { delimiterOf, type ColumnKind } from './cells.ts';

@@ -177,10 +177,15 @@ export class LogReader {
   }
 }
 
+/** From here on a time since 1970 can only be in milliseconds: 1973 as those, the year 5138 as seconds. */
+const UNIX_MS = 1e11;
+
 /** A time column in ms or min is brought to seconds. */
 function scaled(value: number, column: { name: string; unit: string } | undefined): number {
   const words = `${column?.unit ?? ''} ${column?.name ?? ''}`;
   if (/\bms\b|millis/i.test(words)) return value / 1000;
+  /* Seconds since 1970 would be a date thousands of years away: they are thousandths. */
+  if (value > UNIX_MS) return value / 1000;
   return /\bmin(utes?)?\b/i.test(words) ? value * 60 : value;
 }
 

@@ -13,6 +13,8 @@ export interface RunFit {
   /** K a hour the room drifted, taken out of the run; undefined where it was not logged. */
   driftKh: number | undefined;
   pinned: Pinned | undefined;
+  /** What such a run does not tell; undefined at full load. */
+  caveat: string | undefined;
   /** Mean of the last third: MHz, turns a minute, W; undefined where not logged. */
   clockMhz: number | undefined;
   fanRpm: number | undefined;
@@ -25,6 +27,12 @@ export interface Pinned {
   atC: number;
   say: string;
 }
+
+/** Only full load proves cooling: what the others leave open. */
+const caveats: Readonly<Partial<Record<HeatRun['load'], string>>> = {
+  idle: 'Idle says nothing of its cooling: run it at full load.',
+  'real use': 'As warm as this use made it: full load goes further.',
+};
 
 export const courseOf = (run: HeatRun, what: Course['what']): Course | undefined =>
   run.courses.find((each) => each.what === what && each.s.length > 0);
@@ -52,6 +60,7 @@ export function runFit(run: HeatRun): RunFit {
     riseDev: Math.hypot(dev, room ? ROOM_DEV.logged : ROOM_DEV.typed),
     driftKh: drift && drift.perS * 3600,
     pinned: pinnedBy(run, heat),
+    caveat: caveats[run.load],
     clockMhz: lastThird(courseOf(run, 'clock')),
     fanRpm: lastThird(courseOf(run, 'fan')),
     watts: lastThird(courseOf(run, 'watts')),
@@ -76,39 +85,66 @@ function lastThird(course: Course | undefined): number | undefined {
 
 /** K by which a temperature that is held wanders at most; shares by which a clock falls or a fan rises that holds it. */
 const HELD = { wandersK: 1.5, clockFalls: 0.03, fanRises: 0.06 };
+/** Limits processors are held at by design, °C; and how near a flat top lies to one (common practice, no source). */
+const LIMITS_C = { at: [90, 95, 100, 105], nearK: 1 };
 
 /**
- * A temperature that stands flat for the later half while the clock gives way is held by throttling;
- * one that stands flat while the fan still rises, by the fan.
+ * A temperature that stands flat for the later half while the clock gives way is held by throttling; one that
+ * stands flat while the fan still rises, by the fan. One that comes to a usual limit at once and stays there is
+ * held by it from the start: its clock gave way before the first third was over.
  */
 function pinnedBy(run: HeatRun, heat: Course): Pinned | undefined {
   const half = heat.v.slice(Math.floor(heat.v.length / 2));
-  if (half.length < 4) return undefined;
-  const sorted = [...half].sort((a, b) => a - b);
-  const inner = (share: number) => sorted[Math.floor((sorted.length - 1) * share)] ?? 0;
-  if (inner(0.95) - inner(0.05) > HELD.wandersK) return undefined;
+  if (half.length < 4 || spread(half) > HELD.wandersK) return undefined;
   const atC = Math.round(mean(half) * 10) / 10;
-  /* Of a course from its first third to its last; `from` leaves out what came before. */
-  const change = (what: Course['what'], from = 0) => {
-    const v = courseOf(run, what)?.v ?? [];
-    const own = v.slice(Math.floor(v.length * from));
-    const third = Math.floor(own.length / 3);
-    if (third < 2) return 0;
-    const [early, late] = [mean(own.slice(0, third)), mean(own.slice(-third))];
-    return early > 0 ? late / early - 1 : 0;
-  };
-  if (change('clock') < -HELD.clockFalls || change('watts') < -2 * HELD.clockFalls)
-    return {
-      by: 'throttling',
-      atC,
-      say: `Held at ${atC} °C by throttling: it gives way in clock. Compare the clock, not the temperature.`,
-    };
-  const spinsUp = change('fan', 0.5);
+  const falls = (what: Course['what'], share: number) =>
+    change(run, what) < -share || fromPeak(run, what) < -2 * share;
+  const throttling = (say: string): Pinned => ({ by: 'throttling', atC, say });
+  if (falls('clock', HELD.clockFalls) || falls('watts', 2 * HELD.clockFalls))
+    return throttling(
+      `Held at ${atC} °C by throttling: it gives way in clock. Compare the clock, not the temperature.`,
+    );
+  const spinsUp = change(run, 'fan', 0.5);
   if (spinsUp > HELD.fanRises)
     return {
       by: 'fan',
       atC,
       say: `Held at ${atC} °C by its fan, which rose by ${Math.round(spinsUp * 100)} %: compare turns and noise, not the temperature.`,
     };
+  /* A clock that was logged and held proves that nothing gave way. */
+  if (courseOf(run, 'clock')) return undefined;
+  const limit = LIMITS_C.at.find((each) => Math.abs(each - atC) <= LIMITS_C.nearK);
+  const flat = heat.v.slice(Math.floor(heat.v.length * 0.15));
+  if (limit !== undefined && spread(flat) <= HELD.wandersK)
+    return throttling(
+      `It came to ${atC} °C at once and stays there: held, it seems, at its limit of ${limit} °C. Log the clock and compare that.`,
+    );
   return undefined;
+}
+
+/** K between the lower and the upper twentieth. */
+function spread(v: readonly number[]): number {
+  const sorted = [...v].sort((a, b) => a - b);
+  const inner = (share: number) => sorted[Math.floor((sorted.length - 1) * share)] ?? 0;
+  return inner(0.95) - inner(0.05);
+}
+
+/** Of a course from its first third to its last, as a share; `from` leaves out what came before. */
+function change(run: HeatRun, what: Course['what'], from = 0): number {
+  const v = courseOf(run, what)?.v ?? [];
+  const own = v.slice(Math.floor(v.length * from));
+  const third = Math.floor(own.length / 3);
+  if (third < 2) return 0;
+  const [early, late] = [mean(own.slice(0, third)), mean(own.slice(-third))];
+  return early > 0 ? late / early - 1 : 0;
+}
+
+/** Of a course from the best of its first tenth to its last third: what gave way in the first seconds. */
+function fromPeak(run: HeatRun, what: Course['what']): number {
+  const v = courseOf(run, what)?.v ?? [];
+  const first = v.slice(0, Math.max(2, Math.ceil(v.length / 10)));
+  const third = Math.floor(v.length / 3);
+  if (third < 2) return 0;
+  const peak = Math.max(...first);
+  return peak > 0 ? mean(v.slice(-third)) / peak - 1 : 0;
 }

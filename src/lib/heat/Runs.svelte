@@ -4,6 +4,7 @@
     attribute,
     dropBetween,
     heatRemedies,
+    pairOf,
     panelVerdict,
     runFit,
     SettleError,
@@ -34,8 +35,9 @@
   let first = $state<string | undefined>();
   let second = $state<string | undefined>();
   const pair = $derived.by((): readonly [RunFit, RunFit] | undefined => {
-    const a = said.find((each) => each.run.id === first) ?? said[0];
-    const b = said.find((each) => each.run.id === second) ?? said.at(-1);
+    const usual = pairOf(said);
+    const a = said.find((each) => each.run.id === first) ?? usual?.[0];
+    const b = said.find((each) => each.run.id === second) ?? usual?.[1];
     return a && b && a !== b ? [a, b] : undefined;
   });
   const drop = $derived(pair && dropBetween(...pair));
@@ -87,6 +89,7 @@
         {:else if !one.settling.settled}<b class="watch"
             >Not settled yet: {more(one)} minutes more.</b
           >{/if}
+        {#if one.caveat}<b class="watch">{one.caveat}</b>{/if}
         {#if one.driftKh !== undefined && Math.abs(one.driftKh) > 0.3}
           The room drifted {one.driftKh.toFixed(1)} K an hour, taken out.{/if}
         {#if one.pinned}

@@ -175,4 +175,16 @@ describe('heat/log, typed pairs and sensors', () => {
     expect(senseless).to.equal(1);
     expect(v.every((each) => each === 50)).to.equal(true);
   });
+  it('reads a unit that stands last without brackets, and thousandths since 1970', () => {
+    const log = logOf([
+      ['timestamp', 'CPU Temp °F', 'Core Clock MHz'],
+      ['1764220000000', '104', '3600'],
+      ['1764220005000', '122', '3500'],
+    ]);
+    expect([...log.seconds]).to.deep.equal([0, 5]);
+    expect(log.columns.map(({ name, unit, kind }) => `${name} ${unit} ${kind}`)).to.deep.equal([
+      'CPU Temp °F temperature',
+      'Core Clock MHz clock',
+    ]);
+  });
 });

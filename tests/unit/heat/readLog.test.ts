@@ -31,6 +31,15 @@ describe('workers/readLog', () => {
     expect(encodingOf(utf16(table))).to.equal('utf-16le');
     expect(encodingOf(utf16(table).slice(2))).to.equal('utf-16le');
     expect(encodingOf(western(table))).to.equal('windows-1252');
+    const turned = utf16(table).slice(2);
+    for (let i = 0; i + 1 < turned.length; i += 2)
+      [turned[i], turned[i + 1]] = [turned[i + 1]!, turned[i]!];
+    expect(encodingOf(turned), 'the other way round, without its mark').to.equal('utf-16be');
+  });
+  it('reads decimal commas that stand in quotes between commas', async () => {
+    const log = await readLog(sourceOf(utf8('Time,CPU [°C]\n"0,0","41,5"\n"2,5","42,5"\n')));
+    expect([...log.columns[0]!.values]).to.deep.equal([41.5, 42.5]);
+    expect([...log.seconds]).to.deep.equal([0, 2.5]);
   });
   for (const [name, bytes] of [
     ['UTF-8', utf8(table)],

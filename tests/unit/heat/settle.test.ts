@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   attribute,
   dropBetween,
+  pairOf,
   panelVerdict,
   runFit,
   settle,
@@ -128,10 +129,10 @@ describe('heat/run, what held it', () => {
     s,
     v: s.map(of),
   });
-  const pinned = (extra: Course[]) =>
+  const pinned = (extra: Course[], most = 80) =>
     runFit({
       ...runWith(60),
-      courses: [course('temperature', (t) => Math.min(95, 40 + t / 2)), ...extra],
+      courses: [course('temperature', (t) => Math.min(most, 40 + t / 2)), ...extra],
     }).pinned;
   it('throttling: flat and the clock gives way', () => {
     expect(pinned([course('clock', (t) => 4000 - t * 0.6)])?.by).to.equal('throttling');
@@ -140,6 +141,27 @@ describe('heat/run, what held it', () => {
   it('the fan: flat and the fan still rises', () => {
     expect(pinned([course('fan', (t) => 900 + t)])?.by).to.equal('fan');
     expect(pinned([course('fan', () => 1200)])).to.equal(undefined);
+  });
+  it('its limit from the start: flat at 95 °C at once, nobody logged the clock', () => {
+    expect(pinned([], 95)?.say).to.match(/limit of 95 °C/);
+    expect(pinned([], 80), 'no usual limit').to.equal(undefined);
+    expect(pinned([course('clock', () => 4000)], 95), 'the clock held').to.equal(undefined);
+    /* The clock falls in the first seconds and stands from then on. */
+    const early = course('clock', (t) => (t < 10 ? 4800 : 3600));
+    expect(pinned([early], 95)?.by).to.equal('throttling');
+  });
+  it('two coolers at the limit differ in clock, not in temperature', () => {
+    const held = (mhz: number) =>
+      runFit({
+        ...runWith(60),
+        courses: [
+          course('temperature', (t) => Math.min(95, 40 + t / 2)),
+          course('clock', (t) => (t < 10 ? 4800 : mhz)),
+        ],
+      });
+    expect(dropBetween(held(3200), held(3600)).say).to.equal(
+      'Both are held at their limit: 3200 MHz before, 3600 after, 12.5 % more.',
+    );
   });
   it('a fan that rose with the temperature and stays holds nothing, nor one beside a rising temperature', () => {
     const follows = course('fan', (t) => 900 + 400 * (1 - Math.exp(-t / 100)));
@@ -153,6 +175,26 @@ describe('heat/run, what held it', () => {
 });
 
 describe('heat/compare', () => {
+  it('never holds a rise against a temperature: where one room is not known the span says so', () => {
+    const before = runFit(runWith(70, { name: 'before', roomC: 30 }));
+    const { roomC: _, ...bare } = runWith(66, { name: 'after', changed: ['paste'], seed: 8 });
+    const drop = dropBetween(before, runFit(bare));
+    expect(drop.dropK).to.be.closeTo(4, 0.6);
+    expect(drop.lo).to.be.below(0);
+    expect(drop.hi).to.be.above(10);
+    expect(drop.doubts).to.include('the room was not read at both');
+  });
+  it('offers runs of one load, compares no others, and says what idle leaves open', () => {
+    const run = (name: string, load: HeatRun['load']) => runFit({ ...runWith(60, { name }), load });
+    const [a, b, c] = [run('a', 'full load'), run('b', 'idle'), run('c', 'full load')];
+    expect(pairOf([a, b, c])).to.deep.equal([a, c]);
+    expect(pairOf([a, b])).to.equal(undefined);
+    expect(dropBetween(a, b).say).to.match(/^Not to be compared: one ran full load/);
+    expect([a.caveat, b.caveat]).to.deep.equal([
+      undefined,
+      'Idle says nothing of its cooling: run it at full load.',
+    ]);
+  });
   it('compares rises over the room, and lays the drop to the only change', () => {
     const before = runFit(runWith(82, { name: 'before', roomC: 24 }));
     const after = runFit(runWith(70, { name: 'after', roomC: 22, changed: ['paste'], seed: 8 }));

@@ -227,6 +227,37 @@ describe('plugs/join, known adapters', () => {
     });
     expect(drives.impossible).to.deep.equal([]);
   });
+  it('makes the small adapters of the trade without being told amps, and says which it took', () => {
+    const pairs: [string, string][] = [
+      ['drive4', 'sata'],
+      ['sata', 'slimsata'],
+      ['sata', 'small4'],
+      ['sata', 'drive4'],
+      ['drive4', 'usb2'],
+    ];
+    for (const [from, to] of pairs) {
+      const made = joined([from], [to]);
+      expect(made.impossible, `${from} to ${to}`).to.eql([]);
+      expect(made.converters, `${from} to ${to}`).to.eql([]);
+      expect(made.notes.join(' ')).to.match(/taken as usual: .*[+]5V \d[.]\d A/);
+    }
+  });
+  it('leaves the 3.3 V pins of a drive open, and only those nobody spoke of', () => {
+    const made = joined(['drive4'], ['sata']);
+    expect(made.open.filter((each) => each.signal === '+3.3V')).to.have.length(2);
+    expect(joined(['main24'], ['sata']).wires.map((wire) => wire.signal)).to.include('+3.3V');
+    const asked = joined(['drive4'], ['sata'], { needs: [{ '+3.3V': 0.5 }] });
+    expect(asked.converters.map((each) => each.to)).to.eql(['+3.3V']);
+    expect(asked.impossible).to.eql([]);
+  });
+  it('counts said amps against the same contacts: a SATA plug of 4.4 A shares unevenly', () => {
+    expect(
+      joined(['drive4'], ['sata'], { needs: [{ '+12V': 4.4 }] }).impossible[0]?.say,
+    ).to.contain('+12V');
+    expect(joined(['drive4'], ['sata'], { needs: [{ '+12V': 4.4 }] }).notes.join(' ')).not.to.match(
+      /usual: .*12V/,
+    );
+  });
   it('asks 16 and 20 A for a CPU nobody spoke of', () => {
     const spec = { gives: [of('main24')], takes: [of('cpu4'), of('cpu8')] };
     expect([needOf(spec, 0, '+12V'), needOf(spec, 1, '+12V')]).to.deep.equal([16, 20]);

@@ -33,8 +33,9 @@ const OVER = 1.0001;
  * share by their ohms, and nets whose contacts are overdrawn are wired again with more.
  * Throws JoinError for a spec that makes no sense.
  */
-export function adapterRecipe(spec: AdapterSpec): Recipe {
-  checkSpec(spec);
+export function adapterRecipe(asked: AdapterSpec): Recipe {
+  checkSpec(asked);
+  const spec = withBus(asked);
   const known = remembering();
   const options = converterChoices(spec).map((chosen) => {
     const placed = placeConverters(spec, chosen);
@@ -51,6 +52,21 @@ export function adapterRecipe(spec: AdapterSpec): Recipe {
   );
   const { most } = shared(spec, solved.nets, strands, solved.loaded);
   return recipe(spec, placed, best ? { ...solved, bound } : solved, strands, most);
+}
+
+/** Five volts are five volts: a USB side is fed by +5 V where nothing else brings VBUS. */
+function withBus(spec: AdapterSpec): AdapterSpec {
+  if (givesRail(spec, 'VBUS') || !givesRail(spec, '+5V')) return spec;
+  const takes = spec.takes.map((plug) =>
+    plug.pins.includes('VBUS')
+      ? { ...plug, pins: plug.pins.map((name) => (name === 'VBUS' ? '+5V' : name)) }
+      : plug,
+  );
+  const needs = spec.needs?.map((each) => {
+    const { VBUS, ...others } = each ?? {};
+    return VBUS === undefined ? each : { ...others, '+5V': VBUS };
+  });
+  return { ...spec, takes, ...(needs && { needs }) };
 }
 
 const total = (each: { placed: PlacedConverter[]; solved: Solved }) =>

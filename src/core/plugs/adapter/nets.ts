@@ -25,12 +25,21 @@ export interface Net {
 /** Amps a logic signal carries: nothing to speak of. */
 const SIGNAL_A = 0.02;
 const HEADER_LOAD_A = 0.3;
+/** Contacts of drives, USB and the like: a plug of them is not loaded to what a supply's usual plug bears, A. */
+const SMALL_CONTACT_A = 3;
 
 export const pinsOf = (plug: Plug, is: (name: string) => boolean): number[] =>
   plug.pins.flatMap((name, i) => (is(name) ? [i + 1] : []));
 
 const ends = (side: 'give' | 'take', plug: number, pins: readonly number[]): End[] =>
   pins.map((pin) => ({ side, plug, pin }));
+
+/** What one drive draws while it runs; for a moment, as it spins up, half as much again. Common practice, no source. */
+const driveA: Record<string, number> = { '+12V': 1.5, '+5V': 1, '+3.3V': 1 };
+
+/** A third of what its contacts bear: contacts share unevenly, and returns bear every rail. */
+const thirdOf = (plug: Plug, name: string): number =>
+  ((plug.contactA ?? Infinity) * pinsOf(plug, (pin) => pin === name).length) / 3;
 
 /** Amps a taking plug needs of one rail: said, or usual for its family. */
 export function needOf(spec: AdapterSpec, k: number, name: string): number {
@@ -39,17 +48,32 @@ export function needOf(spec: AdapterSpec, k: number, name: string): number {
   const plug = spec.takes[k];
   /* A CPU called 65 W boosts to 117 to 220 W: never less where nobody said (boost limits of data sheets, unverified). */
   if (plug && name === '+12V' && plug.group === 'processor') return plug.ways === 4 ? 16 : 20;
-  if (plug?.limitW && name === '+12V') return plug.limitW / 12;
+  if (plug?.group === 'drive') return Math.min(driveA[name] ?? 0, thirdOf(plug, name));
+  const amps = plug?.contactA ?? Infinity;
   /* A fan or a light on a header. */
-  if (plug && (plug.contactA ?? 9) <= 1) return HEADER_LOAD_A;
+  if (amps <= 1) return HEADER_LOAD_A;
+  if (plug && amps <= SMALL_CONTACT_A) return Math.min(usualA[name] ?? 0, thirdOf(plug, name));
+  if (plug?.limitW && name === '+12V') return plug.limitW / 12;
   return usualA[name] ?? 0;
 }
 
+/** A drive of today needs no 3.3 V: those pins stay open unless somebody says amps, or the giving side has it. */
+export const isSpare = (spec: AdapterSpec, k: number, name: string): boolean =>
+  name === '+3.3V' &&
+  spec.takes[k]?.group === 'drive' &&
+  spec.needs?.[k]?.[name] === undefined &&
+  !givesRail(spec, name);
+
 export const isRail = (name: string): boolean => signal(name).direction === 'feeds';
+
+/** Rails one taking plug wants, each once. */
+export const railsOf = (spec: AdapterSpec, k: number): string[] => [
+  ...new Set(spec.takes[k]?.pins.filter((name) => isRail(name) && !isSpare(spec, k, name))),
+];
 
 /** Rails the takes want, each once. */
 export const railsWanted = (spec: AdapterSpec): string[] => [
-  ...new Set(spec.takes.flatMap((plug) => plug.pins.filter(isRail))),
+  ...new Set(spec.takes.flatMap((_, k) => railsOf(spec, k))),
 ];
 
 export const givesRail = (spec: AdapterSpec, name: string): boolean =>

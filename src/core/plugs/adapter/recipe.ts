@@ -1,5 +1,6 @@
 import { signal } from '../../standards/plugs/index.ts';
 import type { Wire } from './assign.ts';
+import { needOf, railsOf } from './nets.ts';
 import { tiesOf } from './ties.ts';
 import type { End, AdapterSpec, AdapterWire, PlacedConverter, Recipe, Tie } from './types.ts';
 import type { Wired } from './wiring.ts';
@@ -85,6 +86,14 @@ function colourOf(name: string, all: readonly string[]): string {
 
 function notesOf(spec: AdapterSpec, placed: readonly PlacedConverter[]): string[] {
   return [
+    ...spec.takes.flatMap((plug, k) => {
+      const unsaid = railsOf(spec, k).filter((name) => spec.needs?.[k]?.[name] === undefined);
+      return unsaid.length === 0
+        ? []
+        : [
+            `Amps of the ${plug.name} taken as usual: ${unsaid.map((name) => `${name} ${needOf(spec, k, name).toFixed(1)} A`).join(', ')}. Where more is drawn, say so.`,
+          ];
+    }),
     ...placed.map(
       (each) =>
         `${each.name}: ${each.outA.toFixed(1)} A out, up to ${each.inA.toFixed(1)} A of ${each.from} in. Set its volts before the board is plugged in.`,

@@ -1,6 +1,6 @@
 import { signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../mate/index.ts';
-import { isRail, pinsOf } from './nets.ts';
+import { isRail, isSpare, pinsOf } from './nets.ts';
 import type { End, AdapterSpec, Recipe } from './types.ts';
 import { table } from '../../units/table.ts';
 
@@ -116,6 +116,14 @@ function taking(spec: AdapterSpec, end: End, name: string, brings: Has, kept: Ke
   if (name === 'PS_ON#') return enable(end, 'PS_ON', brings, kept);
   if (name === 'PS_ON') return enable(end, 'PS_ON#', brings, kept);
   if (name === 'PWR_OK') return powerGood(end, brings, kept);
+  if (isSpare(spec, end.plug, name)) {
+    kept.open.push({
+      end,
+      signal: name,
+      say: `${name} left open: drives of today do without; card-sized ones (mSATA) may not`,
+    });
+    return;
+  }
   if (isRail(name)) {
     kept.impossible.push({
       end,

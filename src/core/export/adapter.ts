@@ -109,6 +109,10 @@ export function adapterSvg(recipe: Recipe): string {
       }),
     ];
   });
+  const side = laid.sense.flatMap(({ pin, x, y }) => [
+    box(x - 0.6, y - 0.6, 1.2, 1.2),
+    text(x, y + 2, 1.3, pin),
+  ]);
   const boards = laid.converters.flatMap(({ x, y, w, h }, i) => [
     box(x, y, w, h),
     text(x + w / 2, y + h / 2 + 1, 2, recipe.converters[i]?.name.replace('converter ', '') ?? ''),
@@ -125,7 +129,7 @@ export function adapterSvg(recipe: Recipe): string {
       : [],
   );
   const [w, h] = [laid.width + 2 * margin, laid.height + 2 * margin];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}mm" height="${n(h)}mm" viewBox="${-margin} ${-margin} ${n(w)} ${n(h)}">\n${[...faces, ...boards, ...wires, ...ties].join('\n')}\n</svg>\n`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${n(w)}mm" height="${n(h)}mm" viewBox="${-margin} ${-margin} ${n(w)} ${n(h)}">\n${[...faces, ...side, ...boards, ...wires, ...ties].join('\n')}\n</svg>\n`;
 }
 
 const n = (value: number) => String(Math.round(value * 100) / 100);

@@ -8,6 +8,7 @@
     takeView,
     type Recipe,
   } from '$core/plugs/adapter/index.ts';
+  import { senseNames } from '$core/standards/plugs/index.ts';
   import { inkOf, inks, isDark, shortName } from '$lib/draw/inks.ts';
 
   interface Props {
@@ -59,6 +60,12 @@
     <text class="number" x={x + w / 2 + 1} y={y + h / 2 + 3.6}
       >{recipe.converters[i]?.outA.toFixed(1)} A</text
     >
+  {/each}
+  {#each laid.sense as { plug, pin, x, y } (pin + plug)}
+    <rect class="pin" x={x - 0.6} y={y - 0.6} width="1.2" height="1.2" rx="0.2" fill="var(--paper)"
+      ><title>{plugLetter('sense', plug)}{pin} {senseNames[pin]}</title></rect
+    >
+    <text class="pad" {x} y={y + 2.1} text-anchor="middle">{pin}</text>
   {/each}
   {#each recipe.ties as tie (endName(tie.end))}
     {#if tie.at}

@@ -258,6 +258,65 @@ describe('plugs/join, known adapters', () => {
       /usual: .*12V/,
     );
   });
+  describe('the side contacts of a 12V-2x6 (PCI Express CEM 5.1, from memory)', () => {
+    /* SENSE0, SENSE1 to ground or open, by what feeds it: 75 W a 6-pin, 150 W an 8-pin. */
+    const table: [gives: string[], watts: number, sense0: string, sense1: string][] = [
+      [['card8', 'card8', 'card8', 'card8'], 600, 'COM', 'COM'],
+      [['card8', 'card8', 'card8'], 450, 'open', 'COM'],
+      [['card8', 'card8'], 300, 'COM', 'open'],
+      [['card8', 'card8', 'card6'], 300, 'COM', 'open'],
+    ];
+    for (const [gives, watts, sense0, sense1] of table)
+      it(`${gives.join(', ')}: ${watts} W`, () => {
+        const made = joined(gives, ['card16']);
+        const [how, other] = (['S3', 'S4'] as const).map((pin) =>
+          made.open.some((open) => open.end.pin === pin)
+            ? 'open'
+            : made.ties.find((tie) => tie.end.pin === pin)?.to,
+        );
+        expect([how, other]).to.eql([sense0, sense1]);
+        /* Of the amps it may then draw, one contact of six may get too many: said, not coded away. */
+        const faults = made.impossible
+          .map((each) => each.say)
+          .filter((say) => !/share unevenly/.test(say));
+        expect(faults).to.eql([]);
+        expect(made.impossible.length > 0).to.equal(watts > 300);
+        expect(needOf(made, 0, '+12V')).to.equal(watts / 12);
+        expect(made.ties.find((tie) => tie.end.side === 'sense')?.say).to.contain(`${watts} W`);
+      });
+    it('codes 150 W by joining the two, or by leaving them open on the older plug', () => {
+      const made = joined(['card8'], ['card16']);
+      expect(made.ties.map((tie) => [endName(tie.end), tie.to, tie.at && endName(tie.at)])).to.eql([
+        ['PS4', 'SENSE0', 'PS3'],
+      ]);
+      expect(joined(['card8'], ['card16old']).ties).to.eql([]);
+    });
+    it('refuses what cannot be coded, and more than is coded', () => {
+      expect(
+        joined(['card6'], ['card16'])
+          .impossible.map((each) => each.say)
+          .join(),
+      ).to.contain('75 W feed it');
+      expect(
+        joined(['card8', 'card8'], ['card16'], { needs: [{ '+12V': 30 }] })
+          .impossible.map((each) => each.say)
+          .join(),
+      ).to.contain('allows 300 W to be coded, 360 W are wanted');
+    });
+    it('bears 9.2 A on AWG 16 only', () => {
+      expect(ratedA(of('card16'), 16)).to.equal(9.2);
+      expect(ratedA(of('card16'), 18)).to.be.within(6, 8);
+    });
+  });
+  it('sets the limit of the first power over the test load, on the DC side', () => {
+    const rows = live(joined(['main24'], ['card8'], { needs: [{ '+12V': 9 }] }));
+    const limit = Number(/set to ([\d.]+) A/.exec(rows[0]?.do ?? '')?.[1]);
+    const lamp = Number(/12 V lamp of (\d+) W/.exec(rows[0]?.do ?? '')?.[1]);
+    const ohm = Number(/with ([\d.]+) Ω/.exec(rows[1]?.say ?? '')?.[1]);
+    expect(limit / (12 / ohm)).to.be.closeTo(1.5, 0.05);
+    expect(lamp / 12).to.be.at.least(limit);
+    expect(rows[0]?.do).to.contain('Never a lamp in the mains');
+  });
   it('asks 16 and 20 A for a CPU nobody spoke of', () => {
     const spec = { gives: [of('main24')], takes: [of('cpu4'), of('cpu8')] };
     expect([needOf(spec, 0, '+12V'), needOf(spec, 1, '+12V')]).to.deep.equal([16, 20]);

@@ -15,9 +15,9 @@ export function ampacity(kind: Contacts, awg: number, loaded: number): number {
 export function ratedA(plug: Plug, awg: number): number {
   if (plug.contactA === undefined) return contactA(plug.ways, awg);
   /* A rating of the publication holds for the wire its crimp is made for; thinner carries less. */
-  return plug.pitchMm >= 2.9
-    ? plug.contactA * Math.min(1, contactA(4, awg) / contactA(4, 18))
-    : plug.contactA;
+  if (plug.pitchMm < 2.9) return plug.contactA;
+  const made = plug.contactAwg ?? 18;
+  return plug.contactA * Math.min(1, wireA(awg, 1) / wireA(made, 1));
 }
 
 /** Gauges a crimp of this pitch takes (common practice, no source). */

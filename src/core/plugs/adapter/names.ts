@@ -6,7 +6,7 @@ export function endName(end: End): string {
   return `${plugLetter(end.side, end.plug)}${end.pin}`;
 }
 
-export const plugLetter = (side: 'give' | 'take', plug: number): string =>
+export const plugLetter = (side: 'give' | 'take' | 'sense', plug: number): string =>
   String.fromCharCode((side === 'give' ? 65 : 80) + plug);
 
 export const same = (a: End, b: End): boolean =>
@@ -19,6 +19,9 @@ export const wireLine = (wire: AdapterWire): string =>
     ...(wire.spliceFrom ? [`splice ${endName(wire.from)}`] : []),
     ...(wire.spliceTo ? [`splice ${endName(wire.to)}`] : []),
   ].join(' ');
+
+/** A tie beside its own plug, mm. */
+const TIE_MM = 60;
 
 /** Pieces, or millimetres of what is bought by its length. */
 export interface ShopLine {
@@ -39,7 +42,7 @@ export function shopping(recipe: Recipe): ShopLine[] {
   const crimped = new Map<string, { mm: number; awg: number }>();
   for (const wire of recipe.wires) {
     for (const end of [wire.from, wire.to]) {
-      if (end.side === 'converter') continue;
+      if (end.side === 'converter' || end.side === 'sense') continue;
       const plug = (end.side === 'give' ? recipe.gives : recipe.takes)[end.plug];
       if (plug && !crimped.has(endName(end)))
         crimped.set(endName(end), { mm: plug.pitchMm, awg: wire.awg });
@@ -49,6 +52,9 @@ export function shopping(recipe: Recipe): ShopLine[] {
   for (const { mm, awg } of crimped.values()) add(`crimp contact, ${mm} mm, for AWG ${awg}`, 1);
   if (recipe.splices > 0) add('shrink sleeve for a splice', recipe.splices);
   for (const each of recipe.converters) add(each.name, 1);
-  for (const tie of recipe.ties) if (tie.through) add(tie.through, 1);
+  for (const tie of recipe.ties) {
+    if (tie.through) add(tie.through, 1);
+    if (tie.end.side === 'sense') add('wire AWG 28 for a side contact', TIE_MM, 'mm');
+  }
   return [...lines.values()];
 }

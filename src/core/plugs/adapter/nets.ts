@@ -1,6 +1,7 @@
 import { usualA, type Converter } from '../../standards/converters.ts';
-import { signal, type Plug } from '../../standards/plugs/index.ts';
+import { hasSense, signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../mate/index.ts';
+import { codeOf } from './sense.ts';
 import type { End, AdapterSpec, PlacedConverter } from './types.ts';
 
 /** Contacts that are alike: one plug, one signal. */
@@ -24,6 +25,8 @@ export interface Net {
 
 /** Amps a logic signal carries: nothing to speak of. */
 const SIGNAL_A = 0.02;
+/** The least a 12V-2x6 can be coded to, W. */
+const LEAST_CODED_W = 150;
 const HEADER_LOAD_A = 0.3;
 /** Contacts of drives, USB and the like: a plug of them is not loaded to what a supply's usual plug bears, A. */
 const SMALL_CONTACT_A = 3;
@@ -53,6 +56,8 @@ export function needOf(spec: AdapterSpec, k: number, name: string): number {
   /* A fan or a light on a header. */
   if (amps <= 1) return HEADER_LOAD_A;
   if (plug && amps <= SMALL_CONTACT_A) return Math.min(usualA[name] ?? 0, thirdOf(plug, name));
+  if (plug && hasSense(plug) && name === '+12V')
+    return (codeOf(spec, k, (other) => needOf(spec, other, '+12V'))?.watts ?? LEAST_CODED_W) / 12;
   if (plug?.limitW && name === '+12V') return plug.limitW / 12;
   return usualA[name] ?? 0;
 }

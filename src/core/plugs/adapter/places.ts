@@ -1,4 +1,10 @@
-import { seen, type Plug, type View } from '../../standards/plugs/index.ts';
+import {
+  hasSense,
+  seen,
+  type Plug,
+  type SenseContact,
+  type View,
+} from '../../standards/plugs/index.ts';
 import type { End } from './types.ts';
 
 /**
@@ -24,6 +30,8 @@ export interface Spot {
 export interface Laid {
   plugs: { side: 'give' | 'take'; plug: number; x: number; y: number; w: number; h: number }[];
   converters: { x: number; y: number; w: number; h: number }[];
+  /** Side contacts of taking plugs that have them. */
+  sense: { plug: number; pin: SenseContact; x: number; y: number }[];
   width: number;
   height: number;
   /** The middle of a pin or pad, and the way its wire leaves. */
@@ -36,6 +44,10 @@ const betweenFor = (plugs: readonly Plug[]) =>
   Math.max(22, ...plugs.map((plug) => plug.pitchMm * 8.5));
 /** Converters lie beside the wires, one under the other, their pads towards them. */
 const CONVERTER = { w: 20, h: 11, gap: 3, away: 10 };
+
+const SENSE: readonly SenseContact[] = ['S1', 'S2', 'S3', 'S4'];
+/** Pitch of the side contacts, mm (from memory). */
+const SENSE_PITCH = 2;
 
 const across = (plug: Plug) => Math.ceil(plug.ways / plug.rows);
 const EDGE = 3;
@@ -74,9 +86,19 @@ export function layOut(gives: readonly Plug[], takes: readonly Plug[], converter
     w: CONVERTER.w,
     h: CONVERTER.h,
   }));
+  const senseAt = (box: Laid['plugs'][number], pin: SenseContact) => ({
+    x: box.x + box.w / 2 + (SENSE.indexOf(pin) - (SENSE.length - 1) / 2) * SENSE_PITCH,
+    y: box.y + 1.2,
+  });
   return {
     plugs: boxes,
     converters: boards,
+    sense: boxes.flatMap((box) => {
+      const plug = box.side === 'take' ? takes[box.plug] : undefined;
+      return plug && hasSense(plug)
+        ? SENSE.map((pin) => ({ plug: box.plug, pin, ...senseAt(box, pin) }))
+        : [];
+    }),
     width,
     height: top + between + bottom,
     at: (end) => {
@@ -86,8 +108,11 @@ export function layOut(gives: readonly Plug[], takes: readonly Plug[], converter
         return { x: board.x, y: board.y + board.h * at, dx: -1, dy: 0 };
       }
       const plug = (end.side === 'give' ? gives : takes)[end.plug];
-      const box = boxes.find((each) => each.side === end.side && each.plug === end.plug);
+      const side = end.side === 'sense' ? 'take' : end.side;
+      const box = boxes.find((each) => each.side === side && each.plug === end.plug);
       if (!plug || !box) return { x: 0, y: 0, dx: 0, dy: 1 };
+      /* The side contacts lie along the latch, between it and the row of pins. */
+      if (end.side === 'sense') return { ...senseAt(box, end.pin), dx: 0, dy: -1 };
       const upright = seen(plug, end.pin, end.side === 'give' ? giveView : takeView);
       const place =
         end.side === 'give'

@@ -1,6 +1,7 @@
-import { signal } from '../../standards/plugs/index.ts';
+import { hasSense, signal } from '../../standards/plugs/index.ts';
 import type { Wire } from './assign.ts';
 import { needOf, railsOf } from './nets.ts';
+import { senseNote } from './sense.ts';
 import { tiesOf } from './ties.ts';
 import type { End, AdapterSpec, AdapterWire, PlacedConverter, Recipe, Tie } from './types.ts';
 import type { Wired } from './wiring.ts';
@@ -46,7 +47,7 @@ export function recipe(
     spliceTo: again(strand.to),
     mostA: most.get(strand),
   }));
-  const ties = kept.ties.map((tie) => ({ ...tie, at: tiedTo(tie, wires) }));
+  const ties = kept.ties.map((tie) => ({ ...tie, at: tie.at ?? tiedTo(tie, wires) }));
   const extra = kept.ties.length * TIE_MINUTES + converterMinutes(placed);
   return {
     gives: spec.gives,
@@ -69,7 +70,8 @@ export function recipe(
 /** The nearest pin of its own plug that carries the net, else any that does. */
 function tiedTo(tie: Tie, wires: readonly AdapterWire[]): End | undefined {
   const ends = wires.flatMap((wire) => (wire.signal === tie.to ? [wire.from, wire.to] : []));
-  const own = ends.filter((end) => end.side === tie.end.side && end.plug === tie.end.plug);
+  const side = tie.end.side === 'sense' ? 'take' : tie.end.side;
+  const own = ends.filter((end) => end.side === side && end.plug === tie.end.plug);
   const far = (end: End) => Math.abs(Number(end.pin) - Number(tie.end.pin));
   return [...own].sort((a, b) => far(a) - far(b))[0] ?? ends[0];
 }
@@ -94,6 +96,7 @@ function notesOf(spec: AdapterSpec, placed: readonly PlacedConverter[]): string[
             `Amps of the ${plug.name} taken as usual: ${unsaid.map((name) => `${name} ${needOf(spec, k, name).toFixed(1)} A`).join(', ')}. Where more is drawn, say so.`,
           ];
     }),
+    ...spec.takes.filter(hasSense).map(senseNote),
     ...placed.map(
       (each) =>
         `${each.name}: ${each.outA.toFixed(1)} A out, up to ${each.inA.toFixed(1)} A of ${each.from} in. Set its volts before the board is plugged in.`,

@@ -118,8 +118,8 @@ export function live(recipe: Recipe): LiveRow[] {
   const good = recipe.wires.find((wire) => wire.signal === 'PWR_OK');
   return [
     {
-      do: 'The board stays off. Limit the current: a bench PSU set to 1 A, or a lamp in series.',
-      say: 'First power of anything home-made goes through a limit.',
+      do: `The board stays off. Limit the current on the DC side: a bench PSU set to ${limitA(running).toFixed(1)} A, or a 12 V lamp of ${lampW(running)} W in the rail under test. Never a lamp in the mains.`,
+      say: 'First power of anything home-made goes through a limit; it lies half over the test load, so that only a fault meets it.',
     },
     ...standby.map((wire, i): LiveRow => ({
       ...(i === 0 ? { do: 'Rocker on, machine off.' } : {}),
@@ -145,6 +145,12 @@ export function live(recipe: Recipe): LiveRow[] {
     { do: 'All within? Off, discharge, then the board. Feel the crimps after a minute.', say: '' },
   ];
 }
+
+/** Half over the largest test load; a limit below the load would look like a fault. */
+const limitA = (wires: readonly AdapterWire[]) => 1.5 * Math.max(0.1, ...wires.map(loadA));
+/** A lamp that lets those amps pass on 12 V, of the sizes car lamps come in (common practice, no source). */
+const lampW = (wires: readonly AdapterWire[]) =>
+  [5, 10, 21, 35, 55].find((watts) => watts / 12 >= limitA(wires)) ?? 55;
 
 function expected(
   wire: AdapterWire,

@@ -1,6 +1,7 @@
 import { signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../mate/index.ts';
-import { isRail, isSpare, pinsOf } from './nets.ts';
+import { isRail, isSpare, needOf, pinsOf } from './nets.ts';
+import { senseOf } from './sense.ts';
 import type { End, AdapterSpec, Recipe } from './types.ts';
 import { table } from '../../units/table.ts';
 
@@ -51,6 +52,10 @@ export function tiesOf(
       });
     each(plug, 'take', k, (end, name) => taking(spec, end, name, brings, kept));
     kept.impossible.push(...noWayBack(plug, k));
+    const sense = senseOf(spec, plug, k, (other) => needOf(spec, other, '+12V'));
+    kept.ties.push(...sense.ties);
+    kept.open.push(...sense.open);
+    kept.impossible.push(...sense.impossible);
   });
   spec.gives.forEach((plug, i) =>
     each(plug, 'give', i, (end, name) => giving(end, name, takes, brings, kept)),

@@ -1,5 +1,5 @@
 import type { Converter } from '../../standards/converters.ts';
-import type { Plug } from '../../standards/plugs/index.ts';
+import type { Plug, SenseContact } from '../../standards/plugs/index.ts';
 
 /** What is to be joined. Signals are named as in standards/plugs; amps, mm, AWG. */
 export interface AdapterSpec {
@@ -26,6 +26,8 @@ export interface AdapterSpec {
 
 export type End =
   | { side: 'give' | 'take'; plug: number; pin: number }
+  /** A side contact of a taking 12V-2x6. */
+  | { side: 'sense'; plug: number; pin: SenseContact }
   | { side: 'converter'; plug: number; pin: 'in' | 'out' | 'return' };
 
 export interface AdapterWire {

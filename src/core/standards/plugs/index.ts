@@ -7,6 +7,7 @@ import { levels } from './signals.ts';
 import { barrels, smallPlugs } from './small.ts';
 
 export { placeOf, seen, views, type Group, type Numbering, type Plug, type View } from './plug.ts';
+export { codeFor, hasSense, senseNames, type SenseCode, type SenseContact } from './sense.ts';
 export { atLoad, contactA, signal, type Direction, type Signal } from './signals.ts';
 
 /** The shelf of plugs: every connector the house knows, families of makers' plugs last. */

@@ -43,6 +43,8 @@ export interface Plug {
   goesAs?: readonly string[];
   /** Amps one contact carries, where the publication says so rather than the housing. */
   contactA?: number;
+  /** The gauge that figure holds on; on thinner wire a contact carries less. 18 where nothing is said. */
+  contactAwg?: number;
   /** Watts the publication allows through the plug, if it says. */
   limitW?: number;
   source: Source;

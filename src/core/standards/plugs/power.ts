@@ -119,6 +119,7 @@ export const powerPlugs: readonly Plug[] = [
     latch:
       'over the four side contacts: S1 CARD_PWR_STABLE, S2 CARD_CBL_PRES#, S3 SENSE0, S4 SENSE1; both sense open: 0 W',
     contactA: 9.2,
+    contactAwg: 16,
     limitW: 600,
     source: cem51,
   },
@@ -133,6 +134,7 @@ export const powerPlugs: readonly Plug[] = [
     pins: [...times('+12V', 6), ...times('COM', 6)],
     latch: 'over the four side contacts; both sense open: 150 W',
     contactA: 9.2,
+    contactAwg: 16,
     limitW: 600,
     source: cem50,
   },

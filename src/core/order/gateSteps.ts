@@ -1,12 +1,30 @@
-import type { Plan } from '../model/lookup/plan.ts';
-import type { Kind, Schools } from '../model/types/types.ts';
+import { partOfKind, partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { trainingOf } from '../model/lookup/training.ts';
+import type { Schools } from '../model/types/types.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
+import { pictureFrom, type Gated } from './gates.ts';
 import type { Step } from './step.ts';
 
+/** Between two gates nothing is fitted under standby power. */
+const off = (id: string, after: string[]): Step =>
+  step({
+    id,
+    phase: 'gate',
+    title: 'Off, unplug, hold the power button 10 to 15 s',
+    minutes: 1,
+    cautions: [cautions.unplug],
+    after,
+  });
+
 /** Gates from the least parts to the lid, each with what must be seen. */
-export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): Step[] {
-  const has = (kind: Kind) => plan.seats.some((placed) => placed.kind === kind);
+export function gateSteps(
+  plan: Plan,
+  boardMoves: boolean,
+  schools: Schools,
+  coming: readonly Placed[],
+  gated: Gated,
+): Step[] {
   const homeMade = [...(plan.job?.wants ?? [])].some((want) => want.what.startsWith('adapter'));
   const warn = homeMade ? [cautions.adapter] : [];
   const steps: Step[] = [];
@@ -15,48 +33,51 @@ export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): St
       step({
         id: 'bench-start',
         phase: 'bench start',
-        title: 'Start the board on the bench: CPU, one module, screen',
+        title: 'Start the board on the bench: CPU with its cooler, one module, screen',
         minutes: 15,
-        gate: 'a picture, and all the RAM counted; new RAM may take two minutes, leave it',
+        gate: `a picture, and all the RAM counted; ${trainingOf(plan).words}, leave it`,
         cautions: warn,
         after: ['prepare', 'out'],
         why: 'a fault found here costs minutes, in the case an hour',
       }),
+      { ...off('off-bench', ['bench-start']), phase: 'bench start' },
     );
   }
+  const late = new Set([...gated.cards, ...gated.drives]);
   steps.push(
     step({
       id: 'gate-picture',
       phase: 'gate',
-      title: 'Start in the case: screen and RAM only',
+      title: firstTitle(plan, late.size > 0),
       minutes: 5,
       gate: 'a picture; if it started outside and not here, look for a short under the board',
       cautions: warn,
-      after: ['in', 'shell', 'out'],
+      after: [
+        ...coming.filter((each) => !late.has(each.seat)).map((each) => `in:${each.seat}`),
+        'shell',
+        'out',
+      ],
     }),
   );
-  if (has('card'))
+  let last = 'gate-picture';
+  const next = (id: string, title: string, gate: string, seats: ReadonlySet<string>) => {
+    if (seats.size > 0) steps.push(off(offBefore(id), [last]));
     steps.push(
       step({
-        id: 'gate-card',
+        id,
         phase: 'gate',
-        title: 'Start with the card',
+        title,
         minutes: 5,
-        gate: 'a picture from the card',
-        after: ['gate-picture'],
+        gate,
+        after: [last, ...[...seats].map((seat) => `in:${seat}`)],
       }),
     );
-  if (has('drive'))
-    steps.push(
-      step({
-        id: 'gate-drives',
-        phase: 'gate',
-        title: 'Start with the drives',
-        minutes: 5,
-        gate: 'every drive is listed',
-        after: ['gate-picture', 'gate-card'],
-      }),
-    );
+    last = id;
+  };
+  if (gated.cards.size > 0)
+    next('gate-card', 'Start with the card', 'a picture from the card', gated.cards);
+  if (partOfKind(plan, 'drive'))
+    next('gate-drives', 'Start with the drives', 'every drive is listed', gated.drives);
   steps.push(
     step({
       id: 'gate-stress',
@@ -64,8 +85,8 @@ export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): St
       title: 'Stress run, ten minutes at full load',
       minutes: 2,
       leaveMinutes: 10,
-      gate: 'no stop, CPU under 85 °C',
-      after: ['gate-picture', 'gate-card', 'gate-drives'],
+      gate: `no stop, no throttling, ${limitOf(plan)}`,
+      after: [last],
     }),
     step({
       id: 'close',
@@ -85,4 +106,31 @@ export function gateSteps(plan: Plan, boardMoves: boolean, schools: Schools): St
     }),
   );
   return steps;
+}
+
+/** The step that unplugs before what a gate is for is fitted. */
+export const offBefore = (gate: string): string => `off-${gate}`;
+
+function firstTitle(plan: Plan, least: boolean): string {
+  const from = pictureFrom(plan);
+  const cards = partsOfKind(plan, 'card').length;
+  if (!least) return 'Start in the case';
+  if (from === 'card') return 'Start in the case: screen on the card, RAM, no drives';
+  return from === 'unknown' && cards > 0
+    ? 'Start in the case: screen and RAM only; the card too where the CPU has no graphics of its own'
+    : 'Start in the case: screen and RAM only';
+}
+
+/** Sockets whose CPUs are made to run at 95 to 100 °C under load (common practice, no source). */
+const hotSockets = ['AM5', 'LGA1700', 'LGA1851'];
+
+function limitOf(plan: Plan): string {
+  const processor = partOfKind(plan, 'processor');
+  const board = partOfKind(plan, 'board');
+  const socket =
+    (processor && textAt(plan, processor, 'socket')?.text) ??
+    (board && textAt(plan, board, 'socket')?.text);
+  const hot = "CPU 10 °C under its maker's limit (95 to 100)";
+  if (socket === undefined) return `CPU under 85 °C; since about 2022: ${hot}`;
+  return hotSockets.includes(socket) ? hot : 'CPU under 85 °C';
 }

@@ -1,7 +1,10 @@
-import { appliedOf, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { appliedOf, isSort, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Kind, Schools } from '../model/types/types.ts';
+import { risers } from '../model/properties/smallSorts.ts';
 import { stepIdOf } from '../remedies/index.ts';
+import { offBefore } from './gateSteps.ts';
+import type { Gated } from './gates.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import { hands, onBoard } from './handwork.ts';
@@ -10,15 +13,18 @@ import type { Step } from './step.ts';
 /** In: what sits on the board first, then the board, leads while there is room, supply, card, drives. */
 export function inSteps(
   plan: Plan,
-  coming: Placed[],
+  coming: readonly Placed[],
   boardMoves: boolean,
   schools: Schools,
+  gated: Gated,
 ): Step[] {
   const present = new Set(coming.map((placed) => placed.seat));
   const ids = (kinds: readonly Kind[]) =>
     coming.filter((placed) => kinds.includes(placed.kind)).map((placed) => `in:${placed.seat}`);
+  const risersIn = coming
+    .filter((placed) => isSort(plan, placed, risers))
+    .map((placed) => `in:${placed.seat}`);
   return coming
-    .filter((placed) => placed.kind !== 'case')
     .filter(
       (placed) =>
         !(
@@ -41,7 +47,10 @@ export function inSteps(
         fasteners: hands[placed.kind].fasteners,
         cautions: placed.kind === 'supply' ? [cautions.mains, cautions.maker] : [],
         after: [
-          ...inAfter(placed, ids, boardMoves, schools),
+          ...inAfter(placed, ids, boardMoves, schools, gated.early.has(placed.seat)),
+          ...(placed.kind === 'card' ? risersIn : []),
+          ...(gated.cards.has(placed.seat) ? [offBefore('gate-card')] : []),
+          ...(gated.drives.has(placed.seat) ? [offBefore('gate-drives')] : []),
           ...(placed.kind === 'processor' ? appliedOf(plan, 'firmwareFirst').map(stepIdOf) : []),
         ],
         why:
@@ -70,9 +79,10 @@ function inAfter(
   ids: (kinds: readonly Kind[]) => string[],
   boardMoves: boolean,
   schools: Schools,
+  early: boolean,
 ): string[] {
   const out = [`out:${placed.seat}`, 'open'];
-  const bench = schools.start === 'bench' && boardMoves ? ['bench-start'] : [];
+  const bench = schools.start === 'bench' && boardMoves ? ['off-bench'] : [];
   switch (placed.kind) {
     case 'processor':
       return out;
@@ -93,10 +103,10 @@ function inAfter(
     case 'supply':
       return [...out, 'shell', ...(schools.supply === 'last' ? ids(['board', 'leads']) : [])];
     case 'card':
-      return [...out, 'shell', ...ids(['board', 'leads', 'supply'])];
+      return [...out, 'shell', ...ids(early ? ['board'] : ['board', 'leads', 'supply'])];
     case 'drive':
     case 'fan':
-      return [...out, 'shell', ...ids(['board', 'supply'])];
+      return [...out, 'shell', ...ids(early ? ['board'] : ['board', 'supply'])];
     default:
       return [...out, ...ids(['board'])];
   }

@@ -22,7 +22,7 @@ const phases: readonly Phase[] = [
  * says what stands in whose way in this case: it overrules the school where they differ.
  */
 export function workOrder(plan: Plan, schools: Schools, blocked: readonly Blockage[] = []): Step[] {
-  return sorted(blockedSteps(stepsOf(plan, schoolsIn(schools, blocked)), blocked));
+  return sorted(blockedSteps(stepsOf(plan, schoolsIn(schools, blocked), blocked), blocked));
 }
 
 /** The school of the supply gives way where the space surely asks for the other order. */

@@ -1,6 +1,8 @@
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Schools } from '../model/types/types.ts';
+import type { Blockage } from './blockages.ts';
 import { firmwareSteps } from './firmwareSteps.ts';
+import { gatedOf } from './gates.ts';
 import { gateSteps } from './gateSteps.ts';
 import { inSteps } from './inSteps.ts';
 import { beforeSteps, outSteps } from './outSteps.ts';
@@ -8,7 +10,7 @@ import { shellSteps } from './shellSteps.ts';
 import type { Step } from './step.ts';
 
 /** Every step a plan asks for, unordered, each knowing what must come first. */
-export function stepsOf(plan: Plan, schools: Schools): Step[] {
+export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage[] = []): Step[] {
   const comes = plan.seats.filter((placed) => placed.state === 'comes');
   const newCase = comes.some((placed) => placed.kind === 'case');
   const moved = newCase
@@ -17,13 +19,15 @@ export function stepsOf(plan: Plan, schools: Schools): Step[] {
   const boardMoves = newCase || comes.some((placed) => placed.kind === 'board');
   const changes = comes.length + plan.goes.length + plan.applied.length;
   if (changes === 0) return [];
+  const coming = [...comes, ...moved].filter((placed) => placed.kind !== 'case');
+  const gated = gatedOf(plan, coming, blocked);
   const steps = [
     ...beforeSteps(plan),
     ...outSteps(plan, moved, boardMoves),
     ...shellSteps(plan),
     ...firmwareSteps(plan),
-    ...inSteps(plan, [...comes, ...moved], boardMoves, schools),
-    ...gateSteps(plan, boardMoves, schools),
+    ...inSteps(plan, coming, boardMoves, schools, gated),
+    ...gateSteps(plan, boardMoves, schools, coming, gated),
   ];
   return joined(steps);
 }

@@ -6,6 +6,7 @@ import {
   type Plan,
   isSort,
 } from '../model/lookup/plan.ts';
+import { trainingOf } from '../model/lookup/training.ts';
 import { risers } from '../model/properties/smallSorts.ts';
 
 /** A setting of the firmware this plan needs, and what it gives up where it silences something. */
@@ -67,10 +68,9 @@ export function settingsFor(plan: Plan): Setting[] {
 export function leaveAlone(plan: Plan): { seconds: number; why: string } {
   const memory = partsOfKind(plan, 'memory').some((module) => module.state === 'comes');
   const board = partOfKind(plan, 'board')?.state === 'comes';
-  if (memory || board)
-    return {
-      seconds: 120,
-      why: 'new RAM is trained: up to two minutes without a picture. Leave it.',
-    };
+  if (memory || board) {
+    const { minutes, words } = trainingOf(plan);
+    return { seconds: minutes * 60, why: `${words}. Leave it.` };
+  }
   return { seconds: 30, why: 'half a minute to a picture is usual.' };
 }

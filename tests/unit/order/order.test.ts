@@ -64,8 +64,69 @@ describe('order, case swap', () => {
     expectBefore(list, 'bench-start', 'in:board');
     expectBefore(list, 'in:board', 'in:leads');
     expectBefore(list, 'in:leads', 'in:supply');
-    expectBefore(list, 'in:supply', 'in:card1');
-    expectBefore(list, 'in:card1', 'gate-picture');
+    expectBefore(list, 'in:leads', 'gate-picture');
+  });
+  it('fits card and drives between their gates, unplugged and discharged each time', () => {
+    for (const [before, part, gate] of [
+      ['gate-picture', 'in:card1', 'gate-card'],
+      ['gate-card', 'in:drive1', 'gate-drives'],
+    ] as const) {
+      expectBefore(list, before, `off-${gate}`);
+      expectBefore(list, `off-${gate}`, part);
+      expectBefore(list, part, gate);
+    }
+    expectBefore(list, 'bench-start', 'off-bench');
+    expectBefore(list, 'off-bench', 'in:board');
+    expectBefore(list, 'in:fan1', 'gate-picture');
+  });
+  it('fits the card first where the picture comes from it, and asks where nobody said', () => {
+    const title = (graphics?: string) => {
+      const own = jobOver(
+        { ...full, processor: graphics ? { graphics } : {} },
+        { case: {}, card1: {}, supply: {} },
+      );
+      const found = steps(own.shop, own.job);
+      return { found, gate: found.find((step) => step.id === 'gate-picture')?.title };
+    };
+    const card = title('no');
+    expectBefore(card.found, 'in:card1', 'gate-picture');
+    expect(at(card.found, 'gate-card')).to.equal(-1);
+    expectBefore(card.found, 'gate-picture', 'in:drive1');
+    expect(title('yes').gate).to.equal('Start in the case: screen and RAM only');
+    expect(title().gate).to.contain('where the CPU has no graphics');
+  });
+  it('puts a riser in before its card, and a card early where the space asks for it', () => {
+    const own = jobOver(full, { case: {}, card1: {}, small1: { sort: 'ribbon riser' } });
+    const found = steps(own.shop, own.job);
+    expectBefore(found, 'in:small1', 'in:card1');
+    expectBefore(found, 'gate-picture', 'in:small1');
+    const plan = planOf(own.shop, own.job);
+    const narrow = workOrder(plan, own.job.schools, [
+      { first: 'card1', later: 'supply', sure: true },
+    ]);
+    expectBefore(narrow, 'in:card1', 'in:supply');
+    expectBefore(narrow, 'in:supply', 'gate-picture');
+  });
+  it('holds the CPU to the limit of its kind', () => {
+    const gate = (socket?: string) => {
+      const own = jobOver({ ...full, processor: socket ? { socket } : {} }, { case: {} });
+      return steps(own.shop, own.job).find((step) => step.id === 'gate-stress')?.gate ?? '';
+    };
+    expect(gate('LGA1151')).to.contain('under 85 °C').and.not.contain('95 to 100');
+    expect(gate('AM5')).to.contain('under its maker').and.not.contain('85');
+    expect(gate()).to.contain('85 °C').and.contain('95 to 100');
+  });
+  it('says how long new RAM may train, by its kind', () => {
+    const gate = (memoryKind?: string) => {
+      const own = jobOver(
+        { ...full, board: memoryKind ? { memoryKind } : {} },
+        { case: {}, memory1: {} },
+      );
+      return steps(own.shop, own.job).find((step) => step.id === 'bench-start')?.gate ?? '';
+    };
+    expect(gate('DDR3')).to.contain('two minutes').and.not.contain('DDR5');
+    expect(gate('DDR5')).to.contain('5 to 15 minutes');
+    expect(gate()).to.contain('two minutes').and.contain('DDR5');
   });
   it('passes the gates from the least parts to the lid', () => {
     expectBefore(list, 'gate-picture', 'gate-card');

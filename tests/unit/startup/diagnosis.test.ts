@@ -284,9 +284,12 @@ describe('startup/settings', () => {
     for (const each of settings.slice(0, 2)) expect(each.loses).to.not.equal(undefined);
     expect(settingsFor(planWith({ case: {} }))).to.be.empty;
   });
-  it('leaves new RAM alone for two minutes', () => {
-    const { shop, job } = jobOver({ board: {} }, { memory1: {} });
-    expect(leaveAlone(planOf(shop, job)).seconds).to.equal(120);
+  it('leaves new RAM alone as long as its kind may train', () => {
+    const minutes = (memoryKind?: string) => {
+      const { shop, job } = jobOver({ board: {} }, { memory1: memoryKind ? { memoryKind } : {} });
+      return leaveAlone(planOf(shop, job)).seconds / 60;
+    };
+    expect([minutes('DDR4'), minutes('DDR5'), minutes()]).to.eql([2, 15, 15]);
     const as = jobOver({ board: {}, memory1: {} });
     expect(leaveAlone(planOf(as.shop as Shop, as.job)).seconds).to.equal(30);
   });

@@ -1,9 +1,23 @@
 import type { TextKey } from '../model/properties/index.ts';
 import { indexOf, standingOf, textOf } from '../model/lookup/lookup.ts';
-import { partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  appliedOf,
+  isSort,
+  partOfKind,
+  partsOfKind,
+  textAt,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { kindOfSeat } from '../model/types/seats.ts';
 import type { Diagnosis, Kind, Part, Shop } from '../model/types/types.ts';
-import { symptomIds, type DiagnosisState, type Learned, type Symptom } from '../startup/index.ts';
+import { betweenSlots } from '../model/properties/smallSorts.ts';
+import {
+  symptomIds,
+  type DiagnosisState,
+  type Learned,
+  type Need,
+  type Symptom,
+} from '../startup/index.ts';
 import { table } from '../units/table.ts';
 
 /** What a search for a fault knows of a plan and its shop. */
@@ -15,11 +29,25 @@ export function diagnosisOf(plan: Plan, hunt: Diagnosis): DiagnosisState | undef
     after: hunt.after.flatMap((each) => kindOfSeat(each) ?? []),
     maker: isMakers(plan),
     spares: sparesFor(plan),
+    has: hasOf(plan),
     tried: hunt.tried.flatMap(({ testId, result }) =>
       result === 'yes' || result === 'no' ? [{ test: testId, yes: result === 'yes' }] : [],
     ),
     learned: learnedOf(plan.shop, hunt.id, plan.machine?.name),
   };
+}
+
+/** What the machine has, for causes and tests that hang on it; undefined where hardly anything was said of it. */
+function hasOf(plan: Plan): ReadonlySet<Need> | undefined {
+  if (!partOfKind(plan, 'board')) return undefined;
+  const adapter = plan.seats.some((each) => isSort(plan, each, ['plug adapter']));
+  const wired = isMakers(plan) || adapter || appliedOf(plan, 'plugAdapter').length > 0;
+  return new Set<Need>([
+    ...plan.seats.map((placed) => placed.kind),
+    ...(plan.seats.some((each) => isSort(plan, each, betweenSlots)) ? ['riser' as const] : []),
+    ...(partsOfKind(plan, 'memory').length > 1 ? ['two modules' as const] : []),
+    ...(wired ? ["maker's plug" as const] : []),
+  ]);
 }
 
 /** A maker's own board, or a plug of its own. */

@@ -23,6 +23,9 @@ export const symptoms = {
 export type Symptom = keyof typeof symptoms;
 export const symptomIds = Object.keys(symptoms) as Symptom[];
 
+/** What a machine may have or not, where a cause or a test hangs on it. */
+export type Need = Kind | 'riser' | 'two modules' | "maker's plug";
+
 export interface Cause {
   id: string;
   name: string;
@@ -32,6 +35,8 @@ export interface Cause {
   kinds: readonly Kind[];
   /** Rough odds by sign, of a hundred; a sign it does not cause is left out. */
   odds: Partial<Record<Symptom, number>>;
+  /** What has to be there for it to be at fault at all. */
+  needs?: Need;
   /** Likelier by this in a machine with its maker's own board. */
   maker?: number;
 }
@@ -46,6 +51,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'supply-dead',
+    needs: 'supply',
     name: 'PSU dead',
     mend: 'another PSU; the dead one stays closed',
     kinds: ['supply'],
@@ -53,6 +59,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'supply-weak',
+    needs: 'supply',
     name: 'PSU aged or too small',
     mend: 'another PSU',
     kinds: ['supply', 'card'],
@@ -74,6 +81,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'wrong-order',
+    needs: "maker's plug",
     name: "maker's plug or adapter in the wrong order",
     mend: 'buzz it out, wire it anew',
     kinds: ['supply', 'board', 'small'],
@@ -117,6 +125,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'memory-mix',
+    needs: 'two modules',
     name: 'modules that do not go together',
     mend: 'modules alike only',
     kinds: ['memory'],
@@ -166,6 +175,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'card-seat',
+    needs: 'card',
     name: 'card not home or its plug missing',
     mend: 'reseat it, plug it in',
     kinds: ['card', 'case'],
@@ -173,6 +183,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'card-bad',
+    needs: 'card',
     name: 'card dead',
     mend: 'another card',
     kinds: ['card'],
@@ -187,6 +198,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'riser',
+    needs: 'riser',
     name: 'riser or adapter between',
     mend: 'without it, or one of the right generation',
     kinds: ['card', 'small'],
@@ -201,6 +213,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'cooler-loose',
+    needs: 'cooler',
     name: 'cooler loose or paste missing',
     mend: 'seat it, new paste',
     kinds: ['cooler', 'processor'],
@@ -215,6 +228,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'drive-lead',
+    needs: 'drive',
     name: "drive's data or power lead",
     mend: 'another lead',
     kinds: ['drive', 'supply', 'case'],
@@ -222,6 +236,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'drive-bad',
+    needs: 'drive',
     name: 'drive dead',
     mend: 'another drive',
     kinds: ['drive'],
@@ -229,6 +244,7 @@ export const causes: readonly Cause[] = [
   },
   {
     id: 'drive-socket',
+    needs: 'drive',
     name: 'socket that shares lanes, or takes the other kind of drive',
     mend: 'another socket',
     kinds: ['drive', 'board'],

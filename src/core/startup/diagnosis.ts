@@ -1,5 +1,5 @@
 import type { Kind } from '../model/types/types.ts';
-import { causes, type Cause, type Symptom } from './causes.ts';
+import { causes, type Cause, type Need, type Symptom } from './causes.ts';
 import { BY_CHANCE, tests, type Test } from './tests.ts';
 
 /** What is known of a machine that does not start. */
@@ -12,6 +12,8 @@ export interface DiagnosisState {
   /** Parts of the shelf that can be swapped in, by kind. */
   spares: Partial<Record<Kind, { id: string; name: string }>>;
   tried: readonly { test: string; yes: boolean }[];
+  /** What the machine has; undefined: nobody said, everything may be there. */
+  has?: ReadonlySet<Need> | undefined;
   /** What the shop itself found before. */
   learned?: Learned | undefined;
 }
@@ -59,6 +61,8 @@ export function undoLast(after: readonly Kind[]): Test | undefined {
     minutes: 4 + 4 * after.length,
     risk: 0,
     mends: false,
+    byChance: BY_CHANCE,
+    blind: [],
     likely: Object.fromEntries(
       causes
         .filter((cause) => cause.kinds.some((kind) => after.includes(kind)))
@@ -72,20 +76,49 @@ export function testOf(id: string, after: readonly Kind[]): Test | undefined {
   return id === 'undo' ? undoLast(after) : tests.find((each) => each.id === id);
 }
 
-export const chanceOf = (test: Test, cause: Cause): number => test.likely[cause.id] ?? BY_CHANCE;
+export const chanceOf = (test: Test, cause: Cause): number =>
+  test.likely[cause.id] ?? test.byChance;
+
+/** A sign that shows the part is there, listed or not. */
+const shows: Partial<Record<Symptom, Need>> = { drive: 'drive', card: 'card' };
+
+const isThere = (state: DiagnosisState, need: Need | undefined): boolean =>
+  need === undefined ||
+  state.has === undefined ||
+  state.has.has(need) ||
+  shows[state.symptom] === need;
+
+/**
+ * What was tried, each test once: repeated it tells nothing new, for it would come out alike. A test that came out
+ * both ways tells nothing at all and is named. What is blind to the sign is left out.
+ */
+function toldBy(state: DiagnosisState): { told: { test: Test; yes: boolean }[]; both: Test[] } {
+  const told: { test: Test; yes: boolean }[] = [];
+  const both: Test[] = [];
+  for (const id of new Set(state.tried.map((each) => each.test))) {
+    const test = testOf(id, state.after);
+    if (!test || test.blind.includes(state.symptom)) continue;
+    const answers = new Set(state.tried.flatMap((each) => (each.test === id ? [each.yes] : [])));
+    if (answers.size > 1) both.push(test);
+    else told.push({ test, yes: answers.has(true) });
+  }
+  return { told, both };
+}
 
 /** Odds before any test: those written down, what was changed last, the kind of machine, the shop's own. */
 export function priorOf(state: DiagnosisState): Odds[] {
   const own = state.learned?.found[state.symptom] ?? {};
   const cases = Object.values(own).reduce((sum, each) => sum + each, 0);
   const written = shares(
-    causes.map((cause) => ({
-      cause,
-      share:
-        (cause.odds[state.symptom] ?? 0) *
-        (cause.kinds.some((kind) => state.after.includes(kind)) ? CHANGED_LAST : 1) *
-        (state.maker ? (cause.maker ?? 1) : 1),
-    })),
+    causes
+      .filter((cause) => isThere(state, cause.needs))
+      .map((cause) => ({
+        cause,
+        share:
+          (cause.odds[state.symptom] ?? 0) *
+          (cause.kinds.some((kind) => state.after.includes(kind)) ? CHANGED_LAST : 1) *
+          (state.maker ? (cause.maker ?? 1) : 1),
+      })),
   );
   return written.map(({ cause, share }) => ({
     cause,
@@ -96,9 +129,7 @@ export function priorOf(state: DiagnosisState): Odds[] {
 /** Odds after all that was tried (Bayes, one cause at a time), likeliest first, and how well anything explains it. */
 export function oddsOf(state: DiagnosisState): { odds: Odds[]; explained: number } {
   let explained = 1;
-  const odds = state.tried.reduce((before, { test: id, yes }) => {
-    const test = testOf(id, state.after);
-    if (!test) return before;
+  const odds = toldBy(state).told.reduce((before, { test, yes }) => {
     const after = before.map(({ cause, share }) => ({
       cause,
       share: share * (yes ? chanceOf(test, cause) : 1 - chanceOf(test, cause)),
@@ -139,6 +170,7 @@ export function nextTests(state: DiagnosisState): NextTest[] {
   const before = entropy(odds.map((each) => each.share));
   return [...(undo ? [undo] : []), ...tests]
     .filter((test) => !done.has(test.id) && (!test.spare || state.spares[test.spare]))
+    .filter((test) => isThere(state, test.needs) && !test.blind.includes(state.symptom))
     .map((test): NextTest => {
       const yes = odds.map((each) => each.share * chanceOf(test, each.cause));
       const no = odds.map((each, i) => each.share - (yes[i] ?? 0));
@@ -169,14 +201,36 @@ export function standOf(state: DiagnosisState): {
   named: Odds | undefined;
   contradicts: string | undefined;
 } {
-  const { odds, explained } = oddsOf(state);
+  const { odds } = oddsOf(state);
   const [first] = odds;
-  const unlikely = explained < 1e-3 ** Math.max(1, state.tried.length / 3);
   return {
     named: first && first.cause.id !== 'other' && first.share >= SURE ? first : undefined,
-    contradicts:
-      state.tried.length >= 2 && unlikely
-        ? 'What was found hardly goes together under any one cause: do the last test again, or there are two faults.'
-        : undefined,
+    contradicts: contradictionOf(state),
   };
+}
+
+/** Below this even the cause that explains it best hardly does. */
+const HARDLY = 0.05;
+
+/**
+ * What was found that goes together under no one cause: for each cause, how much rarer the results are than the ones
+ * it would bring by itself; the best of all causes counts. Something else explains that nothing helped, never what did.
+ */
+function contradictionOf(state: DiagnosisState): string | undefined {
+  const { told, both } = toldBy(state);
+  const [twice] = both;
+  if (twice)
+    return `Tried twice and came out both ways: ${twice.ask}. It counts as not tried; a loose contact does that.`;
+  if (told.length < 2) return undefined;
+  const explains = (cause: Cause) =>
+    told.reduce((product, { test, yes }) => {
+      const chance = chanceOf(test, cause);
+      return product * ((yes ? chance : 1 - chance) / Math.max(chance, 1 - chance));
+    }, 1);
+  const best = Math.max(
+    ...priorOf(state).map((each) => (each.share > 0 ? explains(each.cause) : 0)),
+  );
+  return best < HARDLY
+    ? 'What was found hardly goes together under any one cause: do the last test again, or there are two faults.'
+    : undefined;
 }

@@ -1,4 +1,4 @@
-export { causes, symptomIds, symptoms, type Cause, type Symptom } from './causes.ts';
+export { causes, symptomIds, symptoms, type Cause, type Need, type Symptom } from './causes.ts';
 export {
   nextTests,
   oddsOf,

@@ -1,4 +1,5 @@
 import type { Kind } from '../model/types/types.ts';
+import type { Need, Symptom } from './causes.ts';
 
 /**
  * Tests of a search for a fault, with how often each cause makes them say yes. Common practice, no
@@ -21,10 +22,18 @@ export interface Test {
   likely: Readonly<Record<string, number>>;
   /** Does a yes leave the machine mended? */
   mends: boolean;
+  /** How often it says yes though its cause is another: what the eye sees is hardly ever there by chance. */
+  byChance: number;
+  /** Signs of which it tells nothing, whatever comes out: a slow link cannot be seen with the card out. */
+  blind: readonly Symptom[];
+  /** What has to be there to make it. */
+  needs?: Need;
 }
 
 /** How often a test says yes though its cause is another. */
 export const BY_CHANCE = 0.03;
+/** The same for what is plain to the eye or the beeper. */
+const BY_CHANCE_SEEN = 0.003;
 
 const test = (
   id: string,
@@ -41,8 +50,13 @@ const test = (
   no: 'as before',
   risk: 0,
   mends: true,
+  byChance: BY_CHANCE,
+  blind: [],
   ...more,
 });
+
+/** Signs of a machine that starts: whether it starts tells nothing of them. */
+const runsAnyhow: readonly Symptom[] = ['memory', 'drive', 'card', 'link', 'alarm'];
 
 export const tests: readonly Test[] = [
   test(
@@ -50,7 +64,7 @@ export const tests: readonly Test[] = [
     'Look: rocker, mains lead, main plug, CPU plug, card plug, all home',
     2,
     {
-      rocker: 0.9,
+      rocker: 0.5,
       'main-plug': 0.85,
       'cpu-plug': 0.92,
       'card-seat': 0.45,
@@ -59,6 +73,7 @@ export const tests: readonly Test[] = [
     },
     { yes: 'one was not', no: 'all home' },
   ),
+  test('mains', 'Another mains lead, another wall socket, rocker to I', 1, { rocker: 0.95 }),
   test(
     'standby',
     'Meter: are the standby volts there, mains on?',
@@ -80,12 +95,13 @@ export const tests: readonly Test[] = [
   ),
   test(
     'clip',
-    'PSU alone: tie its enable to ground, rocker on',
-    5,
-    { rocker: 0.9, 'supply-dead': 0.92 },
+    'PSU alone, 0.5 to 1 A on 12 V and on 5 V: tie its enable to ground, measure 12, 5 and 3.3 V',
+    6,
+    { rocker: 0.9, 'supply-dead': 0.95, 'supply-weak': 0.3 },
     {
-      yes: 'stays dead',
-      no: 'its fan spins',
+      yes: 'dead, or a rail is off',
+      no: 'all three there; its fan may stand still',
+      needs: 'supply',
       mends: false,
       caution: 'At its plug, from the wire side; the case stays closed.',
     },
@@ -135,22 +151,41 @@ export const tests: readonly Test[] = [
     { screen: 0.95, 'card-seat': 0.3, 'card-bad': 0.4, riser: 0.3 },
     { yes: 'a picture' },
   ),
-  test('card-reseat', 'Reseat the card and its plugs', 3, { 'card-seat': 0.93, riser: 0.15 }),
+  test(
+    'card-reseat',
+    'Reseat the card and its plugs',
+    3,
+    { 'card-seat': 0.93, riser: 0.15 },
+    { needs: 'card' },
+  ),
   test(
     'card-out',
     'Without the card, screen on the board',
     4,
     { 'card-bad': 0.93, 'card-seat': 0.7, riser: 0.9, 'supply-weak': 0.35 },
-    { yes: 'it starts', mends: false },
+    { yes: 'it starts', mends: false, needs: 'card', blind: runsAnyhow },
   ),
   test(
     'card-swap',
     'Swap the card',
     6,
     { 'card-bad': 0.96, 'card-seat': 0.7, 'supply-weak': 0.2 },
-    { spare: 'card' },
+    { spare: 'card', needs: 'card' },
   ),
-  test('riser-out', 'Straight in, without riser or adapter', 6, { riser: 0.95, 'card-seat': 0.3 }),
+  test(
+    'card-elsewhere',
+    'The card in another machine',
+    12,
+    { 'card-bad': 0.95 },
+    { yes: 'no picture there either', no: 'it works there', mends: false, needs: 'card' },
+  ),
+  test(
+    'riser-out',
+    'Straight in, without riser or adapter',
+    6,
+    { riser: 0.95, 'card-seat': 0.3 },
+    { needs: 'riser' },
+  ),
   test('link-set', 'Link power saving off, slot generation fixed one lower', 5, {
     'link-setting': 0.93,
     riser: 0.4,
@@ -171,7 +206,7 @@ export const tests: readonly Test[] = [
       'card-seat': 0.6,
       'fan-missing': 0.03,
     },
-    { yes: 'it starts', mends: false },
+    { yes: 'it starts', mends: false, blind: runsAnyhow },
   ),
   test(
     'front-off',
@@ -192,7 +227,7 @@ export const tests: readonly Test[] = [
     'Look under the board: a standoff without a hole above it?',
     20,
     { short: 0.93 },
-    { yes: 'one touched' },
+    { yes: 'one touched', byChance: BY_CHANCE_SEEN },
   ),
   test(
     'supply-swap',
@@ -213,7 +248,7 @@ export const tests: readonly Test[] = [
     'Cooler off, CPU out, look at the pins under a glass',
     14,
     { pins: 0.92 },
-    { yes: 'one is bent', risk: 8, mends: false },
+    { yes: 'one is bent', risk: 8, mends: false, byChance: BY_CHANCE_SEEN },
   ),
   test(
     'processor-swap',
@@ -244,21 +279,33 @@ export const tests: readonly Test[] = [
     { 'supply-weak': 0.85, 'cooler-loose': 0.1, 'card-bad': 0.2 },
     { yes: 'at the same watts', no: 'at any', mends: false },
   ),
-  test('drive-lead', 'Another data lead and another plug of the PSU', 4, {
-    'drive-lead': 0.94,
-    'drive-socket': 0.15,
-  }),
-  test('drive-port', 'Another port or socket', 4, {
-    'drive-socket': 0.92,
-    'drive-lead': 0.35,
-    settings: 0.2,
-  }),
+  test(
+    'drive-lead',
+    'Another data lead and another plug of the PSU',
+    4,
+    {
+      'drive-lead': 0.94,
+      'drive-socket': 0.15,
+    },
+    { needs: 'drive' },
+  ),
+  test(
+    'drive-port',
+    'Another port or socket',
+    4,
+    {
+      'drive-socket': 0.92,
+      'drive-lead': 0.35,
+      settings: 0.2,
+    },
+    { needs: 'drive' },
+  ),
   test(
     'drive-swap',
     'Swap the drive',
     5,
     { 'drive-bad': 0.96, 'drive-lead': 0.2 },
-    { spare: 'drive' },
+    { spare: 'drive', needs: 'drive' },
   ),
   test('sensor', 'Join the lid or presence pin', 4, { 'lid-sensor': 0.95 }),
   test('fan-in', 'A fan on the header the alarm names', 4, {
@@ -267,10 +314,16 @@ export const tests: readonly Test[] = [
   }),
   test(
     'buzz',
-    'Buzz the adapter or maker’s plug out against its list'.replace('’', "'"),
+    "Buzz the adapter or maker's plug out against its list",
     15,
     { 'wrong-order': 0.96 },
-    { yes: 'a wire is wrong', no: 'as listed', mends: false },
+    {
+      yes: 'a wire is wrong',
+      no: 'as listed',
+      mends: false,
+      byChance: BY_CHANCE_SEEN,
+      needs: "maker's plug",
+    },
   ),
 ];
 

@@ -129,6 +129,70 @@ describe('startup/hunt', () => {
     expect(standOf({ ...start, tried: tried.slice(0, 1) }).contradicts).to.equal(undefined);
     expect(standOf(start).contradicts).to.equal(undefined);
   });
+  it('names the cause that is plain to the eye: a standoff that touches, a bent pin, a wrong wire', () => {
+    for (const [symptom, test, cause] of [
+      ['case', 'standoffs', 'short'],
+      ['picture', 'socket', 'pins'],
+      ['loops', 'buzz', 'wrong-order'],
+      ['nothing', 'standoffs', 'short'],
+    ] as const)
+      expect(
+        standOf({ ...start, symptom, tried: [{ test, yes: true }] }).named?.cause.id,
+        test,
+      ).to.equal(cause);
+  });
+  it('says so at once when one test came out both ways, and counts it as not tried', () => {
+    const both = ['memory-swap', 'memory-swap'].map((test, i) => ({ test, yes: i === 0 }));
+    expect(standOf({ ...start, tried: both }).contradicts).to.contain('both ways: Swap the RAM');
+    expect(oddsOf({ ...start, tried: both }).odds).to.eql(oddsOf(start).odds);
+  });
+  it('learns nothing more from a test told again', () => {
+    const one = [{ test: 'memory-swap', yes: false }];
+    const three = [...one, ...one, ...one];
+    expect(oddsOf({ ...start, tried: three }).odds).to.eql(oddsOf({ ...start, tried: one }).odds);
+  });
+  it('finds two swaps that both mended it at odds, and nothing odd in tests that all failed', () => {
+    const yes = ['memory-swap', 'supply-swap'].map((test) => ({ test, yes: true }));
+    expect(standOf({ ...start, tried: yes }).contradicts).to.contain('two faults');
+    const no = tests.slice(0, 12).map(({ id: test }) => ({ test, yes: false }));
+    expect(standOf({ ...start, tried: no }).contradicts).to.equal(undefined);
+  });
+  it('seldom finds a contradiction where there is one fault: at most one in ten of 600 machines whose tests lie one time in thirty', () => {
+    let said = 0;
+    for (let i = 1; i <= 600; i += 1) {
+      const sign = symptomIds[i % symptomIds.length]!;
+      const machine = faultyMachine(sign, i * 104729);
+      let state: DiagnosisState = { ...start, symptom: sign, tried: [] };
+      for (;;) {
+        const { named, contradicts } = standOf(state);
+        if (contradicts) said += 1;
+        const next = named || contradicts ? undefined : bestFirst(state);
+        if (!next) break;
+        state = {
+          ...state,
+          tried: [...state.tried, { test: next.id, yes: machine.answer(next).yes }],
+        };
+      }
+    }
+    expect(said / 600).to.be.within(0.01, 0.1);
+  });
+  it('asks nothing of a slow link that is blind to it, and no parts the machine has not', () => {
+    const ids = (state: DiagnosisState) => nextTests(state).map((each) => each.test.id);
+    expect(ids({ ...start, symptom: 'link' })).to.not.include.members(['card-out']);
+    expect(ids({ ...start, symptom: 'link' })).to.not.include('least');
+    expect(ids({ ...start, symptom: 'picture' })).to.include('card-out');
+    const bare: DiagnosisState = { ...start, has: new Set(['board', 'processor', 'supply']) };
+    const absent = ['card-bad', 'riser', 'drive-bad', 'memory-mix', 'wrong-order', 'cooler-loose'];
+    expect(oddsOf(bare).odds.map((each) => each.cause.id)).to.not.include.members(absent);
+    for (const id of ['card-out', 'card-elsewhere', 'buzz', 'riser-out', 'drive-lead'])
+      expect(ids(bare), id).to.not.include(id);
+    /* The sign itself shows that there is one: somebody forgot to list it. */
+    expect(oddsOf({ ...bare, symptom: 'drive' }).odds[0]?.cause.id).to.equal('drive-lead');
+  });
+  it('tries another mains lead and socket first where nothing happens', () => {
+    const first = nextTests({ ...start, symptom: 'no-standby' }).slice(0, 3);
+    expect(first.map((each) => each.test.id)).to.include('mains');
+  });
   it('the shop’s own results move the odds and the minutes', () => {
     const learned = {
       found: { picture: { screen: 12 } },
@@ -250,11 +314,25 @@ describe('plan/startupOf', () => {
     const open = closeDiagnosis('1', 'h1', { verdict: 'given up', causeId: undefined })(done);
     expect(learnedOf(open).found).to.deep.equal({});
     const state = diagnosisOf(planOf(done, done.jobs[0]!), done.jobs[0]!.diagnoses[0]!)!;
+    expect(state.has).to.equal(undefined);
     expect(state).to.deep.include({
       symptom: 'picture',
       after: ['memory'],
       tried: [{ test: 'ports', yes: true }],
     });
+  });
+  it('knows what the machine has', () => {
+    const { shop: own, job } = jobOver({
+      board: { mainPlug: 'main24' },
+      memory1: {},
+      memory2: {},
+      small1: { sort: 'powered riser' },
+    });
+    const hunt = { id: 'h1', symptom: 'picture', at: '2026-11-25', after: [], tried: [] };
+    const has = diagnosisOf(planOf(own, job), hunt)?.has;
+    expect([...(has ?? [])]).to.include.members(['board', 'memory', 'riser', 'two modules']);
+    expect([...(has ?? [])]).to.not.include.members(['card']);
+    expect(has?.has("maker's plug")).to.equal(false);
   });
   it("knows a maker's machine", () => {
     expect(isMakers(planWith({ board: { format: "maker's own" } }))).to.equal(true);

@@ -149,6 +149,7 @@ export const shopSchema = shape({
     unit: string().oneOf(['mm', 'in']).required(),
     currency: currency(),
     headroom: number().min(0).max(3).required(),
+    mains: number<115 | 230>().oneOf([115, 230]).optional(),
     theme: string().oneOf(['light', 'dark', 'auto']).required(),
     rates: array(
       shape({

@@ -40,7 +40,7 @@ export function jobShop(shop: Shop, job: Job): Shop {
         ((entry.partId !== undefined && partIds.has(entry.partId)) ||
           machines.some((machine) => machine.id === entry.machineId))),
   );
-  const { unit, currency, headroom, theme, rates } = shop.settings;
+  const { unit, currency, headroom, mains, theme, rates } = shop.settings;
   const money = [
     ...parts.flatMap((part) => [part.price, part.worth]),
     ...machines.map((machine) => machine.price),
@@ -56,6 +56,7 @@ export function jobShop(shop: Shop, job: Job): Shop {
       unit,
       currency,
       headroom,
+      ...(mains && { mains }),
       theme,
       rates: rates.filter((rate) => currencies.has(rate.currency)),
     },

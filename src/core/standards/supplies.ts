@@ -39,10 +39,44 @@ const promised: Record<115 | 230, Record<EfficiencyClass, readonly [number, numb
   },
 };
 
+/** What titanium promises at a tenth of the load (from memory). */
+const TENTH = 0.1;
+const TITANIUM_AT_TENTH = 0.9;
 /** A class promises the least; most supplies do a little better (common practice, no source). */
 const BETTER = 0.03;
-/** Supplies without a class said: old ones to good ones (common practice, no source). */
-const UNKNOWN = { least: 0.68, most: 0.97 };
+/**
+ * Without a class said: supplies from before about 2006, later ones, bricks, at 230 V (common practice, no source).
+ * On 115 V two to four points less come out.
+ */
+const unsaid = {
+  old: range(0.65, 0.75),
+  later: range(0.78, 0.94),
+  brick: range(0.86, 0.94),
+} as const;
+const LESS_AT_115 = range(0.02, 0.04);
+
+/** What is known of a supply without a class. */
+export interface Unclassed {
+  brick?: boolean;
+  years?: Range | undefined;
+}
+/** From so many years in use on it may be of the old sort, and from so many on it surely is. */
+const MAY_BE_OLD = 18;
+const SURELY_OLD = 24;
+
+function withoutClass({ brick = false, years }: Unclassed, mains: 115 | 230): Range {
+  const sorts = brick
+    ? [unsaid.brick]
+    : [
+        ...(years && years.hi < MAY_BE_OLD ? [] : [unsaid.old]),
+        ...(years && years.lo >= SURELY_OLD ? [] : [unsaid.later]),
+      ];
+  const less = mains === 115 ? LESS_AT_115 : range(0);
+  return range(
+    Math.min(...sorts.map((each) => each.lo)) - less.hi,
+    Math.max(...sorts.map((each) => each.hi)) - less.lo,
+  );
+}
 
 /**
  * Share of the wall's power that comes out, for a load as a share of the label. Nothing is promised
@@ -52,12 +86,15 @@ export function efficiency(
   name: EfficiencyClass | undefined,
   load: number,
   mains: 115 | 230 = 230,
+  unclassed: Unclassed = {},
 ): Range {
   if (!(load >= 0)) throw new RangeError(`invalid load: ${load}`);
   const sag = load < 0.2 ? (0.2 - load) * 1.2 : 0;
   /* A class nobody promised anything for says as much as none. */
-  if (!name || !efficiencyClasses.includes(name))
-    return range(Math.max(0.3, UNKNOWN.least - sag), UNKNOWN.most);
+  if (!name || !efficiencyClasses.includes(name)) {
+    const some = withoutClass(unclassed, mains);
+    return range(Math.max(0.3, some.lo - sag), some.hi);
+  }
   const [low, half, full] = promised[mains][name].map((each) => each / 100) as [
     number,
     number,
@@ -69,7 +106,12 @@ export function efficiency(
       : load <= 0.5
         ? low + ((half - low) * (load - 0.2)) / 0.3
         : half + ((full - half) * (Math.min(load, 1) - 0.5)) / 0.5;
-  return range(Math.max(0.3, at - sag), Math.min(0.97, at + BETTER));
+  /* The best class promises 90 % at a tenth of its load too. */
+  const promisedLow =
+    name === 'titanium' && load >= TENTH
+      ? Math.min(at, TITANIUM_AT_TENTH)
+      : Math.max(0.3, at - sag);
+  return range(load < 0.2 ? promisedLow : at, Math.min(0.97, at + BETTER));
 }
 
 export const excursionSource: Source = {

@@ -8,7 +8,10 @@ import { leadDrops, leadLimits, slotLimits } from './leadLimits.ts';
 import { excursions, spinUp } from './peaks.ts';
 import { rail12 } from './rail12.ts';
 import { measuredSchool } from './schools.ts';
+import { twelveVoltRails } from './rails.ts';
+import { groupRegulation } from './regulation.ts';
 import { secondSupply } from './secondSupply.ts';
+import { standby } from './standby.ts';
 import { supplyTotal } from './supplyTotal.ts';
 
 /** The sums a supply is sized by. */
@@ -18,7 +21,10 @@ export const sizeChecks: readonly Check[] = [supplyTotal, rail12, feedLimits];
 export const wattChecks: readonly Check[] = [
   supplyTotal,
   rail12,
+  twelveVoltRails,
   smallRails,
+  standby,
+  groupRegulation,
   labelSense,
   leadLimits,
   leadDrops,

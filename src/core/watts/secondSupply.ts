@@ -98,14 +98,14 @@ function enable(plan: Plan, placed: Placed): Finding {
   const linked = said === 'linked to the first';
   return {
     ...base(placed, 'second-enable', 'switching the second PSU on'),
-    mark: linked ? 'clear' : said === 'not yet' ? 'mend' : 'watch',
+    mark: linked ? 'clear' : said ? 'mend' : 'watch',
     terms: [term(plan, placed, 'enable', 'switched')],
     marginLabel: linked ? 'with the first' : (said ?? 'not known'),
     say: linked
       ? 'Its enable follows the first: both start and stop together.'
-      : said === 'not yet'
-        ? 'Tie its enable to the enable of the first, rocker on: both start together.'
-        : 'By hand: the second on before the machine, off after it, or the card feeds back into a dead board.',
+      : said
+        ? 'Tie its enable to the enable of the first, rocker on: both start and stop within a second. Switched by hand the card feeds into a dead board sooner or later: no order is safe.'
+        : 'How it is switched has not been said: enable to enable, so that both start and stop together.',
   };
 }
 

@@ -57,6 +57,15 @@
       >
     </select></Field
   >
+  <Field label="Mains"
+    ><select
+      value={String(shopStore.shop.settings.mains ?? 230)}
+      onchange={(event) =>
+        set('mains volts', { mains: event.currentTarget.value === '115' ? 115 : 230 })}
+    >
+      <option value="230">230 V</option><option value="115">115 V</option>
+    </select></Field
+  >
   <Field label="Headroom"
     ><select
       value={String(shopStore.shop.settings.headroom)}

@@ -2,7 +2,7 @@ import { memoryKinds } from '../../standards/memory.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { m2Lengths } from '../../standards/links.ts';
-import { boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
+import { barrelIds, boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
 import { area, place } from '../types/shapes.ts';
 import { list, mm, num, shaped, text } from './property.ts';
 
@@ -87,6 +87,15 @@ export const boardProperties = [
   num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
   num('phases', 'power phases', 'count', 'How many chokes stand round the socket?', 30, 20),
   num('usbHeaders', 'USB headers', 'count', 'How many headers has it for USB at the front?', 8, 10),
+  num(
+    'wakePorts',
+    'USB ports live when off',
+    'count',
+    'How many of its USB ports stay live when the machine is off?',
+    20,
+    30,
+  ),
+  text('jack', 'jack for its brick', 'Which jack does it take its brick by?', barrelIds),
   num(
     'sataGen',
     'generation of the drive ports',

@@ -2,7 +2,7 @@ import { besideC, softensC } from '../../standards/air.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { supplyFormats } from '../../standards/room.ts';
 import { efficiencyClasses } from '../../standards/supplies.ts';
-import { buzzedWire, curvePoint, plugReading } from '../types/shapes.ts';
+import { buzzedWire, curvePoint, plugReading, railAmps } from '../types/shapes.ts';
 import { smallSorts } from './smallSorts.ts';
 import { list, mm, num, shaped, text } from './property.ts';
 import { barrelIds, frontPlugs, powerPlugs } from './words.ts';
@@ -17,6 +17,25 @@ export const supplyProperties = [
   mm('depth', 'depth without plugs', 'How deep is the PSU, plug side to inlet?'),
   num('watts', 'watts on the label', 'W', 'How many watts in all does the label allow?', 3000),
   num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
+  shaped(
+    'rails12',
+    '12 V rails',
+    'Which amps has each 12 V rail of the label, and what does it feed?',
+    railAmps,
+  ),
+  num(
+    'ampsStandby',
+    'amps of standby',
+    'A',
+    'How many amps does the label allow on 5 V standby?',
+    20,
+  ),
+  text(
+    'regulation',
+    'regulation',
+    'One choke for 12 and 5 V together, or a converter for each rail?',
+    ['each rail', 'group'],
+  ),
   num('amps5', 'amps on 5 V', 'A', 'How many amps does the label allow on 5 V?', 100),
   num('amps33', 'amps on 3.3 V', 'A', 'How many amps does the label allow on 3.3 V?', 100),
   num(

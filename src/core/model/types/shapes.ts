@@ -226,6 +226,30 @@ export const curvePoint = shape<CurvePoint>(
   ({ load, percent }) => `${load} ${percent}`,
 );
 
+/** What a 12 V rail of its own feeds. */
+export const railFeeds = ['CPU', 'card', 'rest'] as const;
+
+/** A 12 V rail with a limit of its own: its amps, and the plugs that hang on it where the label says. */
+export interface RailAmps {
+  amps: number;
+  feeds?: (typeof railFeeds)[number] | undefined;
+}
+
+export const railAmps = shape<RailAmps>(
+  'railAmps',
+  '18 CPU',
+  [{ amps: { least: 1, most: 200 }, feeds: { words: railFeeds, optional: true } }],
+  (text) => {
+    const [, amps, feeds] = /^([\d.,]+) ?A?(?: ([a-z]+))?$/i.exec(text) ?? [];
+    if (amps === undefined) return undefined;
+    const word = railFeeds.find((each) => each.toLowerCase() === feeds?.toLowerCase());
+    return feeds !== undefined && !word
+      ? undefined
+      : { amps: figure(amps), ...(word && { feeds: word }) };
+  },
+  ({ amps, feeds }) => (feeds ? `${amps} ${feeds}` : `${amps}`),
+);
+
 /** A wire of a lead as a meter hears it: a pin at the PSU end and those at the load end that beep with it. */
 export interface BuzzedWire {
   /** Counted on the header's face. */

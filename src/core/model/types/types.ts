@@ -114,6 +114,8 @@ export interface Settings {
   currency: string;
   /** Share of a supply's watts kept free at full load; a default, the user's own choice. */
   headroom: number;
+  /** Volts of the mains here: supplies lose a little more on 115 V. 230 where nobody said. */
+  mains?: 115 | 230 | undefined;
   theme: 'light' | 'dark' | 'auto';
   /** What one unit of a foreign currency is worth in the shop's own, as an exact decimal. */
   rates: Rate[];

@@ -1,7 +1,8 @@
 import { converters as shelf, standbyA, type Converter } from '../../standards/converters.ts';
 import { wireA } from '../../standards/wire.ts';
 import { assign, type Wire } from './assign.ts';
-import { PAD_A, ratedA } from './ampacity.ts';
+import { PAD_A } from './ampacity.ts';
+import { ratedA } from './rated.ts';
 import {
   givesRail,
   needOver,

@@ -1,6 +1,7 @@
 export { assign, crossings, type Wire } from './assign.ts';
 export { route, type Carried, type Kind, type Prices, type Taking, type Tree } from './route.ts';
-export { ampacity, crimps, ratedA } from './ampacity.ts';
+export { ampacity } from './ampacity.ts';
+export { crimps, ratedA } from './rated.ts';
 export { adapterRecipe } from './adapter.ts';
 export { SPLICE_MINUTES, WIRE_MINUTES } from './wiring.ts';
 export { needOf, netsOf, placeConverters, railsWanted, wantedA, type Net } from './nets.ts';

@@ -6,7 +6,7 @@ import {
   type SenseCode,
   type SenseContact,
 } from '../../standards/plugs/index.ts';
-import { ratedA } from './ampacity.ts';
+import { ratedA } from './rated.ts';
 import type { AdapterSpec, Recipe } from './types.ts';
 
 /**

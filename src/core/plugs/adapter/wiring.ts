@@ -1,5 +1,6 @@
 import { bundles } from '../../standards/wire.ts';
-import { ampacity, crimps, ratedA } from './ampacity.ts';
+import { ampacity } from './ampacity.ts';
+import { crimps, ratedA } from './rated.ts';
 import { route, type Carried } from './route.ts';
 import { needOver, type Net } from './nets.ts';
 import type { AdapterSpec, Recipe } from './types.ts';

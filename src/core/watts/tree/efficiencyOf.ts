@@ -1,6 +1,7 @@
 import { listAt, numberAt, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import { settingsOf } from '../../model/lookup/reads.ts';
 import type { CurvePoint } from '../../model/types/shapes.ts';
-import { efficiency, type EfficiencyClass } from '../../standards/supplies.ts';
+import { efficiency, type EfficiencyClass, type Unclassed } from '../../standards/supplies.ts';
 import { range, type Range } from '../../units/range.ts';
 
 /** What two meters of the bench leave open on a measured point (common practice, no source). */
@@ -35,7 +36,12 @@ export function efficiencyOf(plan: Plan, placed: Placed): (load: number) => Rang
   if (percent)
     return () =>
       range(Math.max(0.3, percent.lo / 100), Math.min(0.99, Math.max(0.3, percent.hi / 100)));
-  return (load) => efficiency(name, load);
+  const mains = settingsOf(plan).mains ?? 230;
+  const unclassed: Unclassed = {
+    brick: textAt(plan, placed, 'feeds')?.text === 'brick',
+    years: placed.kind === 'supply' ? numberAt(plan, placed, 'years') : undefined,
+  };
+  return (load) => efficiency(name, load, mains, unclassed);
 }
 
 /** Watts at the wall by the supply's class; the label unknown, by the whole range of supplies. */

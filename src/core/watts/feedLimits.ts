@@ -1,8 +1,9 @@
 import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap, worthSaying, type GapSpec } from '../findings/gap.ts';
-import { plain, termOf } from '../findings/terms.ts';
+import { plain, termOf, wordOf } from '../findings/terms.ts';
 import { numberAt, partOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
 import {
   FUSE_CARRIES,
@@ -13,9 +14,17 @@ import {
   wireSource,
   wireSpan,
 } from '../standards/wire.ts';
-import { add, range, scale, subtract, type Range } from '../units/range.ts';
+import { add, range, scale, subtract, total, type Range } from '../units/range.ts';
 import { fewerWatts, stateOf, thickerLeads, type FeedState } from './feedState.ts';
-import { boardW, drawsOf, feedOf, isSingleFeed, tipOf } from './tree/index.ts';
+import {
+  boardW,
+  drawsOf,
+  feedOf,
+  isSingleFeed,
+  tapLead,
+  tappedDraws,
+  tipOf,
+} from './tree/index.ts';
 import { trim } from '../units/length.ts';
 import { offer } from '../remedies/offer.ts';
 import { thickerLead } from '../remedies/thickerLead.ts';
@@ -45,7 +54,8 @@ export function feedLimits(plan: Plan): Finding[] {
           'Which volts it gives has not been said: read its label before anything is joined.',
       }),
     ];
-  const { low, state } = stateOf(feed, supply, boardW(draws, 'full'));
+  const tapped = tappedDraws(plan, feed).map((each) => total(each.map((draw) => draw.watts.full)));
+  const { low, state, taps } = stateOf(feed, supply, boardW(draws, 'full'), tapped);
   /* A line that collapses whatever else is true settles at no amps. */
   if (!low.solved.ok)
     return [...lineCarries(state), ...fuseWire(state), ...wireAtLeast(plan, state)];
@@ -58,9 +68,36 @@ export function feedLimits(plan: Plan): Finding[] {
     ...fuseWire(state),
     ...leadWire(state),
     ...tip(plan, state).filter(worthSaying),
+    ...jack(plan, state),
     ...identity(plan, state),
+    ...taps.flatMap((tap, i) => tapLimits(plan, tap, i)),
   ];
 }
+
+/** A branch tapped beside the board's: its volts, converter, fuse and wire, by the same rules. */
+function tapLimits(plan: Plan, state: FeedState, i: number): Finding[] {
+  const seat = state.tap?.converter.placed.seat ?? '';
+  return [
+    ...boardVolts(plan, state),
+    ...converterIn(plan, state),
+    ...fuseLoad(state),
+    ...fuseWire(state),
+    ...leadWire(state),
+  ].map(({ about, ...finding }) => ({
+    ...finding,
+    id: `${finding.id}:${seat}`,
+    ...(about?.of === 'branch' && {
+      about: {
+        of: 'branch' as const,
+        branch: about.branch === 'converter' ? `${tapLead(i)} converter` : tapLead(i),
+      },
+    }),
+    remedies: [],
+  }));
+}
+
+/** Whose facts tell of the lead: the source's, or the converter's at the end of a branch of its own. */
+const leadAt = ({ tap, supply }: FeedState): Placed => tap?.converter.placed ?? supply;
 
 /** A board with one input and no main header is not fed by a supply for the case. */
 function wrongKind(plan: Plan, supply: Placed): Finding[] {
@@ -127,7 +164,7 @@ function lineCarries({ supply, wantedW, feed }: FeedState): Finding[] {
 
 /** The label of brick or bench supply: watts, or volts by amps. A small dc-dc board is limited by what feeds it. */
 function labelOf(plan: Plan, state: FeedState): Finding[] {
-  const { supply, givenW, feed, amps } = state;
+  const { supply, givenW, feed, totalA: amps } = state;
   const watts = numberAt(plan, supply, 'watts');
   const label12 = numberAt(plan, supply, 'amps12');
   const found: Finding[] = [];
@@ -271,11 +308,14 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
     found.push(
       gap({
         ...base('converter-out', 'amps out of the converter', supply),
-        seats: [into.seat, 'board'],
+        seats: [into.seat, state.tap?.seat ?? 'board'],
         unit: 'A',
         terms: [
           term('outAmps', 'gives', converter.outA),
-          { ...plain('machine draws at full load', out, -1), how: 'class' },
+          {
+            ...plain(`${state.tap ? 'it feeds' : 'machine draws'} at full load`, out, -1),
+            how: 'class',
+          },
         ],
         minimumMargin: converter.outA.lo * 0.1,
         short: 'short',
@@ -290,7 +330,9 @@ function converterIn(plan: Plan, state: FeedState): Finding[] {
 }
 
 /** The fuse must hold at full load for ever, and blow before the wire is harmed. */
-function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
+function fuseLoad(state: FeedState): Finding[] {
+  const { feed, amps } = state;
+  const supply = leadAt(state);
   const { fuseA } = feed;
   const found: Finding[] = [];
   if (feed.source === 'battery' && fuseA === undefined)
@@ -333,7 +375,9 @@ function fuseLoad({ feed, amps, supply }: FeedState): Finding[] {
   return found;
 }
 
-function fuseWire({ feed, supply }: FeedState): Finding[] {
+function fuseWire(state: FeedState): Finding[] {
+  const { feed } = state;
+  const supply = leadAt(state);
   const { fuseA, awg } = feed;
   if (fuseA === undefined || awg === undefined) return [];
   return [
@@ -394,7 +438,9 @@ function wireAtLeast(plan: Plan, { feed, supply, wantedW }: FeedState): Finding[
   ];
 }
 
-function leadWire({ feed, amps, supply }: FeedState): Finding[] {
+function leadWire(state: FeedState): Finding[] {
+  const { feed, amps } = state;
+  const supply = leadAt(state);
   const { awg } = feed;
   if (awg === undefined) return [];
   const bears = wireSpan(awg, 2);
@@ -442,6 +488,68 @@ function tip(plan: Plan, { supply, amps }: FeedState): Finding[] {
           : 'The tip is asked as much as it carries, or more: feel it after ten minutes.',
     }),
   ];
+}
+
+/** The brick's tip and the board's jack: the same barrel, plus and minus the same way round. */
+function jack(plan: Plan, { supply }: FeedState): Finding[] {
+  const board = partOfKind(plan, 'board');
+  if (!board) return [];
+  const [tipId, jackId] = [textAt(plan, supply, 'tip'), textAt(plan, board, 'jack')];
+  const [ours, theirs] = [textAt(plan, supply, 'centre'), textAt(plan, board, 'centre')];
+  const found: Finding[] = [];
+  const at = { seats: [supply.seat, board.seat], unit: '' as const, remedies: [] };
+  if (tipId && jackId) {
+    const same = tipId.text === jackId.text;
+    found.push({
+      ...base('jack', "tip in the board's jack", supply),
+      ...at,
+      mark: same ? 'clear' : 'mend',
+      terms: [
+        {
+          ...wordOf(supply, 'tip', 'tip', tipId),
+          value: plug(tipId.text)?.name ?? tipId.text,
+          sign: 0,
+        },
+        {
+          ...wordOf(board, 'jack', 'jack', jackId),
+          value: plug(jackId.text)?.name ?? jackId.text,
+          sign: 0,
+        },
+      ],
+      marginLabel: same ? 'the same' : 'another barrel',
+      say: same
+        ? 'Tip and jack are the same barrel.'
+        : 'Another barrel: it does not go in, or goes in and touches only now and then. Another tip, soldered or as an adapter that bears the amps.',
+    });
+  }
+  if (ours || theirs || (tipId && jackId && tipId.text === jackId.text)) {
+    const known = ours && theirs;
+    const same = known && ours.text === theirs.text;
+    found.push({
+      ...base('centre', 'plus and minus of the barrel', supply),
+      ...at,
+      mark: same ? 'clear' : known ? 'stop' : 'watch',
+      terms: [
+        {
+          ...wordOf(supply, 'centre', 'in the middle of the tip', ours),
+          value: ours?.text ?? '?',
+          sign: 0,
+        },
+        {
+          ...wordOf(board, 'centre', 'in the middle of the jack', theirs),
+          value: theirs?.text ?? '?',
+          sign: 0,
+        },
+      ],
+      marginLabel: same ? 'the same way round' : known ? 'the wrong way round' : 'not known',
+      say: same
+        ? 'Plus and minus agree.'
+        : known
+          ? 'Plus and minus are swapped: it destroys the board at once. Never plug it in.'
+          : 'Most have plus in the middle, not all: read both labels, or measure tip and jack before it is plugged in.',
+    });
+  }
+  return found;
 }
 
 /** A board that does not know its brick runs throttled or does not charge. */

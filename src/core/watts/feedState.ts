@@ -3,7 +3,16 @@ import { numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/pl
 import { withApplied } from '../model/lookup/reads.ts';
 import { range, type Range } from '../units/range.ts';
 import { wireOhmPerM } from '../units/wire.ts';
-import { boardW, drawsOf, feedAmps, feedCorner, type Feed, type FeedCorner } from './tree/index.ts';
+import {
+  boardW,
+  drawsOf,
+  feedAmps,
+  feedCorner,
+  tapLead,
+  type Feed,
+  type FeedCorner,
+  type Tap,
+} from './tree/index.ts';
 import { limitWatts } from '../remedies/limitWatts.ts';
 import { offer } from '../remedies/offer.ts';
 import { thickerLead } from '../remedies/thickerLead.ts';
@@ -12,9 +21,15 @@ import { thickerLead } from '../remedies/thickerLead.ts';
 export interface FeedState {
   feed: Feed;
   supply: Placed;
-  /** Into the board. */
+  /** A branch of its own, tapped beside the board's. */
+  tap?: Tap;
+  /** Into the board, or out of the tapped converter. */
   watts: Range;
+  /** Out of every tapped converter. */
+  tapped: readonly Range[];
   amps: Range;
+  /** Of the source in all, with what is tapped beside the board. */
+  totalA: Range;
   arrives: Range;
   givenW: Range;
   wantedW: Range;
@@ -25,24 +40,39 @@ export function stateOf(
   feed: Feed,
   supply: Placed,
   watts: Range,
-): { low: FeedCorner; state: FeedState } {
-  const [low, high] = [feedCorner(feed, watts, 'lo'), feedCorner(feed, watts, 'hi')];
+  tapped: readonly Range[] = [],
+): { low: FeedCorner; state: FeedState; taps: FeedState[] } {
+  const low = feedCorner(feed, watts, 'lo', tapped);
+  const high = feedCorner(feed, watts, 'hi', tapped);
+  const arrivesAt = (node: string) =>
+    range(
+      high.solved.ok ? (high.solved.volts[node] ?? 0) : feed.volts.lo / 2,
+      low.solved.ok ? (low.solved.volts[node] ?? 0) : feed.volts.hi,
+    );
   const state: FeedState = {
     feed,
     supply,
     watts,
+    tapped,
     amps: feedAmps(feed, low, high),
-    arrives: range(
-      high.solved.ok ? (high.solved.volts['machine'] ?? 0) : feed.volts.lo / 2,
-      low.solved.ok ? (low.solved.volts['machine'] ?? 0) : feed.volts.hi,
-    ),
+    totalA: feedAmps(feed, low, high, 'inside'),
+    arrives: arrivesAt('machine'),
     givenW: range(
       low.solved.ok ? (low.solved.givenW['source'] ?? 0) : 0,
       high.solved.ok ? (high.solved.givenW['source'] ?? 0) : high.wantedW * 2,
     ),
     wantedW: range(low.wantedW, high.wantedW),
   };
-  return { low, state };
+  const taps = feed.taps.map((tap, i): FeedState => ({
+    ...state,
+    tap,
+    feed: { ...feed, ...tap, taps: [] },
+    watts: tapped[i] ?? range(0),
+    amps: feedAmps(feed, low, high, tapLead(i)),
+    arrives: arrivesAt(tapLead(i)),
+    wantedW: range(low.tapsW[i] ?? 0, high.tapsW[i] ?? 0),
+  }));
+  return { low, state, taps };
 }
 
 /** Processors held to fewer watts, each limit worked out again with what it leaves. */
@@ -59,7 +89,12 @@ export function fewerWatts(
     .map((watts) => {
       const limit = limitWatts({ seat: processor.seat, watts });
       const held = drawsOf(withApplied(plan, [...plan.applied, limit]));
-      const { state: after } = stateOf(state.feed, state.supply, boardW(held, 'full'));
+      const { state: after } = stateOf(
+        state.feed,
+        state.supply,
+        boardW(held, 'full'),
+        state.tapped,
+      );
       const rest = restOf(after);
       return { ...offer(plan, limit, rest.hi < 0 ? 'stop' : 'watch'), margin: rest };
     })
@@ -84,7 +119,7 @@ export function thickerLeads(plan: Plan, state: FeedState, leastV: number): Reme
         awg: each,
         leadOhm: range(feed.leadOhm.lo * ratio, feed.leadOhm.hi * ratio),
       };
-      const { state: after } = stateOf(thicker, supply, state.watts);
+      const { state: after } = stateOf(thicker, supply, state.watts, state.tapped);
       const rest = range(after.arrives.lo - leastV, after.arrives.hi - leastV);
       const lead = thickerLead({ awg: each, leadMm: lengthMm.hi });
       return { ...offer(plan, lead, rest.lo >= 0 ? 'clear' : 'watch'), margin: rest };

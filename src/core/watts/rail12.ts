@@ -5,7 +5,7 @@ import { listAt, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts
 import { commonPractice } from '../standards/source.ts';
 import { kindOfSeat } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/names.ts';
-import { cardsOwnSupply, isSingleFeed, treeOf, type Draw } from './tree/index.ts';
+import { isFedApart, isSingleFeed, treeOf, type Draw } from './tree/index.ts';
 import { range, scale, total, type Range } from '../units/range.ts';
 
 /** What each kind of load is called on the rail's sum. */
@@ -68,6 +68,6 @@ export function rail12(plan: Plan): Finding[] {
 function wattsOf(plan: Plan, draw: Draw): Range {
   const card = plan.seats.find(({ seat, kind }) => seat === draw.seat && kind === 'card');
   const whole = card && numberAt(plan, card, 'watts');
-  const open = card && !listAt(plan, card, 'plugs') && !cardsOwnSupply(plan);
+  const open = card && !listAt(plan, card, 'plugs') && !isFedApart(plan, card.seat);
   return open && whole ? range(whole.lo, whole.hi) : draw.watts.full;
 }

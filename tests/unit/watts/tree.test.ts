@@ -215,6 +215,7 @@ describe('watts, a machine on one voltage', () => {
       volts: range(12),
       insideOhm: range(1e-6),
       leadOhm: range(1e-6),
+      taps: [],
     };
     const step = { outV: range(19), efficiency: () => range(0.9), idleW: range(0) };
     const corner = feedCorner({ ...lossless, converter: step } as unknown as Feed, range(90), 'hi');
@@ -347,7 +348,9 @@ describe('watts, a second PSU', () => {
   });
   it('wants it switched with the first, and watches what nobody said', () => {
     expect(the(at({ enable: 'not yet' }), 'second-enable:small1').mark).to.equal('mend');
-    expect(the(at({ enable: 'by its rocker' }), 'second-enable:small1').say).to.contain('no order is safe');
+    expect(the(at({ enable: 'by its rocker' }), 'second-enable:small1').say).to.contain(
+      'no order is safe',
+    );
     for (const finding of at({})) expect(finding.mark).to.equal('watch');
   });
   it('clears one that is linked, apart and joined by its return', () => {

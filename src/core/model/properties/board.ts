@@ -96,6 +96,10 @@ export const boardProperties = [
     30,
   ),
   text('jack', 'jack for its brick', 'Which jack does it take its brick by?', barrelIds),
+  text('centre', 'middle of the barrel', 'Is plus or minus in the middle of the barrel?', [
+    'plus',
+    'minus',
+  ]),
   num(
     'sataGen',
     'generation of the drive ports',

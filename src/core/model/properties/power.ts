@@ -78,6 +78,10 @@ export const supplyProperties = [
   ),
   num('feedAwg', 'gauge of its lead', 'count', 'Which gauge (AWG) has the lead?', 30),
   text('tip', 'tip', 'Which tip has the lead?', barrelIds),
+  text('centre', 'middle of the barrel', 'Is plus or minus in the middle of the barrel?', [
+    'plus',
+    'minus',
+  ]),
   text('identity', 'middle pin', 'Does the board know the brick by its middle pin?', [
     'known',
     'not known',
@@ -155,6 +159,15 @@ export const smallProperties = [
   ]),
   text('sharedReturn', 'shared ground', 'Are the grounds of both PSUs joined?', ['yes', 'no']),
   text('carries', 'carries', 'Which seat depends on it, as card1?'),
+  num('fuse', 'fuse', 'A', 'Which fuse is in its lead?', 200),
+  num(
+    'feedLength',
+    'length of its lead',
+    'mm',
+    'How long is the lead from the source to it?',
+    60000,
+  ),
+  num('feedAwg', 'gauge of its lead', 'count', 'Which gauge (AWG) has the lead?', 30),
   num(
     'lanes',
     'lanes it routes',

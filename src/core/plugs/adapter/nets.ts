@@ -1,4 +1,5 @@
 import { usualA, type Converter } from '../../standards/converters.ts';
+import { table } from '../../units/table.ts';
 import { hasSense, signal, type Plug } from '../../standards/plugs/index.ts';
 import { isReturn } from '../mate/index.ts';
 import { codeOf } from './sense.ts';
@@ -38,7 +39,7 @@ const ends = (side: 'give' | 'take', plug: number, pins: readonly number[]): End
   pins.map((pin) => ({ side, plug, pin }));
 
 /** What one drive draws while it runs; for a moment, as it spins up, half as much again. Common practice, no source. */
-const driveA: Record<string, number> = { '+12V': 1.5, '+5V': 1, '+3.3V': 1 };
+const driveA: Record<string, number> = table({ '+12V': 1.5, '+5V': 1, '+3.3V': 1 });
 
 /** A third of what its contacts bear: contacts share unevenly, and returns bear every rail. */
 const thirdOf = (plug: Plug, name: string): number =>

@@ -14,7 +14,7 @@ import { keptByReads, withApplied } from '../../model/lookup/reads.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { cardJumps } from '../../standards/supplies.ts';
 import { range, scale, type Range } from '../../units/range.ts';
-import { cardsOwnSupply } from './second.ts';
+import { isFedApart, tapsOf } from './apart.ts';
 import { type Draw, type Rail, type State, states } from './types.ts';
 
 /** A card's jump of a millisecond over its full draw. */
@@ -117,10 +117,12 @@ function everyDraw(plan: Plan): Draw[] {
     ...boardDraws(plan),
     ...partsOfKind(plan, 'processor').flatMap((placed) => processorDraw(plan, placed)),
     ...memoryDraw(plan),
-    ...(cardsOwnSupply(plan)
-      ? slotShares(plan)
-      : partsOfKind(plan, 'card').flatMap((placed) => cardDraws(plan, placed))),
-    ...partsOfKind(plan, 'drive').flatMap((placed) => driveDraws(plan, placed)),
+    ...partsOfKind(plan, 'card').flatMap((placed) =>
+      isFedApart(plan, placed.seat) ? slotShare(plan, placed) : cardDraws(plan, placed),
+    ),
+    ...partsOfKind(plan, 'drive').flatMap((placed) =>
+      tapsOf(plan).some((tap) => tap.seat === placed.seat) ? [] : driveDraws(plan, placed),
+    ),
     ...partsOfKind(plan, 'fan').flatMap((placed) => fanDraw(plan, placed)),
   ];
 }
@@ -129,23 +131,16 @@ function everyDraw(plan: Plan): Draw[] {
  * A card on a supply of its own takes from it what its plugs bring: the slot's share stays with the board, and
  * with what feeds that, unless the card stands on a powered riser.
  */
-function slotShares(plan: Plan): Draw[] {
-  return partsOfKind(plan, 'card').flatMap((placed) =>
-    onPoweredRiser(plan, placed)
-      ? []
-      : cardDraws(plan, placed).flatMap((draw) =>
-          draw.over !== 'main'
-            ? []
-            : [
-                {
-                  ...draw,
-                  watts: mapStates(draw.watts, (each) =>
-                    range(Math.min(each.lo, SLOT_12_W), Math.min(each.hi, SLOT_12_W)),
-                  ),
-                },
-              ],
-        ),
-  );
+function slotShare(plan: Plan, card: Placed): Draw[] {
+  if (onPoweredRiser(plan, card)) return [];
+  return cardDraws(plan, card)
+    .filter((draw) => draw.over === 'main')
+    .map((draw) => ({
+      ...draw,
+      watts: mapStates(draw.watts, (each) =>
+        range(Math.min(each.lo, SLOT_12_W), Math.min(each.hi, SLOT_12_W)),
+      ),
+    }));
 }
 
 const onPoweredRiser = (plan: Plan, card: Placed): boolean =>
@@ -156,28 +151,30 @@ const onPoweredRiser = (plan: Plan, card: Placed): boolean =>
   );
 
 /** What every card draws of the supply of its own: all of it less what the slot gives, at 12 V. */
-export function cardsDraws(plan: Plan): Draw[] {
-  const slots = slotShares(plan);
-  return partsOfKind(plan, 'card').flatMap((placed): Draw[] => {
-    const said = numberAt(plan, placed, 'watts');
-    if (!said) return [];
-    const all = inStates('card', heldTo(plan, placed.seat, said));
-    const slot = slots.find((draw) => draw.seat === placed.seat);
-    const less = (state: State): Range => {
-      const [whole, part] = [all[state], slot?.watts[state] ?? range(0)];
-      return range(Math.max(0, whole.lo - part.hi), Math.max(0, whole.hi - part.lo));
-    };
-    return [
-      {
-        id: placed.seat,
-        seat: placed.seat,
-        label: 'card',
-        rail: '12 V',
-        watts: Object.fromEntries(states.map((state) => [state, less(state)])) as Draw['watts'],
-        over: 'card',
-      },
-    ];
-  });
+export const cardsDraws = (plan: Plan): Draw[] =>
+  partsOfKind(plan, 'card').flatMap((placed) => apartDraws(plan, placed));
+
+/** What a card or drive draws of what feeds it apart. */
+export function apartDraws(plan: Plan, placed: Placed): Draw[] {
+  if (placed.kind === 'drive') return driveDraws(plan, placed);
+  const [slot] = slotShare(plan, placed);
+  const said = numberAt(plan, placed, 'watts');
+  if (!said) return [];
+  const all = inStates('card', heldTo(plan, placed.seat, said));
+  const less = (state: State): Range => {
+    const [whole, part] = [all[state], slot?.watts[state] ?? range(0)];
+    return range(Math.max(0, whole.lo - part.hi), Math.max(0, whole.hi - part.lo));
+  };
+  return [
+    {
+      id: placed.seat,
+      seat: placed.seat,
+      label: 'card',
+      rail: '12 V',
+      watts: Object.fromEntries(states.map((state) => [state, less(state)])) as Draw['watts'],
+      over: 'card',
+    },
+  ];
 }
 
 const mapStates = (watts: Draw['watts'], of: (each: Range) => Range): Draw['watts'] =>

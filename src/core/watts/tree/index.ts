@@ -1,10 +1,14 @@
 export { along, curveOf, efficiencyOf, wallOf } from './efficiencyOf.ts';
 export { cardsOwnSupply, secondLabelW } from './second.ts';
+export { isFedApart, tapsOf } from './apart.ts';
 export { cardsDraws, drawsOf, shareIn, SLOT_12_W } from './draws.ts';
 export {
   boardW,
   feedAmps,
   feedCorner,
+  tapLead,
+  tappedDraws,
+  type Tap,
   feedOf,
   isDcBoard,
   isSingleFeed,

@@ -37,6 +37,41 @@ describe('reference: settled values against a general least-squares library', ()
       expect(own.tauS).to.be.closeTo(tau, tau * 0.02);
     }
   });
+  it('20 made-up runs of two parts, end within a tenth of a kelvin of ml-levenberg-marquardt', function () {
+    this.timeout(60_000);
+    let asOne = 0;
+    for (let seed = 1; seed <= 20; seed += 1) {
+      const { s, v, tauS, endC } = madeRun({
+        seed,
+        taus: 4,
+        everyS: 6,
+        slow: { share: 0.3, times: 6 },
+      });
+      const every = Math.max(1, Math.ceil(s.length / 48));
+      const [x, y] = [s.filter((_, i) => i % every === 0), v.filter((_, i) => i % every === 0)];
+      const outside = levenbergMarquardt(
+        { x, y },
+        ([end = 0, a = 0, b = 0, one = 1, two = 1]) =>
+          (t: number) =>
+            end - a * Math.exp(-t / one) - b * Math.exp(-t / two),
+        {
+          initialValues: [endC, 25, 12, tauS, tauS * 6],
+          damping: 1,
+          maxIterations: 2000,
+          gradientDifference: 1e-4,
+          errorTolerance: 1e-9,
+        },
+      );
+      const own = settle({ s: x, v: y });
+      if (own.parts.length < 2) {
+        asOne += 1;
+        continue;
+      }
+      expect(own.end, `seed ${seed}`).to.be.closeTo(outside.parameterValues[0] ?? 0, 0.1);
+    }
+    /* 48 bare points are few: the second part may drown in the noise. */
+    expect(asOne).to.be.at.most(3);
+  });
   it('closed form: three points a step apart give the end by (y1² - y0 y2) / (2 y1 - y0 - y2)', () => {
     /* Exact for an exponential without noise (Aitken, 1926). */
     const [end, start, tau] = [71.5, 24, 210];

@@ -7,5 +7,5 @@ export { SENSE_C, thinned } from './thinned.ts';
 export { sensorsJson, typedPairs } from './typed.ts';
 export { heatRemedies, panelVerdict } from './panel.ts';
 export { courseOf, runFit, type RunFit } from './run.ts';
-export { settle, SettleError, type Settling } from './settle.ts';
+export { courseAt, settle, SettleError, type Settling } from './settle.ts';
 export { follows, nextTrial } from './trials.ts';

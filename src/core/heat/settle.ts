@@ -1,3 +1,5 @@
+import { errorWithEnd, twoParts } from './twoParts.ts';
+
 /**
  * The settled value of a run: how far a temperature would rise, and how sure that is.
  *
@@ -15,7 +17,10 @@ export interface Settling {
   lo: number;
   hi: number;
   start: number;
+  /** The slower time constant, where the run shows two. */
   tauS: number;
+  /** What falls short of the end at the start, and how fast each part of it goes: one, or the chip's and the case's. */
+  parts: readonly { shortK: number; tauS: number }[];
   /** Where the run stood at its end. */
   lastC: number;
   /** Scatter of the means about the curve, K. */
@@ -28,6 +33,10 @@ export interface Settling {
   /** Seconds more until it is; 0 when it is. */
   moreS: number;
 }
+
+/** The fitted course so many seconds after its start, °C. */
+export const courseAt = ({ end, parts }: Settling, s: number): number =>
+  parts.reduce((sum, { shortK, tauS }) => sum - shortK * Math.exp(-s / tauS), end);
 
 export class SettleError extends Error {}
 
@@ -66,24 +75,67 @@ export function settle(points: Points): Settling {
   const noise = (Math.max(best.ssr, floor, 1e-9) / free) * hangsTogether(s, means.v, best, tau);
   const limit = best.ssr + noise * student(free) ** 2;
   const outer = (end: number) => bestFor(s, means.v, end, span);
-  const lo = edge(outer, best.end, limit, -1);
-  const hi = edge(outer, best.end, limit, 1);
-  const lastC = best.end - best.drop * Math.exp(-span / tau);
-  const away = Math.abs(best.end - lastC);
+  const two = slowerToo(s, means.v, span, { noise, floor });
+  const end = two?.fit.end ?? best.end;
+  const lo = two ? edge(two.outer, end, two.limit, -1) : edge(outer, end, limit, -1);
+  const hi = two ? edge(two.outer, end, two.limit, 1) : edge(outer, end, limit, 1);
+  const slow = two?.fit.tau2 ?? tau;
+  const lastC = two
+    ? end - two.fit.a * Math.exp(-span / two.fit.tau1) - two.fit.b * Math.exp(-span / two.fit.tau2)
+    : end - best.drop * Math.exp(-span / tau);
+  const away = Math.abs(end - lastC);
   const settled = away <= NEAR_K && hi - lo <= 2 * KNOWN_K;
-  const more = away > NEAR_K ? tau * Math.log(away / NEAR_K) : settled ? 0 : span * 0.25;
+  const more = away > NEAR_K ? slow * Math.log(away / NEAR_K) : settled ? 0 : span * 0.25;
   return {
-    end: best.end,
+    end,
     lo,
     hi,
-    start: best.end - best.drop,
-    tauS: tau,
+    start: two ? end - two.fit.a - two.fit.b : end - best.drop,
+    tauS: slow,
+    parts: two
+      ? [
+          { shortK: two.fit.a, tauS: two.fit.tau1 },
+          { shortK: two.fit.b, tauS: two.fit.tau2 },
+        ]
+      : [{ shortK: best.drop, tauS: tau }],
     lastC,
-    scatter: Math.sqrt(best.ssr / free),
+    scatter: Math.sqrt((two?.fit.ssr ?? best.ssr) / free),
     spanS: span,
     points: n,
     settled,
     moreS: settled ? 0 : more,
+  };
+}
+
+/** A second part is believed only where it takes this much of what one curve leaves, and both parts are more than noise. */
+const TAKES = 0.5;
+const PART_K = 1;
+/** Two time constants bend the error's valley: its edge lies further out (measured on made-up runs). */
+const WIDER = 1.5;
+
+/** The run as two parts, where one curve alone does not say it; its error over the end, and the limit of the span. */
+function slowerToo(
+  s: readonly number[],
+  v: readonly number[],
+  span: number,
+  one: { noise: number; floor: number },
+) {
+  const fit = s.length >= 3 * LEAST ? twoParts(s, v, span) : undefined;
+  if (!fit || Math.min(Math.abs(fit.a), Math.abs(fit.b)) < PART_K) return undefined;
+  const free = s.length - 5;
+  const left = s.map(
+    (each, i) =>
+      (v[i] ?? 0) -
+      fit.end +
+      fit.a * Math.exp(-each / fit.tau1) +
+      fit.b * Math.exp(-each / fit.tau2),
+  );
+  const noise = (Math.max(fit.ssr, one.floor, 1e-9) / free) * lessBy(left);
+  if (noise > one.noise * TAKES) return undefined;
+  return {
+    fit,
+    limit: fit.ssr + WIDER * noise * student(free) ** 2,
+    outer: (end: number) => errorWithEnd(s, v, end, fit),
   };
 }
 
@@ -98,7 +150,10 @@ function hangsTogether(
   { end, drop }: { end: number; drop: number },
   tau: number,
 ): number {
-  const left = s.map((each, i) => (v[i] ?? 0) - end + drop * Math.exp(-each / tau));
+  return lessBy(s.map((each, i) => (v[i] ?? 0) - end + drop * Math.exp(-each / tau)));
+}
+
+function lessBy(left: readonly number[]): number {
   let [own, next] = [0, 0];
   for (let i = 0; i < left.length; i += 1) {
     own += (left[i] ?? 0) ** 2;

@@ -20,6 +20,8 @@ export interface MadeOptions {
   /** Length in time constants, how many seconds apart. */
   taus?: number;
   everyS?: number;
+  /** The case and its air come after: a second part of the rise, and its time constant as so many of the first. */
+  slow?: { share: number; times: number };
 }
 
 /** Random numbers and normal ones from one seed. */
@@ -29,10 +31,10 @@ export function seededNoise(seed: number): { random: () => number; normal: () =>
 }
 
 /** A run from cold into load. Its end is that at the room it began with: the drift is the room's. */
-export function madeRun({ seed, taus, everyS = 2 }: MadeOptions): MadeRun {
+export function madeRun({ seed, taus, everyS = 2, slow }: MadeOptions): MadeRun {
   const { random, normal } = seededNoise(seed);
   const tauS = 40 + 260 * random();
-  const length = tauS * (taus ?? 3 + 5 * random());
+  const length = tauS * (slow?.times ?? 1) * (taus ?? 3 + 5 * random());
   const room0 = 17 + 8 * random();
   const drift = (2.5 * (random() - 0.5)) / 3600;
   const rise = 20 + 45 * random();
@@ -46,7 +48,10 @@ export function madeRun({ seed, taus, everyS = 2 }: MadeOptions): MadeRun {
   let noise = sigma * normal();
   for (let t = 0; t <= length; t += everyS) {
     noise = keep * noise + Math.sqrt(1 - keep * keep) * sigma * normal();
-    const true_ = room0 + drift * t + rise - (rise - start) * Math.exp(-t / tauS);
+    const share = slow?.share ?? 0;
+    const gone =
+      (1 - share) * Math.exp(-t / tauS) + (slow ? share * Math.exp(-t / (tauS * slow.times)) : 0);
+    const true_ = room0 + drift * t + rise - (rise - start) * gone;
     s.push(t);
     v.push(Math.round((true_ + noise) / step) * step);
     room.push(Math.round((room0 + drift * t + 0.05 * normal()) * 10) / 10);

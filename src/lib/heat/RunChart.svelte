@@ -1,6 +1,6 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
-  import { courseOf, type RunFit } from '$core/heat/index.ts';
+  import { courseAt, courseOf, type RunFit } from '$core/heat/index.ts';
 
   interface Props {
     said: readonly RunFit[];
@@ -43,13 +43,13 @@
   };
   /** What the fit foretells after the last reading. */
   const foretold = ({ settling }: RunFit) => {
-    const { end, start, tauS, spanS } = settling;
+    const { spanS } = settling;
     const until = Math.max(spanS, length);
     const times = Array.from({ length: 40 }, (_, i) => spanS + ((until - spanS) * i) / 39);
     return (
       line<number>()
         .x((s) => x(s / 60))
-        .y((s) => y(end - (end - start) * Math.exp(-s / tauS)))(times) ?? ''
+        .y((s) => y(courseAt(settling, s)))(times) ?? ''
     );
   };
   const [from, to] = $derived(

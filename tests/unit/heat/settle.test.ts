@@ -11,7 +11,7 @@ import {
 } from '../../../src/core/heat/index.ts';
 import { changesBetween } from '../../../src/core/heat/compare.ts';
 import { seededNoise, madeRun } from '../../../src/core/heat/simulate.ts';
-import { student } from '../../../src/core/heat/settle.ts';
+import { courseAt, student } from '../../../src/core/heat/settle.ts';
 import type { Course, HeatRun } from '../../../src/core/model/types/types.ts';
 
 const curve = (end: number, start: number, tau: number, length: number, every = 5) => {
@@ -92,6 +92,45 @@ describe('heat/settle', () => {
       if (endC >= run.settling.lo && endC <= run.settling.hi) held += 1;
     }
     expect(held / 500).to.be.within(0.93, 0.97);
+  });
+  it('sees the case warm up after the cooler: two time constants, end within a thirtieth of a kelvin', () => {
+    const s = Array.from({ length: 400 }, (_, i) => i * 5);
+    const v = s.map((t) => 78 - 38 * Math.exp(-t / 45) - 9 * Math.exp(-t / 520));
+    const found = settle({ s, v });
+    expect(found.end).to.be.closeTo(78, 0.03);
+    expect(found.parts[0]?.tauS).to.be.closeTo(45, 3);
+    expect(found.tauS).to.be.closeTo(520, 20);
+    const one = s.map((t) => 78 - 47 * Math.exp(-t / 180));
+    expect(settle({ s, v: one }).parts).to.have.length(1);
+    for (const [i, t] of s.entries())
+      if (i > 20) expect(courseAt(found, t)).to.be.closeTo(v[i]!, 0.2);
+  });
+  it('holds the truth of made-up runs of two parts too, and takes no single one for two', function () {
+    this.timeout(60_000);
+    const shapes = [
+      { share: 0.3, times: 6, taus: 4 },
+      { share: 0.2, times: 10, taus: 3 },
+      { share: 0.1, times: 8, taus: 3 },
+    ];
+    let [inside, two, single, n] = [0, 0, 0, 0];
+    for (const { taus, ...slow } of shapes)
+      for (let seed = 1; seed <= 60; seed += 1) {
+        const made = madeRun({ seed, taus, slow });
+        const { settling } = runFit({
+          ...runWith(60),
+          courses: [
+            { what: 'temperature', name: 't', s: made.s, v: made.v },
+            { what: 'room', name: 'room', s: made.s, v: made.room },
+          ],
+        });
+        n += 1;
+        if (settling.lo <= made.endC && made.endC <= settling.hi) inside += 1;
+        if (settling.parts.length === 2) two += 1;
+        if (settle(madeRun({ seed: seed + 500 })).parts.length === 2) single += 1;
+      }
+    expect(inside / n).to.be.within(0.92, 0.99);
+    expect(two / n).to.be.above(0.95);
+    expect(single / n).to.be.below(0.02);
   });
   it('tells of a run far too short by a wide span', () => {
     const widths = [0.6, 1.5, 4].map((taus) => {

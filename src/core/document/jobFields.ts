@@ -1,18 +1,24 @@
 import { number, string, type ObjectShape } from 'yup';
 import { id, optionalWords, shape, time } from './fields.ts';
 import { loadSchools } from '../model/types/jobTypes.ts';
+import { readingKinds, type ReadingKind } from '../model/types/readings.ts';
+
+const readingKindNames = Object.keys(readingKinds) as ReadingKind[];
 
 /** Shapes that stand in a job and again in the record of its hand-over. */
 
 export const reading = () =>
   shape({
-    kind: string().oneOf(['temperatureC', 'wallW', 'clockMhz']).required(),
+    kind: string()
+      .oneOf([...readingKindNames])
+      .required(),
     value: number().min(-100).max(100_000).required(),
     when: string().oneOf(['before', 'after']).required(),
     at: time().required(),
     load: string()
       .oneOf([...loadSchools])
       .required(),
+    name: optionalWords(),
     note: optionalWords(),
   });
 

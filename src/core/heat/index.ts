@@ -3,6 +3,7 @@ export { caseAir, pressureSays, type CaseAir, type PlacedFan } from './caseAir.t
 export { FanError, fanPlan, type FanMachine, type FanPlan } from './fanSteps.ts';
 export { delimiterOf, type ColumnKind } from './cells.ts';
 export { LogError, LogReader, logOf, type Log, type LogColumn } from './log.ts';
+export { comparedReadings, readingFault, type ComparedReading } from './readings.ts';
 export { SENSE_C, thinned } from './thinned.ts';
 export { sensorsJson, typedPairs } from './typed.ts';
 export { heatRemedies, panelVerdict } from './panel.ts';

@@ -1,6 +1,7 @@
 import { partOfKind, partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { trainingOf } from '../model/lookup/training.ts';
 import type { Schools } from '../model/types/types.ts';
+import { hotSockets } from '../standards/sockets.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import { pictureFrom, type Gated } from './gates.ts';
@@ -120,9 +121,6 @@ function firstTitle(plan: Plan, least: boolean): string {
     ? 'Start in the case: screen and RAM only; the card too where the CPU has no graphics of its own'
     : 'Start in the case: screen and RAM only';
 }
-
-/** Sockets whose CPUs are made to run at 95 to 100 °C under load (common practice, no source). */
-const hotSockets = ['AM5', 'LGA1700', 'LGA1851'];
 
 function limitOf(plan: Plan): string {
   const processor = partOfKind(plan, 'processor');

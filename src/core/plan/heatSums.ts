@@ -1,7 +1,8 @@
+import { hotSockets } from '../standards/sockets.ts';
 import type { NumberKey, TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap, worthSaying } from '../findings/gap.ts';
-import { plain, termOf } from '../findings/terms.ts';
+import { plain, termOf, wordOf } from '../findings/terms.ts';
 import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
 import {
   partsOfKind,
@@ -18,7 +19,12 @@ import {
 import type { Kind } from '../model/types/types.ts';
 import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
 import {
-  aimsC,
+  aimC,
+  anyLidKW,
+  hotAimC,
+  lidKW,
+  lidOfSocket,
+  lowCoolerKW,
   airSource,
   anyCoolerKW,
   besideC,
@@ -102,10 +108,15 @@ export function heatSums(plan: Plan): Finding[] {
   if (!warmthChanges(plan)) return prints(plan);
   const air = airOf(plan);
   return [
-    ...[...processorHeat(plan, air), ...caseWarmth(air)].filter(worthSaying),
+    ...[...processorHeat(plan, air).filter(likelyOver), ...caseWarmth(air)].filter(worthSaying),
     ...prints(plan),
   ];
 }
+
+/** A few kelvin over the aim at the middle of all ranges prove nothing yet. */
+const PROVE_K = 5;
+const likelyOver = ({ mark, margin }: Finding): boolean =>
+  mark !== 'watch' || !margin || (margin.lo + margin.hi) / 2 < -PROVE_K;
 
 const warms: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler', 'processor'];
 
@@ -129,7 +140,17 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
       ? range(watts.lo, watts.hi)
       : range(Math.min(watts.lo, held), Math.min(watts.hi, held));
   const kind = textAt(plan, cooler, 'class');
-  const kw = (kind && coolerKW[kind.text]) ?? anyCoolerKW;
+  const kw =
+    kind?.text === 'low'
+      ? lowCoolerKW(numberAt(plan, cooler, 'height'))
+      : ((kind && coolerKW[kind.text]) ?? anyCoolerKW);
+  const lid = textAt(plan, processor, 'lid');
+  const board = partOfKind(plan, 'board');
+  const socket = (textAt(plan, processor, 'socket') ?? (board && textAt(plan, board, 'socket')))
+    ?.text;
+  const joined = (lid?.text as keyof typeof lidKW) ?? lidOfSocket[socket ?? ''];
+  const lidK = joined ? lidKW[joined] : anyLidKW;
+  const aim = socket === undefined || hotSockets.includes(socket) ? hotAimC : aimC;
   return [
     gap({
       id: 'heat-processor',
@@ -138,7 +159,7 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
       seats: [processor.seat, cooler.seat],
       unit: 'K',
       terms: [
-        plain(`aim, ${aimsC.processor} °C`, range(aimsC.processor), 1),
+        plain('aim, °C', aim, 1),
         { ...plain('room, °C', roomC, -1), how: 'class' },
         ...(air
           ? [{ ...plain('air of the case warmer by', air.warmerK, -1), how: 'class' as const }]
@@ -146,6 +167,12 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
         {
           ...termOf(processor, 'watts', `${kind?.text ?? 'any'} cooler and paste`, -1, watts),
           value: product(w, add(kw, pasteKW)),
+        },
+        {
+          ...wordOf(processor, 'lid', 'from the die to its lid', lid),
+          how: lid?.how ?? 'class',
+          value: product(w, lidK),
+          sign: -1 as const,
         },
       ],
       minimumMargin: 5,

@@ -59,15 +59,52 @@ export const RISING_CFM = range(3, 10);
 
 /** Kelvin a watt from the processor's lid to the air, by cooler; the paste between (common practice; makers' tables). */
 export const coolerKW: Readonly<Record<string, Range>> = table({
-  low: range(0.4, 0.8),
+  low: range(0.25, 0.8),
   tower: range(0.12, 0.25),
   radiator: range(0.08, 0.2),
 });
 export const anyCoolerKW = range(0.12, 0.8);
+/** A low cooler by its height: more fin carries off more (common practice, no source). */
+export function lowCoolerKW(heightMm: Range | undefined): Range {
+  if (!heightMm) return range(0.25, 0.8);
+  const sorts = [
+    { from: 0, to: 42, kw: range(0.4, 0.8) },
+    { from: 42, to: 56, kw: range(0.3, 0.65) },
+    { from: 56, to: Infinity, kw: range(0.25, 0.55) },
+  ].filter(({ from, to }) => heightMm.hi >= from && heightMm.lo < to);
+  return range(
+    Math.min(...sorts.map(({ kw }) => kw.lo)),
+    Math.max(...sorts.map(({ kw }) => kw.hi)),
+  );
+}
 export const pasteKW = range(0.05, 0.1);
 
-/** Aims, °C at most (common practice, no source). */
-export const aimsC = { processor: 85, ssd: 70, hdd: 50 };
+/**
+ * Kelvin a watt from the die to the lid, by what lies between: a cooler's figure begins at the lid, the sensor lies in
+ * the die (common practice, no source; makers' papers, from memory).
+ */
+export const lidKW = {
+  soldered: range(0.08, 0.15),
+  pasted: range(0.2, 0.4),
+  chiplets: range(0.2, 0.4),
+} as const;
+export const anyLidKW = range(0.08, 0.4);
+/** What lies under the lid of most CPUs of a socket, where nobody said (common practice, no source). */
+export const lidOfSocket: Readonly<Record<string, keyof typeof lidKW>> = table({
+  LGA775: 'soldered',
+  LGA1156: 'soldered',
+  LGA1366: 'soldered',
+  LGA2011: 'soldered',
+  LGA1150: 'pasted',
+  LGA1151: 'pasted',
+  LGA1700: 'soldered',
+  LGA1851: 'soldered',
+  AM5: 'chiplets',
+});
+
+/** What a CPU should stay under, °C; those made to run at 95 to 100, ten under that (common practice, no source). */
+export const aimC = range(85);
+export const hotAimC = range(85, 90);
 /** Room of a workshop or an office, °C (common practice, no source). */
 export const roomC = range(18, 28);
 /** Kelvin the air of a case may be warmer than the room and still be called well aired (common practice, no source). */

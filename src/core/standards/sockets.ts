@@ -28,6 +28,9 @@ export const coolerMounts: readonly CoolerMount[] = [
   { name: '96 x 48', sockets: ['AM2', 'AM3'], xMm: 96, yMm: 48 },
 ];
 
+/** Sockets whose CPUs are made to run at 95 to 100 °C under load (common practice, no source). */
+export const hotSockets: readonly string[] = ['AM5', 'LGA1700', 'LGA1851'];
+
 export const socketNames: readonly string[] = coolerMounts.flatMap((mount) => mount.sockets);
 
 export function coolerMountOf(socket: string): CoolerMount | undefined {

@@ -12,6 +12,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import Stage from '$lib/frame/Stage.svelte';
+  import { readingKinds } from '$core/model/types/readings.ts';
   import { show, unitWord } from '$lib/ui/figures.ts';
   import HandOverDialog from './HandOverDialog.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -25,8 +26,6 @@
   let handing = $state(false);
   /** What was noted after the sheet was frozen stands beside it, never in it. */
   const later = $derived(record && job?.note !== record.sheet.note ? job?.note : undefined);
-  const units = { temperatureC: '°C', wallW: 'W', clockMhz: 'MHz' } as const;
-  const things = { temperatureC: 'processor', wallW: 'at the wall', clockMhz: 'clock' } as const;
   const stamp = (time: string) => format(new Date(time), 'd MMM yyyy HH:mm');
 
   function clear(partId: string, how: string): void {
@@ -129,10 +128,11 @@
           <h3>Measured</h3>
           {#each sheet.readings as reading, i (i)}
             <p>
-              {reading.when}: {things[reading.kind]}
-              <span class="figure">{reading.value} {units[reading.kind]}</span>, {reading.load}, {stamp(
-                reading.at,
-              )}
+              {reading.when}: {readingKinds[reading.kind].label}{reading.name
+                ? `, ${reading.name}`
+                : ''}
+              <span class="figure">{reading.value} {readingKinds[reading.kind].unit}</span>, {reading.load},
+              {stamp(reading.at)}
             </p>
           {:else}<p>no readings</p>{/each}
           {#each sheet.heat as line (line)}<p>{line}</p>{/each}

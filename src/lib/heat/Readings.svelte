@@ -2,7 +2,13 @@
   import { scaleLinear } from 'd3';
   import { format } from 'date-fns';
   import { addItems, dropItem } from '$core/shop/items.ts';
-  import type { Reading, ReadingKind } from '$core/model/types/types.ts';
+  import {
+    namedKinds,
+    readingKinds,
+    type Reading,
+    type ReadingKind,
+  } from '$core/model/types/readings.ts';
+  import { comparedReadings, readingFault } from '$core/heat/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -10,60 +16,47 @@
   import Fault from '$lib/ui/Fault.svelte';
 
   const { view }: { view: JobView } = $props();
-  const kindWords: Record<ReadingKind, { label: string; unit: string; most: number }> = {
-    temperatureC: { label: 'processor', unit: '°C', most: 110 },
-    wallW: { label: 'at the wall', unit: 'W', most: 400 },
-    clockMhz: { label: 'clock', unit: 'MHz', most: 6000 },
-  };
+  const kindNames = Object.keys(readingKinds) as ReadingKind[];
   let kind = $state<ReadingKind>('temperatureC');
   let when = $state<'before' | 'after'>('before');
   let load = $state<Reading['load']>('full load');
   let value = $state('');
+  let name = $state('');
   let fault = $state('');
   const readings = $derived(view.job?.readings ?? []);
 
   const rows = $derived(
-    (Object.keys(kindWords) as ReadingKind[]).flatMap((each) => {
-      const of = (at: 'before' | 'after') =>
-        readings.filter((one) => one.kind === each && one.when === at).at(-1);
-      const [before, after] = [of('before'), of('after')];
-      if (!before && !after) return [];
-      const most = Math.max(kindWords[each].most, before?.value ?? 0, after?.value ?? 0);
-      return [
-        {
-          kind: each,
-          before,
-          after,
-          x: scaleLinear([0, most], [0, 520]),
-          same: before && after && before.load === after.load,
-        },
-      ];
+    comparedReadings(readings, view.job?.changes.length ?? 0).map((row) => {
+      const figures = [row.before?.value ?? 0, row.after?.value ?? 0];
+      const most = Math.max(readingKinds[row.kind].most, ...figures);
+      return { ...row, x: scaleLinear([0, most], [0, 520]) };
     }),
   );
 
   function add(): void {
-    const number = Number(value.replace(',', '.'));
-    const { most, unit } = kindWords[kind];
-    if (value.trim() === '' || !Number.isFinite(number) || number < -40)
-      fault = 'A number, please.';
-    else if (number > most * 2) fault = `${value} ${unit} cannot be meant.`;
-    else {
-      fault = '';
-      if (view.job) {
-        const reading: Reading = { kind, when, load, value: number, at: new Date().toISOString() };
-        void shopStore.edit('a reading', addItems(view.job.id, 'readings', [reading]));
-      }
-      value = '';
-    }
+    const number = value.trim() === '' ? NaN : Number(value.replace(',', '.'));
+    const wrong = readingFault(kind, number, name);
+    fault = wrong ?? '';
+    if (wrong !== undefined || !view.job) return;
+    const reading: Reading = {
+      kind,
+      when,
+      load,
+      value: number,
+      at: new Date().toISOString(),
+      ...(namedKinds.includes(kind) && { name: name.trim() }),
+    };
+    void shopStore.edit('a reading', addItems(view.job.id, 'readings', [reading]));
+    value = '';
   }
 </script>
 
 <h2>Single readings</h2>
 
-{#each rows as row (row.kind)}
-  {@const words = kindWords[row.kind]}
+{#each rows as row (row.kind + (row.name ?? ''))}
+  {@const words = readingKinds[row.kind]}
   <section>
-    <h2>{words.label}</h2>
+    <h2>{words.label}{row.name ? `: ${row.name}` : ''}</h2>
     <svg
       viewBox="0 0 660 66"
       role="img"
@@ -99,21 +92,8 @@
       {/if}
       <path class="slot" d="M1 0v62" />
     </svg>
-    {#if row.before && row.after}
-      <p>
-        {row.same
-          ? `${Math.abs(row.before.value - row.after.value)} ${row.kind === 'temperatureC' ? 'K' : words.unit} ${row.after.value < row.before.value ? 'less' : 'more'}, at the same load.`
-          : `Before was ${row.before.load}, after ${row.after.load}: not the same load, so the difference proves nothing.`}
-        {#if row.same && (view.job?.changes.length ?? 0) > 1}Several things were changed between the
-          two: the difference belongs to none of them alone.{/if}
-      </p>
-    {:else}
-      <p class="soft">
-        {row.before
-          ? 'The after reading comes when the lid is on.'
-          : 'No before reading: there is nothing to compare with.'}
-      </p>
-    {/if}
+    <p class:soft={!row.before || !row.after}>{row.say}</p>
+    {#if row.aim}<p class:over={row.aim.over}>{row.aim.say}</p>{/if}
   </section>
 {:else}
   <p class="soft">
@@ -129,10 +109,17 @@
 >
   <Field label="What"
     ><select bind:value={kind}
-      ><option value="temperatureC">CPU, °C</option><option value="wallW">at the wall, W</option
-      ><option value="clockMhz">clock, MHz</option></select
+      >{#each kindNames as each (each)}<option value={each}
+          >{readingKinds[each].label}{readingKinds[each].unit
+            ? `, ${readingKinds[each].unit}`
+            : ''}</option
+        >{/each}</select
     ></Field
   >
+  {#if namedKinds.includes(kind)}
+    <Field label="Of what, how set"><input class="words" bind:value={name} maxlength="200" /></Field
+    >
+  {/if}
   <Field label="When"
     ><select bind:value={when}><option>before</option><option>after</option></select></Field
   >
@@ -152,9 +139,10 @@
     {#each readings as reading, i (i)}
       <li>
         <span class="figure">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
-        {kindWords[reading.kind].label}
+        {readingKinds[reading.kind].label}
+        {reading.name ?? ''}
         {reading.value}
-        {kindWords[reading.kind].unit}, {reading.when}, {reading.load}
+        {readingKinds[reading.kind].unit}, {reading.when}, {reading.load}
         <button
           onclick={() =>
             view.job &&
@@ -186,6 +174,13 @@
   }
   .gap {
     fill: var(--accent);
+  }
+  .over {
+    color: var(--mend);
+  }
+  .words {
+    width: 260px;
+    text-align: left;
   }
   .slot {
     stroke: var(--ink);

@@ -30,17 +30,71 @@ describe('plan/heatSums', () => {
     expect(said).to.include({ wall: 'top', blows: 'out' });
     expect(turned).to.include({ wall: 'front', blows: 'out' });
   });
-  it('a tower cooler on 65 W is enough, a low one on 180 W is not', () => {
-    expect(the(heatSums(planWith(tower)), 'heat-processor').mark).to.equal('clear');
-    const hot = planWith({ ...tower, processor: { watts: 180 }, cooler: { class: 'low' } });
+  it('a tower cooler on 65 W is enough, a low one on 250 W is not', () => {
+    const soldered = { ...tower, processor: { watts: 65, lid: 'soldered', socket: 'LGA1151' } };
+    expect(the(heatSums(planWith(soldered)), 'heat-processor').mark).to.equal('clear');
+    const hot = planWith({ ...tower, processor: { watts: 250 }, cooler: { class: 'low' } });
     const sum = the(heatSums(hot), 'heat-processor');
     expect(sum.mark).to.equal('mend');
-    /* By hand, at best: 85 - 18 - 180 (0.4 + 0.05) = -14, less the air of the case. */
-    expect(sum.margin!.hi).to.be.below(85 - 18 - 180 * 0.45);
+    /* By hand, at best: 90 - 18 - 250 (0.25 + 0.05 + 0.08) = -23, less the air of the case. */
+    expect(sum.margin!.hi).to.be.below(90 - 18 - 250 * 0.38);
+  });
+  it('adds what lies between die and lid, by how the lid is joined; unsaid, either', () => {
+    const lidTerm = (more: Record<string, string>) => {
+      const hot = planWith({
+        ...tower,
+        processor: { watts: 200, ...more },
+        cooler: { class: 'low' },
+      });
+      const found = heatSums(hot).find((each) => each.id === 'heat-processor');
+      return found?.terms.find((term) => /lid/.test(term.label))?.value;
+    };
+    /* 200 W through 0.08 to 0.15 K/W soldered, 0.2 to 0.4 pasted. */
+    expect(lidTerm({ lid: 'soldered' })).to.eql({ lo: 16, hi: 30 });
+    const pasted = planWith({
+      ...tower,
+      processor: { watts: 200, lid: 'pasted' },
+      cooler: { class: 'low' },
+    });
+    const own = the(heatSums(pasted), 'heat-processor').terms.find((term) =>
+      /lid/.test(term.label),
+    );
+    expect(own?.value).to.eql({ lo: 40, hi: 80 });
+    const open = planWith({ ...tower, processor: { watts: 200 }, cooler: { class: 'low' } });
+    const either = the(heatSums(open), 'heat-processor').terms.find((term) =>
+      /lid/.test(term.label),
+    );
+    expect(either?.value).to.eql({ lo: 16, hi: 80 });
+    expect(either?.how).to.equal('class');
+  });
+  it('aims by what the CPU is made for', () => {
+    const aim = (socket: string) =>
+      the(
+        heatSums(
+          planWith({ ...tower, processor: { watts: 200, socket }, cooler: { class: 'low' } }),
+        ),
+        'heat-processor',
+      ).terms[0]?.value;
+    expect(aim('LGA1151')).to.eql({ lo: 85, hi: 85 });
+    expect(aim('AM5')).to.eql({ lo: 85, hi: 90 });
+  });
+  it('takes a low cooler by its height', () => {
+    const term = (height?: number) =>
+      heatSums(
+        planWith({
+          ...tower,
+          processor: { watts: 200, lid: 'soldered', socket: 'LGA1151' },
+          cooler: { class: 'low', ...(height ? { height } : {}) },
+        }),
+      )[0]?.terms.find((each) => /cooler/.test(each.label))?.value as { lo: number; hi: number };
+    expect(term(30).lo).to.be.closeTo(200 * 0.45, 1e-9);
+    expect(term(50).hi).to.be.closeTo(200 * 0.75, 1e-9);
+    expect(term(70).hi).to.be.closeTo(200 * 0.65, 1e-9);
+    expect(term().hi - term().lo).to.be.closeTo(200 * 0.6, 1e-9);
   });
   it('held to fewer watts it may be enough', () => {
-    const hot: Seats = { ...tower, processor: { watts: 150 }, cooler: { class: 'low' } };
-    const held = planWith(hot, { applied: [limitWatts({ seat: 'processor', watts: 65 })] });
+    const hot: Seats = { ...tower, processor: { watts: 250 }, cooler: { class: 'low' } };
+    const held = planWith(hot, { applied: [limitWatts({ seat: 'processor', watts: 45 })] });
     expect(the(heatSums(planWith(hot)), 'heat-processor').mark).to.equal('mend');
     /* More likely than not it is enough now: nothing stands. */
     expect(heatSums(held).map(({ id }) => id)).to.not.include('heat-processor');

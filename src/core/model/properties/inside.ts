@@ -9,6 +9,11 @@ export const processorProperties = [
   text('socket', 'socket', 'Which socket does the CPU fit?', socketNames),
   num('watts', 'draw at full load', 'W', 'What does the CPU draw at its boost limit?', 600, 60),
   num('generation', 'generation', 'count', 'Which generation is the CPU?', 30, 30),
+  text('lid', 'under its lid', 'Is its lid soldered, pasted, or over several chips?', [
+    'soldered',
+    'pasted',
+    'chiplets',
+  ]),
   text('graphics', 'own graphics', 'Has the CPU its own graphics?', ['yes', 'no']),
 ] as const;
 

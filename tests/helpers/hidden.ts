@@ -89,8 +89,13 @@ export function session({ grid, plug }: Simulated, random: () => number): Sessio
   let metered = 0;
   for (;;) {
     const answer = identify(grid, readings, { loadSet: true });
-    if (!answer.next || metered > grid.ways * 3) return { answer, readings, metered };
-    readings.push(bench.read(answer.next.pin, answer.next.kind) as Reading);
+    const { next } = answer;
+    if (!next || next.again || metered > grid.ways * 3) return { answer, readings, metered };
+    readings.push(
+      (next.with === undefined
+        ? bench.read(next.pin, next.kind)
+        : bench.common(next.pin, next.with)) as Reading,
+    );
     metered += 1;
   }
 }

@@ -83,7 +83,21 @@
     ohms: 'Unplugged, discharged: how many ohms to the chassis?',
     standby: 'Plugged in, off: how many volts to ground?',
     running: 'Running with its load: how many volts to ground?',
+    gauge: 'How thick is its wire?',
   };
+  const again = $derived(chosen === undefined && asked?.again === true);
+  /** The far pin of a beep that is asked for. */
+  const far = $derived(chosen === undefined && kind === 'common' ? asked?.with : undefined);
+  const question = $derived(
+    far !== undefined
+      ? `Unplugged, discharged: does it beep with pin ${far}?`
+      : `${questions[kind] ?? ''}${again ? ' Once more, at another point of the contact: two readings cannot both be right.' : ''}`,
+  );
+  const gaugeWords = [
+    { awg: 18, words: 'Thick, 18 or thicker' },
+    { awg: 20, words: '20' },
+    { awg: 22, words: 'Thin, 22 or thinner' },
+  ];
 
   /** The kind not yet read on a pin one chose oneself. */
   function kindFor(pin: number): ReadingKind | undefined {
@@ -144,7 +158,7 @@
   }
 
   function practise(): void {
-    practised(meter.read(lit, kind));
+    practised(far === undefined ? meter.read(lit, kind) : meter.common(lit, far));
   }
 
   function practised(reading: Reading | 'fuse blown'): void {
@@ -214,7 +228,7 @@
           <p><Mark mark="stop" word size={20} /> Pin {wrong.pin}: {wrong.contradiction}</p>
         {/if}
         {#if asked || chosen !== undefined}
-          <h2>Pin {lit}: {questions[kind]}</h2>
+          <h2>Pin {lit}: {question}</h2>
           <p class="row">
             {#if kind === 'chassis'}
               <Button next onclick={() => add({ kind: 'chassis', pin: lit, beeps: true })}
@@ -223,6 +237,19 @@
               <Button onclick={() => add({ kind: 'chassis', pin: lit, beeps: false })}
                 >Silent</Button
               >
+            {:else if far !== undefined}
+              <Button next onclick={() => add({ kind: 'common', pin: lit, with: far, beeps: true })}
+                >Beeps</Button
+              >
+              <Button onclick={() => add({ kind: 'common', pin: lit, with: far, beeps: false })}
+                >Silent</Button
+              >
+            {:else if kind === 'gauge'}
+              {#each gaugeWords as { awg, words } (awg)}
+                <Button next={awg === 18} onclick={() => add({ kind: 'gauge', pin: lit, awg })}
+                  >{words}</Button
+                >
+              {/each}
             {:else}
               <Field short label={kind === 'ohms' ? 'ohms' : 'volts'}
                 ><input
@@ -236,7 +263,7 @@
             {#if shopStore.practice}<Button onclick={practise}>Practice meter</Button>{/if}
           </p>
         {:else}
-          <h2>Nothing more to read</h2>
+          <h2>{answer.stopped ?? 'Nothing more to read'}</h2>
         {/if}
         <Fault text={fault} />
         <p>

@@ -128,7 +128,7 @@ describe('plugs/identify', () => {
   });
   it('asks unplugged first, and for running volts only when it is safe', () => {
     const first = identify(main24, []).next;
-    expect(first?.kind).to.equal('chassis');
+    expect(['chassis', 'ohms', 'gauge']).to.include(first?.kind);
     expect(identify(main24, [], { loadSet: true }).mayRun).to.equal(false);
     for (let seed = 1; seed <= 12; seed += 1) {
       const next = random(seed);
@@ -139,9 +139,51 @@ describe('plugs/identify', () => {
         const answer = identify(hidden.grid, readings, { loadSet: false });
         expect(answer.next?.kind, 'no load set').not.to.equal('running');
         if (!answer.next) break;
-        readings.push(bench.read(answer.next.pin, answer.next.kind) as Reading);
+        const { pin, kind, with: other } = answer.next;
+        readings.push((other ? bench.common(pin, other) : bench.read(pin, kind)) as Reading);
       }
     }
+  });
+  it('asks for a second look where two readings cannot both be right, last of all', () => {
+    const torn: Reading[] = Array.from({ length: 8 }, (_, i): Reading[] => [
+      chassis(i + 1, i > 0),
+      standby(i + 1, 0),
+      { kind: 'ohms', pin: i + 1, ohms: 0.3 },
+      { kind: 'gauge', pin: i + 1, awg: 18 },
+    ]).flat();
+    const answer = identify(cpu8, torn);
+    expect(answer.pins[0]?.contradiction).to.be.a('string');
+    expect(answer.next).to.include({ pin: 1, again: true });
+    expect(answer.stopped).to.equal(undefined);
+  });
+  it('says why it stops: all sure, or only running would tell', () => {
+    const ground = Array.from({ length: 8 }, (_, i): Reading[] => [
+      chassis(i + 1, true),
+      { kind: 'ohms', pin: i + 1, ohms: 0.3 },
+    ]).flat();
+    expect(identify(cpu8, ground).stopped).to.equal('Every pin is sure.');
+    let told = 0;
+    for (let seed = 1; seed <= 30; seed += 1) {
+      const next = random(seed * 31);
+      const { answer } = session(hiddenPlug(next), next);
+      const open = answer.pins.filter((pin) => pin.word !== 'sure');
+      if (answer.next) continue;
+      told += 1;
+      if (open.length === 0) expect(answer.stopped).to.equal('Every pin is sure.');
+      else {
+        for (const { pin } of open) expect(answer.stopped).to.contain(String(pin));
+        expect(answer.stopped).to.match(/running|every reading has been taken/);
+      }
+    }
+    expect(told).to.be.above(20);
+  });
+  it('asks for ohms, thickness and beeps between pins where they tell more', () => {
+    const kinds = new Set<string>();
+    for (let seed = 1; seed <= 40; seed += 1) {
+      const next = random(seed * 7);
+      for (const { kind } of session(hiddenPlug(next), next).readings) kinds.add(kind);
+    }
+    expect([...kinds]).to.include.members(['ohms', 'gauge', 'common', 'chassis', 'standby']);
   });
   for (const [what, run, why] of [
     ['three rows', () => identify({ rows: 3, ways: 6 }, []), 'no housing has 3 rows'],
@@ -182,16 +224,17 @@ describe('plugs/identify, the simulated bench', () => {
   });
 });
 
-describe('plugs/identify, 1,000 simulated plugs', function () {
+describe('plugs/identify, 500 simulated plugs', function () {
   this.timeout(240_000);
-  const tally = { sure: 0, right: 0, burnt: 0, share: [] as number[] };
+  const tally = { pins: 0, sure: 0, right: 0, burnt: 0, share: [] as number[] };
   before(() => {
-    for (let seed = 1; seed <= 1000; seed += 1) {
+    for (let seed = 1; seed <= 500; seed += 1) {
       const next = random(seed * 7919);
       const hidden = hiddenPlug(next);
       const { answer, metered } = session(hidden, next);
       tally.share.push(metered / (hidden.grid.ways * 3));
       for (const pin of answer.pins) {
+        tally.pins += 1;
         if (pin.word !== 'sure') continue;
         const truth = hidden.plug.pins[pin.pin - 1] ?? '';
         tally.sure += 1;
@@ -201,13 +244,15 @@ describe('plugs/identify, 1,000 simulated plugs', function () {
     }
   });
   it('is right in at least 98.5 % of the pins it calls sure', () => {
-    expect(tally.sure).to.be.above(5000);
+    expect(tally.sure).to.be.above(4000);
     expect(tally.right / tally.sure).to.be.at.least(0.985);
   });
+  it('leaves at most one pin in twelve open', () =>
+    expect(tally.sure / tally.pins).to.be.at.least(11 / 12));
   it('calls no power pin a return', () => expect(tally.burnt).to.equal(0));
   it('takes at most 60 % of reading everything, in the middle', () => {
     const sorted = [...tally.share].sort((a, b) => a - b);
-    expect(sorted[500]).to.be.at.most(0.6);
+    expect(sorted[250]).to.be.at.most(0.6);
   });
 });
 

@@ -204,3 +204,7 @@ function voltsLikelihood(volts: number, levels: readonly Level[], meter: Meter):
   const nothing = Math.exp(-0.5 * (volts / sigma0) ** 2) / (sigma0 * Math.sqrt(2 * Math.PI));
   return (1 - meter.badContact) * good + meter.badContact * (0.8 * nothing + 0.2 / ANYWHERE_V);
 }
+
+/** Was it heard to beep? */
+export const beeped = (kinds: readonly ReadingKind[]) =>
+  kinds.includes('chassis') || kinds.includes('common');

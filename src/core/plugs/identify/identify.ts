@@ -1,7 +1,7 @@
 import {
   beepChance,
+  beeped,
   classes,
-  effort,
   handMeter,
   likelihood,
   type Meter,
@@ -9,8 +9,10 @@ import {
   type ReadingKind,
   type SignalClass,
 } from './evidence.ts';
+import type { Identified, PinAnswer } from './answer.ts';
 import { believe, type Beliefs, type Common } from './beliefs.ts';
 import { hypothesesFor, type Grid } from './hypotheses.ts';
+import { nextReading, whyStopped } from './next.ts';
 
 /**
  * Which pin is which, as honest chances. Given an idea of the plug, its pins are independent, so
@@ -20,36 +22,8 @@ import { hypothesesFor, type Grid } from './hypotheses.ts';
  *
  * The approximation is in the ideas themselves: an unknown order is taken pin by pin.
  */
-export interface PinAnswer {
-  pin: number;
-  /** Chance of every class, in the order of `classes`. */
-  chances: number[];
-  best: SignalClass;
-  chance: number;
-  /** sure; one more reading; open. */
-  word: 'sure' | 'one more reading' | 'open';
-  /** Kinds of reading that speak for it. */
-  kinds: ReadingKind[];
-  /** Two readings that cannot both be right. */
-  contradiction?: string | undefined;
-}
 
-export interface Identified {
-  pins: PinAnswer[];
-  /** Ideas with their chances, the likeliest first. */
-  ideas: { id: string; name: string; chance: number }[];
-  /** Chance that every pin is what it is called. */
-  joint: number;
-  /** Chance that every pin has the role it is taken for: return, enable, standby, or a feed or signal that is off. */
-  rolesJoint: number;
-  /**
-   * Running volts may be taken: a load is set, enable and return are sure, and the roles of the
-   * whole plug at least 99 %. Which feed has which volts is what running is for.
-   */
-  mayRun: boolean;
-  next?: { pin: number; kind: ReadingKind; bits: number } | undefined;
-}
-
+/** A reading of a pin the piece has not, or a figure no meter shows. */
 export class ReadingError extends Error {}
 
 const SURE = 0.985;
@@ -93,6 +67,7 @@ export function identify(
     pins.some((pin) => pin.best === name && pin.word === 'sure');
   const mayRun =
     options.loadSet === true && sureOf('COM') && sureOf('PS_ON#') && rolesJoint >= RUN_CERTAINTY;
+  const next = nextReading(perPin, pins, commons, meter, mayRun);
   return {
     pins,
     ideas: ideas
@@ -101,7 +76,8 @@ export function identify(
     joint,
     rolesJoint,
     mayRun,
-    next: nextReading(perPin, pins, meter, mayRun),
+    next,
+    stopped: whyStopped(pins, next, options.loadSet === true, mayRun),
   };
 }
 
@@ -184,9 +160,6 @@ const provesGround = (reading: Reading): boolean =>
   (reading.kind === 'ohms' && reading.ohms < GROUND_OHM) ||
   (reading.kind === 'running' && Math.abs(reading.volts) < GROUND_V);
 
-const beeped = (kinds: readonly ReadingKind[]) =>
-  kinds.includes('chassis') || kinds.includes('common');
-
 /** Sure takes a meter; ground a beep, and beside it ohms or volts that no rail shows. */
 function wordFor(
   best: SignalClass,
@@ -252,70 +225,4 @@ function jointOf(
     }, 1);
     return sum + (weights[h] ?? 0) * all;
   }, 0);
-}
-
-/** Outcomes tried for each kind, to see what it would tell. */
-const outcomes: Record<ReadingKind, (pin: number) => Reading[]> = {
-  colour: () => [],
-  gauge: () => [],
-  empty: () => [],
-  common: () => [],
-  chassis: (pin) => [true, false].map((beeps) => ({ kind: 'chassis', pin, beeps })),
-  ohms: () => [],
-  standby: (pin) => [0, 3.3, 5, 12].map((volts) => ({ kind: 'standby', pin, volts })),
-  running: (pin) => [0, 3.3, 5, 12, -12].map((volts) => ({ kind: 'running', pin, volts })),
-};
-
-/**
- * The reading that tells most for its seconds and danger: what it tells of its own pin is all it
- * tells, for given the pin's signal the reading hangs on nothing else. Unplugged before standby
- * before running; running only when it may be. Colours, gauges, empty cavities and beeps between pins are
- * taken when they are given, never asked for: the beeper to the chassis tells more in less time. Ohms are
- * asked for where a pin is all but ground: nothing else unplugged tells it from a rail with a bleeder.
- */
-function nextReading(
-  perPin: readonly (readonly Reading[])[],
-  pins: readonly PinAnswer[],
-  meter: Meter,
-  mayRun: boolean,
-): Identified['next'] {
-  let best: (NonNullable<Identified['next']> & { worth: number }) | undefined;
-  for (const pin of pins) {
-    if (pin.word === 'sure') continue;
-    const done = new Set((perPin[pin.pin - 1] ?? []).map((reading) => reading.kind));
-    for (const kind of ['chassis', 'standby', 'running'] as const) {
-      if (done.has(kind) || (kind === 'running' && !mayRun)) continue;
-      const bits = tells(pin.chances, outcomes[kind](pin.pin), meter);
-      const worth = bits / (effort[kind].seconds * effort[kind].danger);
-      if (bits > 0.001 && (!best || worth > best.worth)) best = { pin: pin.pin, kind, bits, worth };
-    }
-  }
-  if (best) return { pin: best.pin, kind: best.kind, bits: best.bits };
-  /* What is left to say of them is not bits but proof. */
-  const ground = pins.find(
-    (pin) =>
-      pin.word !== 'sure' &&
-      pin.contradiction === undefined &&
-      pin.best === 'COM' &&
-      beeped(pin.kinds) &&
-      !(perPin[pin.pin - 1] ?? []).some((reading) => reading.kind === 'ohms'),
-  );
-  return ground && { pin: ground.pin, kind: 'ohms', bits: 0 };
-}
-
-/** Mutual information between a pin's signal and a reading's outcome, bits. */
-function tells(chances: readonly number[], tries: readonly Reading[], meter: Meter): number {
-  const table = classes.map((each) => {
-    const row = tries.map((reading) => likelihood(reading, each, meter));
-    const total = row.reduce((sum, one) => sum + one, 0);
-    return row.map((one) => one / total);
-  });
-  const entropy = (row: readonly number[]) =>
-    row.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
-  const whole = tries.map((_, o) =>
-    chances.reduce((sum, chance, c) => sum + chance * (table[c]?.[o] ?? 0), 0),
-  );
-  return (
-    entropy(whole) - chances.reduce((sum, chance, c) => sum + chance * entropy(table[c] ?? []), 0)
-  );
 }

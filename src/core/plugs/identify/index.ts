@@ -11,14 +11,8 @@ export {
   type SignalClass,
 } from './evidence.ts';
 export { hypothesesFor, type Grid, type Hypothesis } from './hypotheses.ts';
-export {
-  identify,
-  ReadingError,
-  RUN_CERTAINTY,
-  type Identified,
-  type IdentifyOptions,
-  type PinAnswer,
-} from './identify.ts';
+export { identify, ReadingError, RUN_CERTAINTY, type IdentifyOptions } from './identify.ts';
+export type { Identified, PinAnswer } from './answer.ts';
 export { keptNotes, noted, notesOf, type PlugNotes } from './words.ts';
 export { believe, type Common } from './beliefs.ts';
 export { ownPlugOf, plugTag } from './keep.ts';

@@ -1,5 +1,5 @@
 import type { OwnPlug } from '../../model/types/types.ts';
-import type { Identified } from './identify.ts';
+import type { Identified } from './answer.ts';
 import type { PlugNotes } from './words.ts';
 
 /** What was found out, as a plug of one's own: sure pins by name, all others left open ('?'). */

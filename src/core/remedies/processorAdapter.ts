@@ -13,7 +13,7 @@ export const processorAdapter = remedy({
   do: 'processorAdapter',
   id: 'processor-adapter',
   fields: { to: { holds: 'word', aside: true } },
-  title: () => 'Adapter to the CPU header, from two drive plugs of two leads at most',
+  title: () => 'Adapter to the CPU header, from two drive plugs on two separate leads',
   minutes: 10,
   get: ({ to }, plan) => ({ what: `adapter to ${plugNameIn(plugsOf(plan), to ?? '')}`, count: 1 }),
   undoable: true,

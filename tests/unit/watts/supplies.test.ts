@@ -1,6 +1,9 @@
 import { expect } from 'chai';
 import type { Finding } from '../../../src/core/findings/finding.ts';
 import { efficiency } from '../../../src/core/standards/supplies.ts';
+import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
+import { processorAdapter } from '../../../src/core/remedies/processorAdapter.ts';
+import { leadDrops, leadLimits } from '../../../src/core/watts/leadLimits.ts';
 import { groupRegulation } from '../../../src/core/watts/regulation.ts';
 import { secondSupply } from '../../../src/core/watts/secondSupply.ts';
 import { standby } from '../../../src/core/watts/standby.ts';
@@ -147,5 +150,61 @@ describe('watts, a second supply switched by hand', () => {
     expect(enable('not yet')?.mark).to.equal('mend');
     expect(enable()?.mark).to.equal('watch');
     expect(enable('linked to the first')?.mark).to.equal('clear');
+  });
+});
+
+describe('watts, a CPU header the supply brings no plug for', () => {
+  const seats: Seats = {
+    board: { mainPlug: 'main24', processorPlug: 'cpu8', watts: 25 },
+    processor: { watts: 95 },
+    supply: { mainPlug: 'main24', plugs: ['drive4', 'drive4', 'sata'], watts: 450 },
+  };
+  const leadOf = (applied: RemedyValue[] = [], more: Seats = {}) => {
+    const tree = treeOf(planWith({ ...seats, ...more }, { applied }), 'full');
+    return tree?.leads.find((lead) => lead.id === tree.on.get('processor'));
+  };
+  it('is not laid to the main plug', () => {
+    const plan = planWith(seats);
+    expect(leadOf()).to.include({ label: 'CPU plug, missing', missing: true });
+    expect(leadLimits(plan).filter((each) => each.id.startsWith('lead-main'))).to.eql([]);
+    expect(leadLimits(plan).filter((each) => each.id.startsWith('lead-processor'))).to.eql([]);
+    /* Its watts count all the same. */
+    expect(treeOf(plan, 'full')?.givenW.lo).to.be.above(95 * 1.1);
+  });
+  it('hangs on two drive plugs once that adapter is taken, by one contact of each', () => {
+    const lead = leadOf([processorAdapter({ to: 'cpu8' })]);
+    expect(lead).to.include({ label: 'adapter from two drive plugs' });
+    expect(lead?.feeds).to.eql({ '12 V': 2 });
+    /* 180 W through its converter are 16.5 to 18 A over two contacts of 8 A. */
+    const hot = planWith(
+      { ...seats, processor: { watts: 180 } },
+      { applied: [processorAdapter({ to: 'cpu8' })] },
+    );
+    const found = leadLimits(hot).find((each) => each.id === 'lead-processor1-12 V');
+    expect(found?.mark).to.equal('stop');
+    expect(found?.terms[0]?.value).to.eql({ lo: 8, hi: 8 });
+  });
+  it('stays on the main plug where the board wants none', () => {
+    expect(
+      leadOf([], { board: { mainPlug: 'main24', processorPlug: 'none', watts: 25 } })?.id,
+    ).to.equal('main');
+  });
+});
+
+describe('watts, what a lead may lose', () => {
+  const drops = (mm: number) =>
+    leadDrops(
+      planWith({
+        board: { mainPlug: 'main24', processorPlug: 'cpu8', watts: 25 },
+        processor: { watts: 65 },
+        card1: { watts: 220, plugs: ['card8'] },
+        supply: { mainPlug: 'main24', plugs: ['cpu8', 'card8'], watts: 550, leadCard: mm },
+      }),
+    ).find((each) => each.id.startsWith('drop-card'));
+  it('holds the card lead to 3 % of 12 V, and to the 8 % of the card only as a Stop (PCI Express CEM)', () => {
+    expect(drops(300)).to.equal(undefined);
+    expect(drops(900)?.mark).to.equal('watch');
+    expect(drops(900)?.terms[0]?.value).to.eql({ lo: 0.36, hi: 0.36 });
+    expect(drops(6000)?.mark).to.equal('stop');
   });
 });

@@ -1,6 +1,7 @@
 import type { NumberKey } from '../../model/properties/index.ts';
 import { plugIn } from '../../model/lookup/ownPlugs.ts';
 import {
+  appliedOf,
   partsOfKind,
   listAt,
   numberAt,
@@ -85,7 +86,34 @@ function bringsLeads(plan: Plan, supply: Placed): Lead[] {
   const drive = plug('drive4');
   if (drive && others.includes('drive4'))
     add('drive lead', '4-pin peripheral lead', drive, 'drive', SATA_LENGTH, { sharedWire: true });
-  return [...list, ...smallLeads(plan, list)];
+  const missing = !others.some((id) => id.startsWith('cpu'));
+  return [...list, ...smallLeads(plan, list), ...(missing ? instead(plan) : [])];
+}
+
+/**
+ * What feeds a board's CPU header where the supply brings no plug for it: the adapter from two drive plugs that was
+ * taken, by one contact of each; else a lead that is missing, on which the CPU hangs in the sums and which nobody
+ * judges: the missing plug is a finding of its own.
+ */
+function instead(plan: Plan): Lead[] {
+  const board = partOfKind(plan, 'board');
+  const wanted = board && textAt(plan, board, 'processorPlug')?.text;
+  const own = plug('drive4');
+  if (!own || wanted === 'none') return [];
+  const taken = appliedOf(plan, 'processorAdapter').length > 0;
+  return [
+    {
+      id: 'processor1',
+      label: taken ? 'adapter from two drive plugs' : 'CPU plug, missing',
+      plug: own,
+      feeds: { '12 V': 2 },
+      returns: 4,
+      awg: AWG,
+      lengthMm: SATA_LENGTH,
+      over: 'processor',
+      ...(!taken && { missing: true }),
+    },
+  ];
 }
 
 /** Hubs, splitters and risers among the small parts, hung on a lead of the plug they ask for. */

@@ -41,6 +41,8 @@ export interface Lead {
   sharedWire?: boolean;
   /** The seat of the small part it belongs to: a hub, a splitter, a riser. */
   of?: string;
+  /** The supply has no such plug: what would hang on it is counted, the lead not judged. */
+  missing?: boolean;
   /** A fan hub: fans hang on it before they hang on the board. */
   hub?: boolean;
 }

@@ -201,8 +201,11 @@ function plugs(): string[] {
     const readings: Reading[] = [];
     for (let i = 0; i < 30; i += 1) {
       const { next } = identify(grid, readings, { loadSet: true });
-      if (!next) break;
-      const reading = meter.read(next.pin, next.kind);
+      if (!next || next.again) break;
+      const reading =
+        next.with === undefined
+          ? meter.read(next.pin, next.kind)
+          : meter.common(next.pin, next.with);
       walk.push(`${id} ${i} ${JSON.stringify(next, rounded)} ${JSON.stringify(reading, rounded)}`);
       if (reading === 'fuse blown') break;
       readings.push(reading);

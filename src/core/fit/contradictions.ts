@@ -38,8 +38,8 @@ const within: readonly [NumberKey, NumberKey][] = [
   ['boardWidth', 'outerHeight'],
 ];
 
-/** Processor over the board 2 (soldered) to 17, the board 1.2 to 1.6, standoffs 3 to 8 (common practice, no source). */
-const UNDER_MM = range(6, 26.6);
+/** CPU over the board 2 (soldered) to 8.5, the board 1.2 to 1.6, standoffs 3 to 8 (common practice, no source). */
+const UNDER_MM = range(6, 18.1);
 
 /** Two measures of one case that cannot both be true: which two, and by how much. */
 export function contradictions(plan: Plan): Finding[] {

@@ -40,8 +40,8 @@ export interface Chain {
 
 /** What boards and devices mostly have where nobody looked (common practice, no source). */
 const usual = {
-  slot: { lanes: range(1, 16), generation: range(2, 4) },
-  socket: { lanes: range(2, 4), generation: range(3, 4) },
+  slot: { lanes: range(1, 16), generation: range(1, 5) },
+  socket: { lanes: range(1, 4), generation: range(2, 5) },
   picture: { lanes: range(8, 16), generation: range(2, 4) },
   card: { lanes: range(1, 8), generation: range(1, 4) },
   any: { lanes: range(1, 16), generation: range(1, 4) },

@@ -35,11 +35,14 @@ export function levelChange(ratio: number): Range {
 
 /** Free flow of a fan of that size flat out, cfm, and its level at a metre, dB (common practice, no source). */
 const fans: Readonly<Record<number, { cfm: Range; level: Range }>> = {
+  /* 28 mm thick ones move 10 to 25. */
+  40: { cfm: range(4, 25), level: range(24, 45) },
   60: { cfm: range(12, 25), level: range(26, 38) },
   80: { cfm: range(20, 40), level: range(22, 35) },
   92: { cfm: range(28, 50), level: range(22, 34) },
-  120: { cfm: range(40, 75), level: range(20, 32) },
+  120: { cfm: range(35, 75), level: range(20, 32) },
   140: { cfm: range(55, 95), level: range(20, 32) },
+  200: { cfm: range(80, 150), level: range(18, 32) },
 };
 
 /** The fan nearest in size. */

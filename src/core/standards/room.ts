@@ -18,11 +18,11 @@ const supplyGuide: Source = {
 };
 
 export const supplyFormats: readonly SupplyFormat[] = [
-  { name: 'ATX', widthMm: 150, heightMm: 86, depthMm: range(140, 200), source: supplyGuide },
-  { name: 'SFX', widthMm: 125, heightMm: 63.5, depthMm: range(100), source: supplyGuide },
+  { name: 'ATX', widthMm: 150, heightMm: 86, depthMm: range(125, 230), source: supplyGuide },
+  { name: 'SFX', widthMm: 125, heightMm: 63.5, depthMm: range(100, 105), source: supplyGuide },
   { name: 'SFX-L', widthMm: 125, heightMm: 63.5, depthMm: range(130), source: commonPractice },
   { name: 'TFX', widthMm: 85, heightMm: 65, depthMm: range(175), source: supplyGuide },
-  { name: 'FlexATX', widthMm: 81.5, heightMm: 40.5, depthMm: range(150), source: supplyGuide },
+  { name: 'FlexATX', widthMm: 81.5, heightMm: 40.5, depthMm: range(150, 200), source: supplyGuide },
 ];
 
 export function supplyFormat(name: string | undefined): SupplyFormat | undefined {
@@ -42,8 +42,9 @@ export const card = {
 export const CARD_PLUG_BEND_MM = 35;
 
 export const coolerHeights: Record<string, Range> = table({
-  low: range(37, 70),
-  tower: range(150, 168),
+  low: range(25, 95),
+  /* Those of 92 mm fans are 120 to 136 high. */
+  tower: range(118, 170),
   /** The block on the processor; the radiator hangs elsewhere. */
   radiator: range(40, 60),
 });

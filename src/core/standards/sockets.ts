@@ -1,3 +1,4 @@
+import { range, type Range } from '../units/range.ts';
 import type { Source } from './source.ts';
 
 /** Processor sockets that take each other's cooler: side of the hole square or rectangle, mm. */
@@ -36,3 +37,14 @@ export const socketNames: readonly string[] = coolerMounts.flatMap((mount) => mo
 export function coolerMountOf(socket: string): CoolerMount | undefined {
   return coolerMounts.find((mount) => mount.sockets.includes(socket));
 }
+
+/** The CPU's top over the board, mm, once clamped (sockets' mechanical drawings, from memory). */
+const tops: readonly { sockets: RegExp; mm: Range }[] = [
+  { sockets: /^LGA115\d|^LGA1200/, mm: range(7.44, 8.12) },
+  { sockets: /^LGA1700|^LGA1851/, mm: range(6.5, 7.5) },
+  { sockets: /^LGA2011|^LGA2066/, mm: range(7.8, 8.2) },
+  { sockets: /^AM[45]/, mm: range(7, 8) },
+];
+
+export const topOverBoardMm = (socket: string | undefined): Range =>
+  tops.find((each) => each.sockets.test(socket ?? ''))?.mm ?? range(6.5, 8.5);

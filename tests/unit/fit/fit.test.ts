@@ -107,7 +107,7 @@ describe('fit/coolerHeight', () => {
       'cooler-height',
     );
     expect(finding.mark).to.equal('watch');
-    expect(finding.margin).to.deep.equal({ lo: -6, hi: 12 });
+    expect(finding.margin).to.deep.equal({ lo: -8, hi: 44 });
     expect(finding.terms[1]?.how).to.equal('class');
   });
 });

@@ -10,7 +10,7 @@ import { planWith, type Seats } from '../../helpers/build.ts';
 const shell = {
   class: 'custom case',
   coolerRoom: 120,
-  cardHeightRoom: 130,
+  cardHeightRoom: 115,
   cardRoom: 300,
   innerDepth: 320,
   innerHeight: 260,

@@ -32,11 +32,11 @@ const bounds = (
 };
 
 describe('model/classes', () => {
-  /* Common practice, no source: a tower cooler is 150 to 168 high, a low one 37 to 70. */
+  /* Common practice, no source: a tower cooler is 118 (92 mm fans) to 170 high, a low one 25 to 95. */
   it('knows how high coolers of a class are', () => {
-    expect(bounds('cooler', 'height', { class: 'tower' })).to.deep.equal([150, 168]);
-    expect(bounds('cooler', 'height', { class: 'low' })).to.deep.equal([37, 70]);
-    expect(bounds('cooler', 'height')).to.deep.equal([37, 168]);
+    expect(bounds('cooler', 'height', { class: 'tower' })).to.deep.equal([118, 170]);
+    expect(bounds('cooler', 'height', { class: 'low' })).to.deep.equal([25, 95]);
+    expect(bounds('cooler', 'height')).to.deep.equal([25, 170]);
   });
   for (const format of boardFormats) {
     it(`takes outline and holes of ${format.name} from its format`, () => {
@@ -68,9 +68,9 @@ describe('model/classes', () => {
     }
   });
   it('gives a format its depth, and a custom one a range', () => {
-    expect(bounds('supply', 'depth', { format: 'SFX' })).to.deep.equal([100, 100]);
-    expect(bounds('supply', 'depth', { format: 'ATX' })).to.deep.equal([140, 200]);
-    expect(bounds('supply', 'depth')).to.deep.equal([80, 200]);
+    expect(bounds('supply', 'depth', { format: 'SFX' })).to.deep.equal([100, 105]);
+    expect(bounds('supply', 'depth', { format: 'ATX' })).to.deep.equal([125, 230]);
+    expect(bounds('supply', 'depth')).to.deep.equal([80, 230]);
   });
   it('says low brackets of slim cases only', () => {
     expect(classValue('case', 'bracket', saying({ class: 'slim' }))?.value).to.equal('low');

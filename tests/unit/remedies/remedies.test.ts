@@ -133,7 +133,9 @@ const linesOf = (shop: Shop, id: string): Record<string, Line> => {
 
 /** Sums that were put right since, each with its own test; and a remedy that only a wrong one offered. */
 const corrected =
-  /^(?:board-holes|fuse-load|fuse-wire|feed-wire|feed-wire-least|feed-watts|feed-under|feed-over|tip|card-budget:.*|slot-card\d|heat-.*|lead:.*|way-in:board|exhaust|space:.*|missing-.*|main-plug|processor-plug|supply-total|plugs-.*|fan-mounts.*|stage-watts|converter-in|rail-12|drop-.*|lead-.*|second-.*|not-computed.*)$/;
+  /^(?:board-holes|fuse-load|fuse-wire|feed-wire|feed-wire-least|feed-watts|feed-under|feed-over|tip|card-budget:.*|slot-card\d|heat-.*|lead:.*|way-in:board|exhaust|space:.*|missing-.*|main-plug|processor-plug|supply-total|plugs-.*|fan-mounts.*|stage-watts|converter-in|rail-12|drop-.*|lead-.*|second-.*|not-computed.*|hot-face:.*|cooler-height|cooler-under:.*|link:.*|spin-up)$/;
+/* Offered since the long slot may lie at the second opening. */
+const since = ['slot-far:memory1', 'slot-far:memory2'];
 const withdrawn = [
   'standoffs-out:BRS',
   'lead-longer:main',
@@ -164,6 +166,7 @@ describe('a shop of version 5, as it was judged before remedies were data', () =
         if (remedy.value.do === 'put') continue;
         const word = remedyId(remedy.value).replace(/^feed-awg:/, 'feed-awg-');
         const was = applied[word];
+        if (was === undefined && since.includes(word)) continue;
         expect(was, word).to.not.equal(undefined);
         expect(remedy.minutes, word).to.equal(was!.minutes);
         expect(remedy.undoable, word).to.equal(was!.undoable);

@@ -58,8 +58,8 @@ describe('watts/loads', () => {
     const memory = lines.find((line) => line.label.startsWith('RAM'));
     expect(memory?.value).to.deep.equal({ lo: 6, hi: 12 });
     const fans = lines.find((line) => line.label.startsWith('fans'));
-    expect(fans?.value.lo).to.be.closeTo(0.3 * 12, 1e-9);
-    expect(fans?.value.hi).to.be.closeTo(0.5 * 12, 1e-9);
+    expect(fans?.value.lo).to.be.closeTo(0.25 * 12, 1e-9);
+    expect(fans?.value.hi).to.be.closeTo(0.8 * 12, 1e-9);
   });
 });
 

@@ -2,13 +2,14 @@ import type { NumberKey } from '../../model/properties/index.ts';
 import { numberAt, partOfKind, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
 import { supplyFormat } from '../../standards/room.ts';
-import { range } from '../../units/range.ts';
-import { beyond, coord, flipped, measure, usual, type Coord } from './coord.ts';
+import { topOverBoardMm } from '../../standards/sockets.ts';
+import { range, type Range } from '../../units/range.ts';
+import { beyond, coord, flipped, measure, usual, type Coord, type NumberTerm } from './coord.ts';
 
 /**
  * The places everything else is measured from: where the board, its socket and its first slot
  * lie, and how deep the board's surface is under the lid. Ranges without a measure behind them
- * are common practice, no source; the processor's top stands 12 to 17 mm over the board.
+ * are common practice, no source.
  */
 export interface Places {
   shell: Placed;
@@ -49,7 +50,11 @@ function makePlaces(plan: Plan, shell: Placed): Places {
   const of = (key: NumberKey, label: string, sign: 1 | -1 = 1) =>
     (board && measure(plan, board, key, label, sign)) ?? usual(label, NOTHING, sign);
   const socketX = beyond(shieldX, of('toShield', 'ports to the CPU'));
-  const slotY = beyond(boardY, usual('port end to the first slot', range(160, 167)));
+  const slotY = beyond(
+    boardY,
+    usual('port end to the first slot', range(160, 167)),
+    ...slotsOn(plan, board),
+  );
   const room = measure(plan, shell, 'coolerRoom', 'cooler height clearance');
   const socketW = room && coord(room);
   const slotRoom = measure(plan, shell, 'cardHeightRoom', 'card height clearance');
@@ -67,7 +72,7 @@ function makePlaces(plan: Plan, shell: Placed): Places {
     memoryX: beyond(socketX, of('toMemory', 'CPU to RAM')),
     slotY,
     socketW,
-    surfaceW: socketW && beyond(socketW, usual('CPU over the board', range(12, 17))),
+    surfaceW: socketW && beyond(socketW, usual('CPU over the board', processorTopMm(plan))),
     slotW: slotRoom && coord(slotRoom),
     frontX: inner(plan, shell, 'innerDepth', 'depth inside'),
     bottomY: inner(plan, shell, 'innerHeight', 'height inside'),
@@ -75,6 +80,28 @@ function makePlaces(plan: Plan, shell: Placed): Places {
     cardEndX,
     cageEndX: cardEndX && gain ? beyond(cardEndX, gain) : cardEndX,
   };
+}
+
+/** How far the CPU's top lies over the board, by what is said of the socket. */
+function processorTopMm(plan: Plan): Range {
+  const [board, processor] = [partOfKind(plan, 'board'), partOfKind(plan, 'processor')];
+  const socket =
+    (board && textAt(plan, board, 'socket')) ?? (processor && textAt(plan, processor, 'socket'));
+  return topOverBoardMm(socket?.text);
+}
+
+/** Pitch of card openings, mm (ATX specification). */
+const PITCH_MM = 20.32;
+
+/** From the first opening on to the one of the long slot: on a Mini-ITX board none, else none or one where nobody looked. */
+function slotsOn(plan: Plan, board: Placed | undefined): NumberTerm[] {
+  const said = board && measure(plan, board, 'slotOpening', 'opening of the long slot');
+  if (said)
+    return [
+      { ...said, value: range((said.value.lo - 1) * PITCH_MM, (said.value.hi - 1) * PITCH_MM) },
+    ];
+  const only = board && textAt(plan, board, 'format')?.text === 'Mini-ITX';
+  return only ? [] : [usual('on to the opening of the long slot', range(0, PITCH_MM))];
 }
 
 /** The board begins at the wall, or beneath the supply that sits above it. */

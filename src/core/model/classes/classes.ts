@@ -20,13 +20,13 @@ const of = (value: ClassValue['value'], source: string): ClassValue => ({ value,
 const caseRooms: Record<string, Record<string, Range>> = table({
   tower: {
     coolerRoom: range(150, 175),
-    cardRoom: range(280, 400),
+    cardRoom: range(240, 400),
     supplyRoom: range(160, 250),
     cardHeightRoom: range(130, 160),
   },
   'mini tower': {
     coolerRoom: range(120, 165),
-    cardRoom: range(240, 350),
+    cardRoom: range(190, 350),
     supplyRoom: range(140, 200),
     cardHeightRoom: range(115, 150),
   },
@@ -82,11 +82,11 @@ function sizeClass(kind: Kind, key: string, textOf: TextOf): ClassValue | undefi
     case 'memory':
       return memoryValue(key, textOf);
     case 'processor':
-      return key === 'watts' ? of(range(35, 180), 'desktop CPUs, boost limit') : undefined;
+      return key === 'watts' ? of(range(35, 255), 'desktop CPUs, boost limit') : undefined;
     case 'drive':
       return driveValue(key, textOf);
     case 'fan':
-      return key === 'amps' ? of(range(0.1, 0.3), '120 mm fans') : undefined;
+      return key === 'amps' ? of(range(0.05, 0.6), 'fans of the trade') : undefined;
     case 'leads':
       return key === 'length' ? of(range(250, 450), 'front leads') : undefined;
     default:
@@ -120,16 +120,16 @@ function coolerValue(key: string, textOf: TextOf): ClassValue | undefined {
   if (key !== 'height') return undefined;
   const name = textOf('class');
   const height = name ? coolerHeights[name] : undefined;
-  return height ? of(height, `${name} cooler`) : of(range(37, 168), 'any cooler');
+  return height ? of(height, `${name} cooler`) : of(range(25, 170), 'any cooler');
 }
 
 function supplyValue(key: string, textOf: TextOf): ClassValue | undefined {
   const format = supplyFormat(textOf('format'));
   if (key === 'depth') {
-    return format ? of(format.depthMm, format.name) : of(range(80, 200), 'any PSU');
+    return format ? of(format.depthMm, format.name) : of(range(80, 230), 'any PSU');
   }
-  if (key === 'watts') return of(range(180, 850), 'any PSU');
-  if (key === 'amps12') return of(range(12, 70), 'any PSU');
+  if (key === 'watts') return of(range(120, 1200), 'any PSU');
+  if (key === 'amps12') return of(range(8, 100), 'any PSU');
   return undefined;
 }
 
@@ -137,14 +137,17 @@ function cardValue(key: string): ClassValue | undefined {
   if (key === 'length') return of(range(145, 330), 'any card');
   if (key === 'height') return of(range(card.lowHeightMm, 140), 'any card');
   if (key === 'slotsWide') return of(range(1, 3), 'any card');
-  if (key === 'watts') return of(range(20, 350), 'any card');
+  if (key === 'watts') return of(range(5, 600), 'any card');
   return undefined;
 }
 
 function memoryValue(key: string, textOf: TextOf): ClassValue | undefined {
   if (key === 'height') {
     const bare = moduleHeightMm[textOf('memoryForm') as 'DIMM' | 'SO-DIMM'] ?? 31.25;
-    return of(range(30, bare === 30 ? 30 : 55), 'modules with and without heat spreader');
+    return of(
+      bare === 30 ? range(30) : range(18.75, 57),
+      'modules low, plain and with heat spreader',
+    );
   }
   return undefined;
 }

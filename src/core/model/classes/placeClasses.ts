@@ -20,8 +20,8 @@ const onBoards: Record<string, Range> = table({
 });
 
 const coolers: Record<string, Record<string, Range>> = table({
-  low: { width: range(85, 95), breadth: range(85, 95), under: range(12, 30) },
-  tower: { width: range(65, 110), breadth: range(110, 135), under: range(32, 55) },
+  low: { width: range(77, 140), breadth: range(77, 140), under: range(12, 30) },
+  tower: { width: range(50, 165), breadth: range(92, 155), under: range(32, 55) },
   radiator: { width: range(55, 80), breadth: range(55, 80), under: range(0, 5) },
 });
 

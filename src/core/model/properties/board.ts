@@ -31,6 +31,14 @@ export const boardProperties = [
   ]),
   num('inVolts', 'volts it takes', 'V', 'Between which volts may its input lie?', 60),
   num('x16', 'x16 slots', 'count', 'How many x16 slots has it?', 10, 5),
+  num(
+    'slotOpening',
+    'opening of the long slot',
+    'count',
+    'At which card opening, counted from the ports, lies the long slot?',
+    7,
+    5,
+  ),
   num('slotLanes', 'lanes of the slot', 'count', 'How many lanes has the slot, as routed?', 16, 20),
   num(
     'slotWatts',

@@ -265,8 +265,8 @@ function cardDraws(plan: Plan, placed: Placed): Draw[] {
   ];
 }
 
-/** A 3.5 in drive spins up with 2 A on 12 V, a 2.5 in one with 1 A on 5 V, for some 10 s (common practice). */
-const SPIN_UP = { '3.5': range(20, 26), '2.5': range(2, 6) };
+/** A 3.5 in drive spins up with 1.5 to 2.5 A on 12 V and 0.6 to 1 A on 5 V, a 2.5 in one with 1 A there, for some 10 s (common practice). */
+const SPIN_UP = { '3.5': range(18, 30), '3.5 on 5 V': range(3, 5), '2.5': range(2, 6) };
 
 function driveDraws(plan: Plan, placed: Placed): Draw[] {
   const watts = numberAt(plan, placed, 'watts');
@@ -284,7 +284,7 @@ function driveDraws(plan: Plan, placed: Placed): Draw[] {
   if (form === '3.5')
     return [
       draw('12 V', scale(watts, 0.6), SPIN_UP['3.5'], 'drive'),
-      draw('5 V', scale(watts, 0.4), scale(watts, 0.5), 'drive'),
+      draw('5 V', scale(watts, 0.4), SPIN_UP['3.5 on 5 V'], 'drive'),
     ];
   if (form === '2.5') return [draw('5 V', watts, SPIN_UP['2.5'], 'drive')];
   /* Which form nobody said: anything from nothing to all of it on any rail. */

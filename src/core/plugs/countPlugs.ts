@@ -94,7 +94,7 @@ export function drivePlugs(plan: Plan): Finding[] {
     return gap({
       id: `plugs-${id}`,
       station: 'plugs',
-      title: `${name} power plugs`,
+      title: id === 'sata' ? 'SATA power plugs' : `${name}s`,
       seats: ['supply', ...own.map((drive) => drive.seat)],
       unit: '',
       terms: [

@@ -29,7 +29,7 @@
     comparedReadings(readings, view.job?.changes.length ?? 0).map((row) => {
       const figures = [row.before?.value ?? 0, row.after?.value ?? 0];
       const most = Math.max(readingKinds[row.kind].most, ...figures);
-      return { ...row, x: scaleLinear([0, most], [0, 520]) };
+      return { ...row, x: scaleLinear([0, most], [0, 440]) };
     }),
   );
 
@@ -140,9 +140,9 @@
       <li>
         <span class="figure">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
         {readingKinds[reading.kind].label}
-        {reading.name ?? ''}
-        {reading.value}
-        {readingKinds[reading.kind].unit}, {reading.when}, {reading.load}
+        {[reading.name, `${reading.value} ${readingKinds[reading.kind].unit}`.trim()]
+          .filter(Boolean)
+          .join(', ')}, {reading.when}, {reading.load}
         <button
           onclick={() =>
             view.job &&

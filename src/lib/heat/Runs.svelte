@@ -172,6 +172,9 @@
 <Readings {view} />
 
 <style>
+  h2 {
+    margin-top: 18px;
+  }
   ul,
   ol {
     margin: 4px 0;

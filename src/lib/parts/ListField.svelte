@@ -1,7 +1,8 @@
 <script lang="ts">
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
-  import { listLike, readList, writeList } from '$core/model/properties/listText.ts';
+  import { isPlugList, listLike, readList, writeList } from '$core/model/properties/listText.ts';
   import type { Item } from '$core/model/types/shapes.ts';
+  import PlugSteppers from './PlugSteppers.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
@@ -50,6 +51,17 @@
   />
   {#if fault}<span class="fault" id="{id}-fault" role="alert">{fault}</span>{/if}
 </label>
+{#if isPlugList(property.key) && property.options}
+  <PlugSteppers
+    options={property.options}
+    items={items as readonly string[]}
+    onitems={(next) => {
+      typed = undefined;
+      fault = '';
+      onitems(next);
+    }}
+  />
+{/if}
 
 <style>
   label {

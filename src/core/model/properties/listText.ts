@@ -8,6 +8,9 @@ import type { Property } from './property.ts';
 /** Lists of plugs, where a plug may be said in the trade's words. */
 const plugLists = ['plugs', 'fanHeaders', 'lightHeaders', 'joinsFrom', 'joinsTo'];
 
+/** Is it a list of plugs, where each may stand several times? */
+export const isPlugList = (key: string): boolean => plugLists.includes(key);
+
 /** Lists whose words hold spaces of their own. */
 const sentences = ['wiring'];
 
@@ -31,7 +34,7 @@ export function readList(
   { key, options, shape }: Property,
   plugIds: readonly string[],
 ): { items: Item[] } | { fault: string } {
-  if (plugLists.includes(key)) {
+  if (isPlugList(key)) {
     const read = plugsSaid(text, options ?? plugIds);
     return 'ids' in read ? { items: read.ids } : read;
   }

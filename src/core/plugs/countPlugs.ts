@@ -1,9 +1,10 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
-import { plain } from '../findings/terms.ts';
+import { plain, termOf } from '../findings/terms.ts';
 import {
   partsOfKind,
   listAt,
+  numberAt,
   partOfKind,
   textAt,
   type Plan,
@@ -78,6 +79,24 @@ type CardPlug = (typeof cardPlugIds)[number];
 const countOf = (items: readonly string[], id: CardPlug | 'card62') =>
   count(items, id) + (id === 'card16' ? count(items, 'card16old') : 0);
 
+/** Boards that make 5 V of 12 V themselves mostly bring the drives' plugs too (common practice, no source). */
+const MAY_BRING = range(0, 3);
+
+/** Drive plugs of the board itself: as said, else some where its main plug is a maker's or brings 12 V only. */
+function boardBrings(plan: Plan) {
+  const board = partOfKind(plan, 'board');
+  if (!board) return undefined;
+  const said = numberAt(plan, board, 'drivePlugs');
+  if (said) return termOf(board, 'drivePlugs', 'board brings', 1, said);
+  const main = plug(textAt(plan, board, 'mainPlug')?.text ?? '');
+  if (main?.group !== "maker's" && main?.id !== 'main10') return undefined;
+  return {
+    ...plain('board brings, perhaps', MAY_BRING, 1),
+    how: 'class' as const,
+    input: { partId: board.part.id, key: 'drivePlugs' as const, seat: board.seat },
+  };
+}
+
 /** Drives against the plugs they want: each its own, SATA where nobody said; a splitter is sound where it is crimped. */
 export function drivePlugs(plan: Plan): Finding[] {
   const supply = partOfKind(plan, 'supply');
@@ -90,6 +109,7 @@ export function drivePlugs(plan: Plan): Finding[] {
   const ids = [...new Set(drives.map(wants))].sort();
   return ids.flatMap((id) => {
     const own = drives.filter((drive) => wants(drive) === id);
+    const fromBoard = id === 'sata' ? boardBrings(plan) : undefined;
     const name = plug(id)?.name ?? id;
     return gap({
       id: `plugs-${id}`,
@@ -103,6 +123,7 @@ export function drivePlugs(plan: Plan): Finding[] {
           how: gives.how,
           input: { partId: supply.part.id, key: 'plugs', seat: 'supply' },
         },
+        ...(fromBoard ? [fromBoard] : []),
         plain('drives want', range(own.length), -1),
       ],
       minimumMargin: 0,
@@ -111,11 +132,13 @@ export function drivePlugs(plan: Plan): Finding[] {
       source: plug(id)?.source ?? commonPractice,
       undoMinutes: 15,
       say: (_, mark) =>
-        mark !== 'mend'
-          ? 'Every drive gets its plug.'
-          : id === 'sata'
-            ? 'Too few SATA power plugs. A crimped splitter may do for drives; a moulded one is a fire risk.'
-            : `The PSU brings too few plugs of this sort: ${name}. An adapter, or another PSU.`,
+        mark === 'watch'
+          ? "Boards of makers' own feed drives from a plug of their own: look whether this one does, and how many."
+          : mark !== 'mend'
+            ? 'Every drive gets its plug.'
+            : id === 'sata'
+              ? 'Too few SATA power plugs. A crimped splitter may do for drives; a moulded one is a fire risk.'
+              : `The PSU brings too few plugs of this sort: ${name}. An adapter, or another PSU.`,
       remedies: () =>
         id === 'sata'
           ? [offer(plan, sataSplitter(), 'watch')]

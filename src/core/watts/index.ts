@@ -1,4 +1,5 @@
 import type { Check } from '../findings/finding.ts';
+import { boardDrives } from './boardDrives.ts';
 import { cardBudget } from './cardBudget.ts';
 import { dcBoard } from './dcBoard.ts';
 import { feedLimits } from './feedLimits.ts';
@@ -32,6 +33,7 @@ export const wattChecks: readonly Check[] = [
   cardBudget,
   excursions,
   spinUp,
+  boardDrives,
   fire,
   feedLimits,
   dcBoard,

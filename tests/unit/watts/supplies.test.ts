@@ -4,6 +4,8 @@ import { efficiency } from '../../../src/core/standards/supplies.ts';
 import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { processorAdapter } from '../../../src/core/remedies/processorAdapter.ts';
 import { leadDrops, leadLimits } from '../../../src/core/watts/leadLimits.ts';
+import { drivePlugs } from '../../../src/core/plugs/countPlugs.ts';
+import { boardDrives } from '../../../src/core/watts/boardDrives.ts';
 import { groupRegulation } from '../../../src/core/watts/regulation.ts';
 import { secondSupply } from '../../../src/core/watts/secondSupply.ts';
 import { standby } from '../../../src/core/watts/standby.ts';
@@ -206,5 +208,37 @@ describe('watts, what a lead may lose', () => {
     expect(drops(900)?.mark).to.equal('watch');
     expect(drops(900)?.terms[0]?.value).to.eql({ lo: 0.36, hi: 0.36 });
     expect(drops(6000)?.mark).to.equal('stop');
+  });
+});
+
+describe("watts, drives on a maker's board that feeds them itself", () => {
+  const seats = (board: Record<string, Value>, drives = 1): Seats => ({
+    board: { mainPlug: 'main10', processorPlug: 'cpu4', watts: 25, ...board },
+    supply: { mainPlug: 'main10', plugs: ['cpu4'], watts: 210 },
+    ...Object.fromEntries(
+      Array.from({ length: drives }, (_, i) => [`drive${i + 1}`, { form: '3.5', watts: 8 }]),
+    ),
+  });
+  const plugsOf = (board: Record<string, Value>) =>
+    drivePlugs(planWith(seats(board))).find((each) => each.id === 'plugs-sata');
+  it('wants no SATA plug of the supply where the board brings it, and asks where nobody looked', () => {
+    expect(plugsOf({ drivePlugs: 2 })?.mark).to.equal('clear');
+    expect(plugsOf({})?.mark).to.equal('watch');
+    expect(plugsOf({ drivePlugs: 0 })?.mark).to.equal('mend');
+    expect(plugsOf({ mainPlug: 'main24' })?.mark).to.equal('mend');
+  });
+  it('holds them to the 1.5 to 3 A of such a plug as they spin up (common practice)', () => {
+    const found = (drives: number, more = {}) =>
+      boardDrives(planWith(seats({ drivePlugs: 4, ...more }, drives)))[0];
+    /* 1.5 to 2.5 A each. */
+    expect(found(1)?.mark).to.equal('watch');
+    expect(found(3)?.mark).to.equal('stop');
+    expect(found(1, { driveAmps: 3 })?.mark).to.equal('clear');
+    expect(boardDrives(planWith(seats({})))).to.eql([]);
+  });
+  it('hangs them on the main lead in the tree', () => {
+    const tree = treeOf(planWith(seats({ drivePlugs: 2 })), 'full');
+    expect(tree?.on.get('drive1 12 V')).to.equal('main');
+    expect(tree?.unfed.map((draw) => draw.id)).to.not.include('drive1 12 V');
   });
 });

@@ -1,4 +1,10 @@
-import { isApplied, partOfKind, type Placed, type Plan } from '../../model/lookup/plan.ts';
+import {
+  isApplied,
+  numberAt,
+  partOfKind,
+  type Placed,
+  type Plan,
+} from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
 import { hangOn } from '../../remedies/hangOn.ts';
 import { goesAs } from '../../standards/plugs/index.ts';
@@ -95,7 +101,8 @@ export function hang(
           ? (leads.find((each) => each.over === 'processor') ??
             leads.find((each) => each.id === 'main'))
           : draw.over === 'drive'
-            ? least(leads.filter((each) => each.plug.id === 'sata' && !each.of))
+            ? (least(leads.filter((each) => each.plug.id === 'sata' && !each.of)) ??
+              boardLead(plan, leads))
             : leads.find((each) => each.id === 'main'));
     if (!lead || lead.feeds[draw.rail] === undefined) {
       unfed.push(draw);
@@ -106,6 +113,13 @@ export function hang(
     if (kept === undefined) dealt.set(lead.id, (dealt.get(lead.id) ?? 0) + 1);
   }
   return { on, unfed };
+}
+
+/** Drives on the board's own plug hang on its main lead. */
+function boardLead(plan: Plan, leads: readonly Lead[]): Lead | undefined {
+  const board = partOfKind(plan, 'board');
+  const brings = board && numberAt(plan, board, 'drivePlugs');
+  return brings && brings.hi > 0 ? leads.find((lead) => lead.id === 'main') : undefined;
 }
 
 /** A free card lead: one of that very plug, else one that splits into it. */

@@ -8,7 +8,13 @@ import { attribute, dropBetween, runFit, SettleError, type RunFit } from '../cor
 import { readRuns } from '../core/heat/schema.ts';
 import { DumpError, populations, trainedLinks, triesFor } from '../core/links/index.ts';
 import { readLinks } from '../core/links/schema.ts';
-import { classes, identify, ReadingError, type Reading } from '../core/plugs/identify/index.ts';
+import {
+  classes,
+  handMeter,
+  identify,
+  ReadingError,
+  type Reading,
+} from '../core/plugs/identify/index.ts';
 import { identifySchema } from '../core/plugs/identify/schema.ts';
 import { adapterRecipe, AdapterError } from '../core/plugs/adapter/index.ts';
 import { readAdapterSpec } from '../core/plugs/adapter/schema.ts';
@@ -60,8 +66,9 @@ export const plugsJoin: Task = validated(
 /** Which pin is which: chances of every class for every pin, ideas of the plug, the next reading. */
 export const plugsIdentify: Task = validated(
   (value) => {
-    const { rows, ways, loadSet, readings } = identifySchema.validateSync(value);
-    const answer = identify({ rows, ways }, readings as Reading[], { loadSet });
+    const { rows, ways, loadSet, beepsTo, readings } = identifySchema.validateSync(value);
+    const meter = { ...handMeter, ...(beepsTo !== undefined && { beepsTo }) };
+    const answer = identify({ rows, ways }, readings as Reading[], { loadSet, meter });
     return ok({ classes, ...answer });
   },
   (error) =>

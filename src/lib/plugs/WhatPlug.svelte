@@ -4,6 +4,7 @@
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
   import { listAt, partOfKind, textAt, type Placed } from '$core/model/lookup/plan.ts';
   import {
+    handMeter,
     identify,
     noted,
     ownPlugOf,
@@ -15,6 +16,7 @@
     type Reading,
     type ReadingKind,
   } from '$core/plugs/identify/index.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { views, type View } from '$core/standards/plugs/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Practise from '$lib/instruments/Practise.svelte';
@@ -45,7 +47,10 @@
   let name = $state(supply ? `main of ${supply.part.name}` : '');
   let fault = $state('');
   const meter = $derived(simulatedBench(supply?.part.id ?? '', notes.grid?.ways ?? 10));
-  const answer = $derived(notes.grid && identify(notes.grid, notes.readings, { loadSet }));
+  const inHand = $derived({ ...handMeter, beepsTo: uiState.beepsTo ?? handMeter.beepsTo });
+  const answer = $derived(
+    notes.grid && identify(notes.grid, notes.readings, { loadSet, meter: inHand }),
+  );
   const asked = $derived(answer?.next);
   const lit = $derived(chosen ?? asked?.pin ?? 1);
   const kind = $derived<ReadingKind>(
@@ -285,6 +290,22 @@
           >
           <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
           {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
+        </p>
+        <p class="row">
+          <Field label="My meter beeps up to"
+            ><select
+              value={String(uiState.beepsTo ?? '')}
+              onchange={(event) => {
+                const ohm = event.currentTarget.value;
+                uiState.beepsTo = ohm === '' ? undefined : Number(ohm);
+              }}
+            >
+              <option value="">not known</option>
+              {#each [10, 30, 50, 100, 200] as ohm (ohm)}<option value={String(ohm)}>{ohm} Ω</option
+                >{/each}
+            </select></Field
+          >
+          <span class="soft">Its booklet says; the higher, the more rails beep like ground.</span>
         </p>
         <p class="soft">
           Never open the PSU. Meter lead out of the amps socket before volts. Probe one pin at a

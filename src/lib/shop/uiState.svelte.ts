@@ -18,6 +18,8 @@ class Look {
   order = $state.raw<readonly string[] | undefined>(undefined);
   /** How good the caliper, ruler or eye in hand is, ± mm; undefined where nobody said. */
   accuracyMm = $state<number | undefined>(undefined);
+  /** Ohms up to which the meter in hand beeps; undefined where nobody said. */
+  beepsTo = $state<number | undefined>(undefined);
   /** The seat a scanned part goes to. */
   seat = $state<string | undefined>(undefined);
   /** The part scanned last, waiting for a place. */

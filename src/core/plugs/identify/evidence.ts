@@ -48,9 +48,12 @@ export interface Meter {
   digitsV: number;
   /** Chance that a contact was bad and the figure means nothing. */
   badContact: number;
+  /** Ohms below which it beeps: 10 to 200 by the meter. */
+  beepsTo: number;
 }
 
-export const handMeter: Meter = { share: 0.01, digitsV: 0.02, badContact: 0.02 };
+/** Where nobody said which meter: one that beeps up to 30 ohms (common practice, no source). */
+export const handMeter: Meter = { share: 0.01, digitsV: 0.02, badContact: 0.02, beepsTo: 30 };
 
 /** Chance of a wire's colour given what it carries: makers keep to the colours mostly. */
 const COLOUR_KEPT = 0.85;
@@ -69,7 +72,7 @@ export function likelihood(
       return usual === reading.colour ? COLOUR_KEPT : (1 - COLOUR_KEPT) / (COLOURS - 1);
     }
     case 'chassis': {
-      const chance = carries === 'COM' ? 1 - meter.badContact : 0.004;
+      const chance = carries === 'COM' ? 1 - meter.badContact : falseBeep(carries, meter);
       return reading.beeps ? chance : 1 - chance;
     }
     case 'gauge':
@@ -123,6 +126,23 @@ const OHMS: Record<SignalClass, readonly [number, number]> = {
   open: [7, 0.4],
   other: [4, 1.5],
 };
+/** How often a pin that is not ground beeps to the chassis all the same: its bleeder lies below what the meter beeps at. */
+function falseBeep(carries: SignalClass, meter: Meter): number {
+  const [mean, spread] = OHMS[carries];
+  return Math.max(RARELY, below((Math.log10(meter.beepsTo) - mean) / spread));
+}
+const RARELY = 0.004;
+
+/** Share of the normal distribution below z (Abramowitz and Stegun 26.2.17, from memory). */
+function below(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const tail =
+    (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
+    t *
+    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  return z >= 0 ? 1 - tail : tail;
+}
+
 /** What the meter shows for no way at all. */
 export const NO_OHMS = 1e7;
 
@@ -139,9 +159,15 @@ function ohmsLikelihood(ohms: number, carries: SignalClass, meter: Meter): numbe
 /** Classes whose pins are joined with each other inside the supply. */
 const joined = new Set<SignalClass>(['COM', '+3.3V', '+5V', '+12V', '-12V', '+5VSB', '+12VSB']);
 
+/** Pins that are one conductor inside the supply. */
+export const joinedInside = (a: SignalClass, b: SignalClass): boolean => a === b && joined.has(a);
+
 /** How likely it is that two pins beep with each other when they carry these. */
 export function beepChance(a: SignalClass, b: SignalClass, meter: Meter = handMeter): number {
-  return a === b && joined.has(a) ? 1 - meter.badContact : 0.004;
+  if (joinedInside(a, b)) return 1 - meter.badContact;
+  /* Between a rail and ground lies its bleeder. */
+  if (a === 'COM' || b === 'COM') return falseBeep(a === 'COM' ? b : a, meter);
+  return RARELY;
 }
 
 interface Level {

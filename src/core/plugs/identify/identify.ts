@@ -184,6 +184,9 @@ function speaksFor(reading: Reading, best: SignalClass, meter: Meter): boolean {
   return own > others.reduce((sum, each) => sum + each, 0) / others.length;
 }
 
+/** What one reading leaves at most of anything the other allows. */
+const NEVER_BOTH = 0.08;
+
 /** Two readings each of which shuts out all that the other allows. */
 function contradictionOf(list: readonly Reading[], meter: Meter): string | undefined {
   const meters = list.filter((reading) => reading.kind !== 'colour' && reading.kind !== 'gauge');
@@ -196,7 +199,7 @@ function contradictionOf(list: readonly Reading[], meter: Meter): string | undef
         return all.map((each) => each / most);
       };
       const [p, q] = [share(first), share(second)];
-      if (Math.max(...p.map((each, c) => Math.min(each, q[c] ?? 0))) < 0.05)
+      if (Math.max(...p.map((each, c) => Math.min(each, q[c] ?? 0))) < NEVER_BOTH)
         return `${first.kind} and ${second.kind} cannot both be right: look at the contact, read again.`;
     }
   }

@@ -1,5 +1,5 @@
 import {
-  beepChance,
+  joinedInside,
   classOf,
   handMeter,
   NO_OHMS,
@@ -61,7 +61,12 @@ export function simulatedPlug(
       if (a === undefined || b === undefined) throw new RangeError(`no pin ${pin} or ${other}`);
       if (blown) return 'fuse blown';
       const good = !badAt(pin) && !badAt(other);
-      const beeps = good && pin !== other && beepChance(classOf(a), classOf(b), meter) > 0.5;
+      const bridged = [ohms[pin - 1], ohms[other - 1]].map((each) => each ?? NO_OHMS);
+      const beeps =
+        good &&
+        pin !== other &&
+        (joinedInside(classOf(a), classOf(b)) ||
+          (bridged[0] ?? 0) + (bridged[1] ?? 0) < meter.beepsTo);
       return { kind: 'common', pin, with: other, beeps };
     },
     read(pin, kind) {
@@ -74,7 +79,8 @@ export function simulatedPlug(
         return { kind, pin, awg: plug.gauges?.[pin - 1] ?? (thick.has(classOf(name)) ? 18 : 22) };
       if (kind === 'colour') return { kind, pin, colour: plug.colours[pin - 1] ?? 'none' };
       if (blown) return 'fuse blown';
-      if (kind === 'chassis') return { kind, pin, beeps: classOf(name) === 'COM' && !badAt(pin) };
+      if (kind === 'chassis')
+        return { kind, pin, beeps: (ohms[pin - 1] ?? NO_OHMS) < meter.beepsTo && !badAt(pin) };
       if (kind === 'ohms')
         return { kind, pin, ohms: badAt(pin) ? NO_OHMS : (ohms[pin - 1] ?? NO_OHMS) };
       const live = kind === 'running' ? level.running : level.standby;

@@ -123,16 +123,15 @@ export function nextReading(
     const { worth: _, ...next } = best;
     return next;
   }
-  /* What is left to say of them is not bits but proof. */
-  const ground = pins.find(
-    (pin) =>
-      pin.word !== 'sure' &&
-      pin.contradiction === undefined &&
-      pin.best === 'COM' &&
-      beeped(pin.kinds) &&
-      !(perPin[pin.pin - 1] ?? []).some((reading) => reading.kind === 'ohms'),
-  );
-  if (ground) return { pin: ground.pin, kind: 'ohms', bits: 0 };
+  /* What is left to say of them is not bits but proof: a beep, and ohms no rail has. */
+  for (const pin of pins) {
+    if (pin.word === 'sure' || pin.contradiction !== undefined || pin.best !== 'COM') continue;
+    const done = new Set((perPin[pin.pin - 1] ?? []).map((reading) => reading.kind));
+    const kind = ([...(beeped(pin.kinds) ? [] : (['chassis'] as const)), 'ohms'] as const).find(
+      (each) => !done.has(each),
+    );
+    if (kind) return { pin: pin.pin, kind, bits: 0 };
+  }
   const torn = pins.find((pin) => pin.contradiction !== undefined);
   const last = torn && (perPin[torn.pin - 1] ?? []).filter(isMetered).at(-1);
   return torn && last && { pin: torn.pin, kind: last.kind, bits: 0, again: true };

@@ -21,6 +21,7 @@ export const identifySchema = object({
   rows: number().integer().min(1).max(2).required(),
   ways: number().integer().min(2).max(48).required(),
   loadSet: boolean().default(false),
+  beepsTo: number().min(1).max(1000),
   readings: array(
     object({
       kind: string()

@@ -2,7 +2,6 @@ import type { Finding } from '../findings/finding.ts';
 import { gap, markOf, worthSaying } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
 import { partsOfKind, partOfKind, type Plan } from '../model/lookup/plan.ts';
-import { withApplied } from '../model/lookup/reads.ts';
 import { atLoad, contactA, slotW } from '../standards/plugs/index.ts';
 import type { Source } from '../standards/source.ts';
 import { wireA } from '../standards/wire.ts';
@@ -10,7 +9,7 @@ import { range, subtract, type Range } from '../units/range.ts';
 import {
   contactLimit,
   isFan,
-  leadAmps,
+  ampsLeft,
   railVolts,
   treeOf,
   worstShare,
@@ -125,8 +124,8 @@ function moves(plan: Plan, tree: Tree, lead: Lead, rail: Rail, bears: number): F
     const [first] = others;
     if (!first) return [];
     /* What it leaves here hangs on the load alone, not on where it goes. */
-    const after = withApplied(plan, [...plan.applied, hangOn({ seat: draw.seat, lead: first.id })]);
-    const { need } = loadOf(lead, rail, leadAmps(after, rail, lead.id));
+    const left = ampsLeft(tree, rail, lead.id, { seat: draw.seat, to: first.id });
+    const { need } = loadOf(lead, rail, left);
     const rest = subtract(range(bears), need);
     return others.map((other) =>
       offer(plan, hangOn({ seat: draw.seat, lead: other.id }), markOf(rest, 0), rest),

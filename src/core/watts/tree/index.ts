@@ -18,7 +18,7 @@ export {
   type FeedCorner,
 } from './feed.ts';
 export { contactLimit, leadsOf, loopOhm, worstShare } from './leads.ts';
-export { leadAmps, treeOf } from './tree.ts';
+export { ampsLeft, treeOf } from './tree.ts';
 export {
   isFan,
   railNames,

@@ -1,12 +1,11 @@
 import {
-  isApplied,
+  appliedOf,
   numberAt,
   partOfKind,
   type Placed,
   type Plan,
 } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
-import { hangOn } from '../../remedies/hangOn.ts';
 import { goesAs } from '../../standards/plugs/index.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
@@ -86,10 +85,10 @@ export function hang(
   const least = (list: readonly Lead[]) =>
     [...list].sort((a, b) => (dealt.get(a.id) ?? 0) - (dealt.get(b.id) ?? 0))[0];
   const hub = leads.find((lead) => lead.hub);
+  const hung = new Map(appliedOf(plan, 'hangOn').map(({ seat, lead }) => [seat, lead]));
   for (const draw of draws) {
-    const chosen = leads.find((lead) =>
-      isApplied(plan, hangOn({ seat: draw.seat, lead: lead.id })),
-    );
+    const wanted = hung.get(draw.seat);
+    const chosen = wanted === undefined ? undefined : leads.find((lead) => lead.id === wanted);
     const kept = seats.get(`${draw.seat} ${draw.over}`);
     const lead =
       (draw.over === 'main' && !isFan(draw) ? undefined : chosen) ??
@@ -178,15 +177,19 @@ function railAt(
   return { net, solved: solve(net) };
 }
 
-/** Amps of one lead on one rail at full load as a plan has it, without growing the whole tree; undefined where it carries nothing. */
-export function leadAmps(plan: Plan, rail: Rail, leadId: string): Range | undefined {
-  const supply = partOfKind(plan, 'supply');
-  if (!supply) return undefined;
-  const leads = leadsOf(plan);
-  const draws = drawsOf(plan).map((draw) => byBoard(draw, leads));
-  const { on } = hang(plan, leads, draws);
+/** Amps one lead of a tree is left on one rail at full load once a seat hangs on another lead; undefined where it carries nothing. */
+export function ampsLeft(
+  { draws, leads, on }: Tree,
+  rail: Rail,
+  leadId: string,
+  moved: { seat: string; to: string },
+): Range | undefined {
+  const after = new Map(on);
+  for (const draw of draws)
+    if (draw.seat === moved.seat && on.get(draw.id) === leadId && draw.rail === rail)
+      after.set(draw.id, moved.to);
   const [low, high] = (['lo', 'hi'] as const).map((end) =>
-    railAt(rail, draws, leads, on, 'full', end),
+    railAt(rail, draws, leads, after, 'full', end),
   );
   if (!low?.solved.ok || !high?.solved.ok) return undefined;
   return range(low.solved.amps[leadId] ?? 0, high.solved.amps[leadId] ?? 0);

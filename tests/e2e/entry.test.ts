@@ -114,9 +114,9 @@ describe('entry line', () => {
     await page.keyboard.press('Enter');
     await page.locator('#sum-cooler-height').getByText('6.6').waitFor();
     await enter(page, 'undo');
-    await page.locator('#sum-cooler-height').getByText('−6 to 12').waitFor();
+    await page.locator('#sum-cooler-height').getByText('−8 to 44').waitFor();
     await lightHeight();
     await enter(page, 'yes');
-    await page.locator('#sum-cooler-height').getByText('0–12').waitFor();
+    await page.locator('#sum-cooler-height').getByText('0–44').waitFor();
   });
 });

@@ -1,4 +1,4 @@
-import type { Finding, Remedy } from '../findings/finding.ts';
+import type { Finding, Mark, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
@@ -14,7 +14,6 @@ export function coolerMount(plan: Plan): Finding[] {
   if (!board || !cooler) return [];
   const socket = textAt(plan, board, 'socket');
   const sockets = listAt(plan, cooler, 'sockets');
-  const squares = sockets?.items.map((name) => coolerMountOf(name)?.name ?? name);
   return [
     match({
       id: 'cooler-mount',
@@ -27,21 +26,7 @@ export function coolerMount(plan: Plan): Finding[] {
         how: sockets?.how,
       },
       want: wordOf(board, 'socket', 'socket', socket),
-      verdict: (_, want) => {
-        const mount = coolerMountOf(want);
-        const meets = squares?.includes(mount?.name ?? want) ?? false;
-        return meets
-          ? {
-              mark: 'clear',
-              rest: mount?.name ?? 'same',
-              say: `The kit meets the holes (${mount?.name ?? want}).`,
-            }
-          : {
-              mark: 'mend',
-              rest: 'differs',
-              say: `No kit for ${want} with this cooler: find the kit or another cooler.`,
-            };
-      },
+      verdict: (_, want) => mountVerdict(sockets?.items ?? [], want),
       unknownSay: 'Which sockets the cooler has a kit for is not known.',
       source: coolerMountSource,
       undoMinutes: 25,
@@ -54,6 +39,36 @@ export function coolerMount(plan: Plan): Finding[] {
           : [],
     }),
   ];
+}
+
+type Verdict = { mark: Mark; rest: string; say: string };
+
+/** A kit for the socket, or for one with the same holes and the same fixing; the same holes otherwise held are no match. */
+function mountVerdict(kits: readonly string[], want: string): Verdict {
+  const mount = coolerMountOf(want);
+  const own = kits.flatMap((kit) => coolerMountOf(kit) ?? []);
+  if (kits.includes(want) || own.some((each) => each.name === mount?.name))
+    return {
+      mark: 'clear',
+      rest: mount?.name ?? 'same',
+      say: `The kit meets the holes (${mount?.name ?? want}).`,
+    };
+  const holes = own.find(
+    (each) => mount && each.xMm > 0 && each.xMm === mount.xMm && each.yMm === mount.yMm,
+  );
+  if (holes && mount?.fixing === "board's plate")
+    return {
+      mark: 'watch',
+      rest: "board's own plate",
+      say: `The holes of ${want} lie alike, but its plate stays on the board: only a cooler that screws into that plate (6-32) goes on.`,
+    };
+  return {
+    mark: 'mend',
+    rest: holes ? 'otherwise held' : 'differs',
+    say: holes
+      ? `The holes lie alike, but ${want} holds its cooler by ${mount?.fixing}: this kit cannot. Find the kit or another cooler.`
+      : `No kit for ${want} with this cooler: find the kit or another cooler.`,
+  };
 }
 
 /** Slots can be filed when the holes lie less than this apart, mm (common practice, no source). */

@@ -11,7 +11,7 @@ import {
   type Plan,
 } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
-import { range } from '../units/range.ts';
+import { range, mid } from '../units/range.ts';
 import type { Box } from './space/box.ts';
 import type { Coord } from './space/coord.ts';
 import { route, type Rect, type Spot } from './space/route.ts';
@@ -146,7 +146,7 @@ export function leadPaths(plan: Plan): LeadPath[] {
   }
   const front = partOfKind(plan, 'leads');
   if (front && space.at.frontX) {
-    const at = { x: center(space.at.frontX), y: center(board.y[0]) };
+    const at = { x: mid(space.at.frontX), y: mid(board.y[0]) };
     add(
       { id: 'front', seats: ['leads', 'board'], name: 'front lead', holder: front, key: 'length' },
       { at, unsureMm: FRONT_UNSURE_MM + half(space.at.frontX) + half(board.y[0]) },
@@ -168,7 +168,6 @@ interface End {
   unsureMm: number;
 }
 
-const center = (value: Coord) => (value.lo + value.hi) / 2;
 const half = (value: Coord) => (value.hi - value.lo) / 2;
 
 function middle(box: Box): End {
@@ -177,8 +176,8 @@ function middle(box: Box): End {
 
 /** A spot on a box, by the share of its depth and of its width. */
 function spot(box: Box, share: number, down: number): End {
-  const [x0, x1] = [center(box.x[0]), center(box.x[1])];
-  const [y0, y1] = [center(box.y[0]), center(box.y[1])];
+  const [x0, x1] = [mid(box.x[0]), mid(box.x[1])];
+  const [y0, y1] = [mid(box.y[0]), mid(box.y[1])];
   return {
     at: { x: x0 + (x1 - x0) * share, y: y0 + (y1 - y0) * down },
     unsureMm:

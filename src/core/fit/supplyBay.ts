@@ -29,7 +29,10 @@ export function supplyBay(plan: Plan): Finding[] {
         unknownSay: 'Nobody said which format the bay or the PSU is.',
         source: supplyFormat(bay?.text)?.source ?? supplyFormat('ATX')!.source,
         undoMinutes: 30,
-        remedies: (mark) => (mark === 'mend' ? [offer(plan, supplyPlate(), 'watch')] : []),
+        remedies: (mark) =>
+          mark === 'mend'
+            ? [offer(plan, supplyPlate({ from: format?.text ?? '', to: bay?.text ?? '' }), 'watch')]
+            : [],
       }),
     );
   }
@@ -45,7 +48,7 @@ export function supplyBay(plan: Plan): Finding[] {
         unit: 'mm',
         terms: [
           termOf(shell, 'supplyRoom', 'depth of the bay', 1, room),
-          termOf(supply, 'depth', 'supply', -1, depth),
+          termOf(supply, 'depth', 'PSU', -1, depth),
         ],
         minimumMargin: 0,
         source: supplyFormat(format?.text ?? 'ATX')?.source ?? supplyFormat('ATX')!.source,
@@ -66,6 +69,12 @@ function bayVerdict(bay: string, supply: string) {
   if (bay === supply || (bay === 'SFX-L' && supply === 'SFX')) {
     return { mark: 'clear' as const, rest: 'same', say: 'The PSU meets the bay.' };
   }
+  if (bay === 'SFX' && supply === 'SFX-L')
+    return {
+      mark: 'watch' as const,
+      rest: 'same face',
+      say: 'Same face and holes, 130 deep instead of 100: no plate, but measure the depth with its plugs in.',
+    };
   const [outer, inner] = [supplyFormat(bay), supplyFormat(supply)];
   const smaller =
     outer && inner && inner.widthMm <= outer.widthMm && inner.heightMm <= outer.heightMm;

@@ -1,3 +1,4 @@
+import { mid } from '../units/range.ts';
 import { levelChange, levelsAdded } from '../standards/air.ts';
 import { seededNoise } from './simulate.ts';
 
@@ -138,7 +139,7 @@ function check(
 /** Changes of speed in an hour of usual work with bursts, in a room between its ends. */
 export function changesIn(machine: FanMachine, steps: readonly FanStep[]): number {
   const { random, normal } = seededNoise(11);
-  const room = (machine.roomC.lo + machine.roomC.hi) / 2;
+  const room = mid(machine.roomC);
   let at = 0;
   let temperature = room + machine.watts.idle * kwAt(machine.kwFull, steps[0]?.speed ?? 1);
   let changes = 0;

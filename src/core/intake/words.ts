@@ -9,7 +9,11 @@ export function socketIn(text: string | undefined): string | undefined {
   const packed = (text ?? '').toUpperCase().replace(/[\s-]/g, '');
   return [...socketNames]
     .sort((a, b) => b.length - a.length)
-    .find((name) => new RegExp(`(^|[^A-Z0-9])(SOCKET|FC)*${name}($|[^0-9])`).test(packed));
+    .find((name) =>
+      new RegExp(
+        `(^|[^A-Z0-9])(SOCKET|FC)*${name.replace(/[\s-]/g, '').replace('+', '\\+')}($|[^0-9+])`,
+      ).test(packed),
+    );
 }
 
 const chassis: Record<string, string> = table({
@@ -47,10 +51,11 @@ export function caseClassOf(number: unknown): string | undefined {
   return chassisNumbers[String(Number(number))];
 }
 
-/** `DDR4`, `SDRAM DDR3` and SMBIOS numbers 20, 21, 24, 26, 34. */
+/** `DDR4`, `SDRAM DDR3` and the numbers of SMBIOS, memory device type: 19 DDR2, 20 fully buffered, 24, 26, 34. */
 export function memoryKindIn(text: string | number | undefined): string | undefined {
   const byNumber: Record<string, string> = table({
-    21: 'DDR2',
+    19: 'DDR2',
+    20: 'DDR2',
     24: 'DDR3',
     26: 'DDR4',
     34: 'DDR5',

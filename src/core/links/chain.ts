@@ -12,7 +12,7 @@ import {
   sortOf,
   isSort,
 } from '../model/lookup/plan.ts';
-import { laneGBs, linkSource } from '../standards/links.ts';
+import { laneGBs, linkSource, newestGeneration } from '../standards/links.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 import { betweenSlots } from '../model/properties/smallSorts.ts';
@@ -71,7 +71,7 @@ function element(
     name,
     seat: placed.seat,
     lanes: within(lanes, usually.lanes, 16),
-    generation: within(generation, usually.generation, 5),
+    generation: within(generation, usually.generation, newestGeneration),
     told: lanes !== undefined || generation !== undefined,
   };
 }
@@ -214,7 +214,10 @@ function saysOf({ weakest, gives }: Chain, device: Element, lost: Range): string
     weakest.lanes.hi < device.lanes.lo
       ? `${weakest.lanes.hi} of ${device.lanes.lo} lanes`
       : `generation ${weakest.generation.hi} of ${device.generation.lo}`;
-  return `${weakest.name} passes ${narrow}: ${gives.hi.toFixed(1)} GB/s of ${(gives.hi + lost.lo).toFixed(1)}. Find another before you buy this.`;
+  const passes = `${weakest.name} passes ${narrow}: ${gives.hi.toFixed(1)} GB/s of ${(gives.hi + lost.lo).toFixed(1)}.`;
+  return weakest.seat === 'board'
+    ? `${passes} That is the board's limit: there is nothing to buy for it.`
+    : `${passes} Find another before you buy this.`;
 }
 
 /** Sockets and ports for drives, lanes shared between them, and what an adapter displaces. */

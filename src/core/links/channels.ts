@@ -10,6 +10,7 @@ export interface Module {
 /** Modules in channels: what is matched is interleaved, the rest runs on one channel. */
 export interface Population {
   modules: Module[];
+  /** Every channel; with fewer modules than channels the last ones stay empty. */
   channels: Module[][];
   gb: number;
   matchedGb: number;
@@ -21,7 +22,7 @@ export interface Population {
 
 /**
  * The best population of so many channels: loads as even as they can be, every module counts, all at
- * the slowest speed and at most the platform's. Unequal modules shrink nothing: 4, 4 and 2 GB are 10,
+ * the slowest speed and at most the platform's. Fewer modules than channels interleave over as many. Unequal modules shrink nothing: 4, 4 and 2 GB are 10,
  * of which 8 are matched. Throws RangeError for no channel.
  */
 export function populate(
@@ -30,49 +31,42 @@ export function populate(
   platformMts = Infinity,
 ): Population {
   if (!(channels >= 1)) throw new RangeError(`invalid channels: ${channels}`);
-  const split = even(modules, channels);
+  const used = Math.max(1, Math.min(channels, modules.length));
+  const split = even(modules, used);
   const sums = split.map((list) => list.reduce((sum, each) => sum + each.gb, 0));
   const gb = sums.reduce((sum, each) => sum + each, 0);
-  const matchedGb = channels === 1 ? gb : Math.min(...sums) * channels;
+  const matchedGb = used === 1 && channels > 1 ? 0 : Math.min(...sums) * used;
   const mts = Math.min(platformMts, ...modules.map((each) => each.mts));
   const speed = Number.isFinite(mts) ? mts : 0;
   return {
     modules: [...modules],
-    channels: split,
+    channels: [...split, ...Array.from({ length: channels - used }, () => [])],
     gb,
     matchedGb,
     mts: speed,
-    matchedGBs: matchedGb > 0 ? memoryGBs(speed, channels) : 0,
+    matchedGBs: matchedGb > 0 ? memoryGBs(speed, used) : 0,
     singleGBs: memoryGBs(speed, 1),
   };
 }
 
-/** Modules dealt over channels so that the least loaded carries most: every way tried, there are few. */
+/**
+ * Modules dealt over channels so that the least loaded carries most. Up to two a channel the largest lies
+ * with the smallest, which is the best there is; more are dealt from the largest down, each to the channel with least.
+ */
 function even(modules: readonly Module[], channels: number): Module[][] {
-  let best: Module[][] = Array.from({ length: channels }, () => []);
-  let most = -1;
-  const place = (i: number, now: Module[][]): void => {
-    const module = modules[i];
-    if (!module) {
-      const least = Math.min(...now.map((list) => list.reduce((sum, each) => sum + each.gb, 0)));
-      if (least > most) [most, best] = [least, now.map((list) => [...list])];
-      return;
-    }
-    const tried = new Set<number>();
-    for (const list of now) {
-      const sum = list.reduce((total, each) => total + each.gb, 0);
-      if (tried.has(sum)) continue;
-      tried.add(sum);
-      list.push(module);
-      place(i + 1, now);
-      list.pop();
-    }
-  };
-  place(
-    0,
-    best.map(() => []),
-  );
-  return best;
+  const down = [...modules].sort((a, b) => b.gb - a.gb);
+  const split: Module[][] = Array.from({ length: channels }, () => []);
+  if (down.length <= 2 * channels) {
+    down.forEach((module, i) => split[i < channels ? i : 2 * channels - 1 - i]?.push(module));
+    return split;
+  }
+  const sums = split.map(() => 0);
+  for (const module of down) {
+    const least = sums.indexOf(Math.min(...sums));
+    split[least]?.push(module);
+    sums[least] = (sums[least] ?? 0) + module.gb;
+  }
+  return split;
 }
 
 /** All modules, and without each odd one: what leaving it out gains in speed and costs in room. */

@@ -5,6 +5,8 @@ import { firmware } from './firmware.ts';
 import { lost } from './lost.ts';
 import { m2Fits } from './m2.ts';
 import { memory } from './memory.ts';
+import { memoryLoss } from './memoryLoss.ts';
+import { memoryVolts } from './memoryVolts.ts';
 import { moduleSort } from './moduleSort.ts';
 import { sataLinks } from './sata.ts';
 import { socket } from './socket.ts';
@@ -19,6 +21,8 @@ export const linkChecks: readonly Check[] = [
   socket,
   firmware,
   memory,
+  memoryLoss,
+  memoryVolts,
   moduleSort,
   linkRequirements,
   links,

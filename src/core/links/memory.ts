@@ -23,6 +23,8 @@ export function memory(plan: Plan): Finding[] {
     ...modules.map((module) => kind(plan, board, module)),
     ...slots(plan, board, modules),
     ...limit(plan, board, modules),
+    ...modules.flatMap((module) => perSlot(plan, board, module, modules)),
+    ...ranks(plan, board, modules),
     ...speed(plan, board, modules),
   ];
 }
@@ -107,6 +109,98 @@ function limit(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
           ? 'More than the board takes: it may not start, or count less.'
           : 'All of it counts, unequal modules too; only the matched part is interleaved.',
     }),
+  ];
+}
+
+/**
+ * The largest module a slot takes; unsaid, the board's limit over its slots, which only usually is it: asked of
+ * a module that comes while all of them together keep the limit.
+ */
+function perSlot(plan: Plan, board: Placed, module: Placed, all: readonly Placed[]): Finding[] {
+  const size = numberAt(plan, module, 'size');
+  if (!size) return [];
+  const said = numberAt(plan, board, 'memoryPerSlot');
+  const most = numberAt(plan, board, 'memoryMax');
+  const slotCount = numberAt(plan, board, 'memorySlots');
+  const usual = !said && most && slotCount && slotCount.lo > 0 ? most.hi / slotCount.lo : undefined;
+  const within = all.reduce((sum, each) => sum + (numberAt(plan, each, 'size')?.lo ?? 0), 0);
+  const asked =
+    usual !== undefined &&
+    size.lo > usual &&
+    within <= (most?.hi ?? 0) &&
+    [board, module].some(({ state }) => state === 'comes');
+  if (!said && !asked) return [];
+  return [
+    gap({
+      id: `memory-per-slot:${module.seat}`,
+      station: 'links',
+      title: 'module in its slot',
+      seats: [module.seat, 'board'],
+      unit: 'GB',
+      terms: [
+        termOf(
+          board,
+          'memoryPerSlot',
+          said ? 'a slot takes' : 'limit over slots, or more',
+          1,
+          said ?? {
+            lo: usual ?? 0,
+            hi: Math.max(size.hi, usual ?? 0),
+            how: 'class',
+            level: 'model',
+            source: undefined,
+          },
+        ),
+        termOf(module, 'size', module.part.name, -1, size),
+      ],
+      minimumMargin: 0,
+      source: commonPractice,
+      undoMinutes: 10,
+      say: (_, mark) =>
+        mark === 'clear'
+          ? 'The slot takes a module of this size.'
+          : mark === 'stop'
+            ? 'Larger than the board reads in one slot: it counts less, or the machine does not start.'
+            : "Larger than the board's limit shared over its slots: look up the largest module it reads.",
+    }),
+  ];
+}
+
+/** Ranks one channel drives, as boards of the last generations do: 4 of plain modules, 8 of registered ones. */
+const RANKS = { plain: 4, registered: 8 } as const;
+
+/** Ranks of all modules on the fullest channel. Says nothing where it is within what every board drives. */
+function ranks(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+  const counted = modules.flatMap((module) => {
+    const told = numberAt(plan, module, 'ranks');
+    return told ? [{ module, told }] : [];
+  });
+  const channels = numberAt(plan, board, 'channels');
+  if (counted.length === 0 || !channels || channels.lo < 1) return [];
+  const registered = modules.some((each) => textAt(plan, each, 'sort')?.text === 'registered');
+  const most = RANKS[registered ? 'registered' : 'plain'] * Math.round(channels.lo);
+  if (counted.reduce((sum, { told }) => sum + told.lo, 0) <= most) return [];
+  return [
+    {
+      ...gap({
+        id: 'memory-ranks',
+        station: 'links',
+        title: 'ranks on its channels',
+        seats: ['board', ...modules.map((module) => module.seat)],
+        unit: 'ranks',
+        terms: [
+          plain(`${Math.round(channels.lo)} channels drive`, range(most), 1),
+          ...counted.map(({ module, told }) => termOf(module, 'ranks', module.part.name, -1, told)),
+        ],
+        minimumMargin: 0,
+        short: 'over',
+        source: commonPractice,
+        undoMinutes: 10,
+        say: () =>
+          'More ranks than a channel usually drives: some modules are not seen, or all run slower.',
+      }),
+      mark: 'watch',
+    },
   ];
 }
 

@@ -1,56 +1,105 @@
-import type { Finding } from '../findings/finding.ts';
-import { plain } from '../findings/terms.ts';
-import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import type { Finding, Mark } from '../findings/finding.ts';
+import { plain, wordOf } from '../findings/terms.ts';
+import { partsOfKind, partOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { Source } from '../standards/source.ts';
 
 const source: Source = {
   title: 'JEDEC module specifications',
-  clause: 'unbuffered and registered modules',
+  clause: 'unbuffered, ECC and registered modules',
   memory: true,
 };
 
-/** Registered modules and plain ones do not run together, nor on a board for the other. */
+interface Verdict {
+  mark: Mark;
+  rest: string;
+  say: string;
+}
+
+const agree: Verdict = {
+  mark: 'clear',
+  rest: 'agree',
+  say: 'All of the sort the board takes.',
+};
+
+/** Plain, ECC and registered modules: which run together, and on which board. */
 export function moduleSort(plan: Plan): Finding[] {
   const board = partOfKind(plan, 'board');
-  const takes = board && textAt(plan, board, 'memorySort')?.text;
+  if (!board) return [];
+  const takes = textAt(plan, board, 'memorySort');
   const modules = partsOfKind(plan, 'memory').flatMap((module) => {
-    const sort = textAt(plan, module, 'sort')?.text;
+    const sort = textAt(plan, module, 'sort');
     return sort === undefined ? [] : [{ module, sort }];
   });
-  if (modules.length === 0) return [];
-  const registered = modules.filter(({ sort }) => sort === 'registered');
-  const mixed = registered.length > 0 && registered.length < modules.length;
-  const refused =
-    takes === 'plain'
-      ? registered.length > 0
-      : takes === 'registered' && registered.length < modules.length;
-  if (
-    !mixed &&
-    (takes === undefined ||
-      (modules.every(({ sort }) => sort === 'plain') && takes !== 'registered'))
-  )
-    return [];
+  const sorts = new Set(modules.map(({ sort }) => sort.text));
+  const came = [board, ...modules.map(({ module }) => module)].some(comes);
+  const verdict =
+    together(sorts) ?? (takes ? onBoard(takes.text, sorts) : came ? onAnyBoard(sorts) : undefined);
+  if (!verdict) return [];
   return [
     {
       id: 'memory-sort',
       station: 'links',
-      mark: mixed || refused ? 'stop' : 'clear',
-      title: 'plain or registered modules',
+      mark: verdict.mark,
+      title: 'plain, ECC or registered modules',
       seats: ['board', ...modules.map(({ module }) => module.seat)],
       unit: '',
       terms: [
-        plain('the board takes', takes ?? '?', 0),
-        ...modules.map(({ module, sort }) => plain(module.part.name, sort, 0)),
+        {
+          ...wordOf(board, 'memorySort', 'the board takes', takes),
+          value: takes?.text ?? '?',
+          sign: 0,
+        },
+        ...modules.map(({ module, sort }) => plain(module.part.name, sort.text, 0)),
       ],
-      marginLabel: mixed ? 'mixed' : refused ? 'refused' : 'agree',
-      say: mixed
-        ? 'Registered modules and plain ones do not start together.'
-        : refused
-          ? `The board takes ${takes} modules only.`
-          : 'All of the sort the board takes.',
+      marginLabel: verdict.rest,
+      say: verdict.say,
       source,
       remedies: [],
       undoMinutes: 20,
     },
   ];
 }
+
+const comes = ({ state }: Placed): boolean => state === 'comes';
+
+/** What no board runs together, or not as it was bought. */
+function together(sorts: ReadonlySet<string>): Verdict | undefined {
+  if (sorts.has('registered') && sorts.size > 1)
+    return {
+      mark: 'stop',
+      rest: 'mixed',
+      say: 'Registered modules and unbuffered ones do not start together.',
+    };
+  return sorts.has('ECC') && sorts.has('plain')
+    ? {
+        mark: 'watch',
+        rest: 'mixed',
+        say: 'ECC beside plain modules: nothing is checked any more, and server boards refuse the mix.',
+      }
+    : undefined;
+}
+
+function onBoard(takes: string, sorts: ReadonlySet<string>): Verdict | undefined {
+  if (takes === 'registered' && (sorts.has('plain') || sorts.has('ECC')))
+    return { mark: 'stop', rest: 'refused', say: 'The board takes registered modules only.' };
+  if (takes === 'plain' && sorts.has('registered'))
+    return { mark: 'stop', rest: 'refused', say: 'The board takes no registered modules.' };
+  if (takes === 'plain' && sorts.has('ECC'))
+    return {
+      mark: 'watch',
+      rest: 'ECC idle',
+      say: 'ECC modules on a board without ECC: most start and check nothing, some do not start.',
+    };
+  return sorts.has('registered') || takes === 'registered' ? agree : undefined;
+}
+
+const onAnyBoard = (sorts: ReadonlySet<string>): Verdict | undefined =>
+  sorts.has('registered') || sorts.has('ECC')
+    ? {
+        mark: 'watch',
+        rest: 'not known',
+        say: sorts.has('registered')
+          ? 'Registered modules start only on boards made for them: look the board up.'
+          : 'ECC modules: whether the board starts with them, and checks with them, is not known.',
+      }
+    : undefined;

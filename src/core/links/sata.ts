@@ -43,7 +43,9 @@ export function sataLinks(plan: Plan): Finding[] {
         marginLabel: lost.hi < 0 ? 'lost' : lost.lo < 0 ? 'may be lost' : 'nothing lost',
         say:
           lost.lo < 0
-            ? `The port passes ${gives.hi} MB/s: an SSD feels it, a hard drive does not.`
+            ? gives.hi >= 300
+              ? `The port passes ${gives.hi} MB/s: an SSD feels it, a hard drive does not.`
+              : `The port passes ${gives.hi} MB/s: an SSD feels it, and so does a hard drive of today (180 to 280).`
             : 'The port passes all the drive can send.',
         source,
         remedies: [],

@@ -2,6 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
 import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { socketTakes } from '../standards/sockets.ts';
 import { commonPractice } from '../standards/source.ts';
 
 /** Processor against socket, and a picture from somewhere. */
@@ -18,13 +19,19 @@ export function socket(plan: Plan): Finding[] {
       have: wordOf(board, 'socket', 'board', textAt(plan, board, 'socket')),
       want: wordOf(processor, 'socket', 'CPU', textAt(plan, processor, 'socket')),
       verdict: (have, want) =>
-        have === want
+        socketTakes(have, want) === 'perhaps'
           ? {
-              mark: 'clear',
-              rest: 'same',
-              say: 'The CPU goes into the socket. Whether the firmware knows it is another matter.',
+              mark: 'watch',
+              rest: 'goes in',
+              say: `A ${want} CPU goes into ${have}; whether this board runs it stands in its maker's list.`,
             }
-          : { mark: 'stop', rest: 'differs', say: `A ${want} CPU does not go into ${have}.` },
+          : have === want
+            ? {
+                mark: 'clear',
+                rest: 'same',
+                say: 'The CPU goes into the socket. Whether the firmware knows it is another matter.',
+              }
+            : { mark: 'stop', rest: 'differs', say: `A ${want} CPU does not go into ${have}.` },
       unknownSay: 'Read the socket off the frame round the CPU.',
       source: commonPractice,
       undoMinutes: 60,

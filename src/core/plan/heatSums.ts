@@ -37,7 +37,7 @@ import {
 import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
-import { add, range, total, type Range } from '../units/range.ts';
+import { add, range, total, type Range, mid } from '../units/range.ts';
 import { boardW, cardsDraws, cardsOwnSupply, drawsOf } from '../watts/tree/index.ts';
 
 const product = (a: Range, b: Range): Range => range(a.lo * b.lo, a.hi * b.hi);
@@ -116,7 +116,7 @@ export function heatSums(plan: Plan): Finding[] {
 /** A few kelvin over the aim at the middle of all ranges prove nothing yet. */
 const PROVE_K = 5;
 const likelyOver = ({ mark, margin }: Finding): boolean =>
-  mark !== 'watch' || !margin || (margin.lo + margin.hi) / 2 < -PROVE_K;
+  mark !== 'watch' || !margin || mid(margin) < -PROVE_K;
 
 const warms: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler', 'processor'];
 

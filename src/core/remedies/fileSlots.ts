@@ -12,10 +12,11 @@ export const fileSlots = remedy({
   id: 'file-slots',
   fields: { mm: { holds: 'count', aside: true } },
   title: ({ mm }) =>
-    `File the plate's holes${mm === undefined ? '' : ` ${mm.toFixed(1)} mm`} to slots`,
+    `File the plate's holes${mm === undefined ? '' : ` ${mm.toFixed(1)} mm each way, ${(mm * Math.SQRT2).toFixed(1)} on the diagonal,`} to slots`,
   step: () => "File the mounting plate's holes to slots",
   minutes: 45,
   undoable: false,
   cuts: true,
-  givesUp: 'even pressure: check that the cooler sits level',
+  givesUp:
+    'even pressure, and on newer sockets some of it, for their lids lie lower: check the print in the paste',
 });

@@ -2,7 +2,7 @@ import { remedy } from './kind.ts';
 
 declare module '../model/types/remedyValue.ts' {
   interface RemedyFields {
-    supplyPlate: unknown;
+    supplyPlate: { from?: string; to?: string };
   }
 }
 
@@ -10,9 +10,13 @@ declare module '../model/types/remedyValue.ts' {
 export const supplyPlate = remedy({
   do: 'supplyPlate',
   id: 'supply-plate',
-  fields: {},
-  title: () => 'Adapter plate for the smaller PSU',
+  fields: { from: { holds: 'word', aside: true }, to: { holds: 'word', aside: true } },
+  title: ({ from, to }) =>
+    from && to ? `Adapter plate ${from} to ${to}` : 'Adapter plate for the smaller PSU',
   minutes: 15,
-  get: () => ({ what: 'adapter plate SFX to ATX', count: 1 }),
+  get: ({ from, to }) => ({
+    what: from && to ? `adapter plate ${from} to ${to}` : 'adapter plate for the PSU',
+    count: 1,
+  }),
   undoable: true,
 });

@@ -1,3 +1,4 @@
+import { mid } from '../units/range.ts';
 import type { NumberKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { fitChecks } from '../fit/index.ts';
@@ -129,7 +130,7 @@ export function tradeOff(shop: Shop, job: Job, plan: Plan, aId: string, bId: str
   const known = (ax: Axis) => {
     const placed = plan.seats.find((each) => each.seat === ax.seat);
     const told = placed && numberAt(plan, placed, ax.key);
-    return told ? (told.lo + told.hi) / 2 : undefined;
+    return told ? mid(told) : undefined;
   };
   const [hereA, hereB] = [known(a), known(b)];
   const limits = new Set(first.points.map((point) => point.sure));

@@ -11,7 +11,12 @@ const generations: readonly { gts: number; data: number; of: number }[] = [
   { gts: 8, data: 128, of: 130 },
   { gts: 16, data: 128, of: 130 },
   { gts: 32, data: 128, of: 130 },
+  /* Flits of 256 bytes, 242 of them data (generation 6, from memory). */
+  { gts: 64, data: 242, of: 256 },
 ];
+
+/** The newest generation a figure may name. */
+export const newestGeneration = generations.length;
 
 /** Gigabytes a second of one lane after coding. Throws RangeError for a generation there is not. */
 export function laneGBs(generation: number): number {

@@ -1,12 +1,16 @@
 import { range, type Range } from '../units/range.ts';
 import type { Source } from './source.ts';
 
-/** Processor sockets that take each other's cooler: side of the hole square or rectangle, mm. */
+/** How a cooler is held: through holes with a plate beneath, by studs of the socket, or by the board's own plate. */
+export type Fixing = 'through holes' | 'studs' | "board's plate";
+
+/** Processor sockets that take each other's cooler: sides of the hole rectangle, mm, and what holds it. */
 export interface CoolerMount {
   name: string;
   sockets: readonly string[];
   xMm: number;
   yMm: number;
+  fixing: Fixing;
 }
 
 export const coolerMountSource: Source = {
@@ -15,28 +19,55 @@ export const coolerMountSource: Source = {
   memory: true,
 };
 
+const mount = (
+  name: string,
+  xMm: number,
+  yMm: number,
+  sockets: readonly string[],
+  fixing: Fixing = 'through holes',
+): CoolerMount => ({ name, xMm, yMm, sockets, fixing });
+
 export const coolerMounts: readonly CoolerMount[] = [
-  { name: '72 square', sockets: ['LGA775'], xMm: 72, yMm: 72 },
-  {
-    name: '75 square',
-    sockets: ['LGA1150', 'LGA1151', 'LGA1155', 'LGA1156', 'LGA1200'],
-    xMm: 75,
-    yMm: 75,
-  },
-  { name: '78 square', sockets: ['LGA1700', 'LGA1851'], xMm: 78, yMm: 78 },
-  { name: '80 square', sockets: ['LGA1366', 'LGA2011'], xMm: 80, yMm: 80 },
-  { name: '90 x 54', sockets: ['AM4', 'AM5'], xMm: 90, yMm: 54 },
-  { name: '96 x 48', sockets: ['AM2', 'AM3'], xMm: 96, yMm: 48 },
+  mount('72 square', 72, 72, ['LGA775']),
+  mount('75 square', 75, 75, ['LGA1150', 'LGA1151', 'LGA1155', 'LGA1156', 'LGA1200']),
+  mount('78 square', 78, 78, ['LGA1700', 'LGA1851']),
+  mount('80 square', 80, 80, ['LGA1366', 'LGA1356']),
+  /* M4 studs of the socket, no holes through the board; narrow ones 56 x 94. */
+  mount('80 square, M4 studs', 80, 80, ['LGA2011', 'LGA2011-3', 'LGA2066'], 'studs'),
+  mount('90 x 54', 90, 54, ['AM4']),
+  /* The plate under an AM5 board stays on: only coolers that screw into it (6-32). */
+  mount("90 x 54, board's plate", 90, 54, ['AM5'], "board's plate"),
+  mount('96 x 48', 96, 48, ['AM2', 'AM2+', 'AM3', 'AM3+', 'FM1', 'FM2', 'FM2+']),
+  mount('socket of large CPUs', 0, 0, ['TR4'], 'studs'),
+  mount('frame of server CPUs', 0, 0, ['LGA4677'], 'studs'),
 ];
+
+export const socketNames: readonly string[] = coolerMounts.flatMap((each) => each.sockets);
+
+export function coolerMountOf(socket: string): CoolerMount | undefined {
+  return coolerMounts.find((each) => each.sockets.includes(socket));
+}
+
+/** Sockets that take a CPU of another name; the board maker's list has the last word (common practice, no source). */
+const takesToo: readonly (readonly [board: string, processor: string])[] = [
+  ['AM2+', 'AM2'],
+  ['AM2', 'AM2+'],
+  ['AM2+', 'AM3'],
+  ['AM2', 'AM3'],
+  ['AM3+', 'AM3'],
+  ['FM2+', 'FM2'],
+];
+
+/** Does a CPU of one socket go into a board of another: by its name, perhaps, or never? */
+export function socketTakes(board: string, processor: string): 'same' | 'perhaps' | 'never' {
+  if (board === processor) return 'same';
+  return takesToo.some(([own, other]) => own === board && other === processor)
+    ? 'perhaps'
+    : 'never';
+}
 
 /** Sockets whose CPUs are made to run at 95 to 100 °C under load (common practice, no source). */
 export const hotSockets: readonly string[] = ['AM5', 'LGA1700', 'LGA1851'];
-
-export const socketNames: readonly string[] = coolerMounts.flatMap((mount) => mount.sockets);
-
-export function coolerMountOf(socket: string): CoolerMount | undefined {
-  return coolerMounts.find((mount) => mount.sockets.includes(socket));
-}
 
 /** The CPU's top over the board, mm, once clamped (sockets' mechanical drawings, from memory). */
 const tops: readonly { sockets: RegExp; mm: Range }[] = [

@@ -35,6 +35,11 @@ export function total(ranges: readonly Range[]): Range {
   return ranges.reduce(add, zero);
 }
 
+/** The middle, in the unit of the range. */
+export function mid({ lo, hi }: Range): number {
+  return (lo + hi) / 2;
+}
+
 export function isExact(a: Range): boolean {
   return a.hi - a.lo < 1e-9;
 }

@@ -1,7 +1,7 @@
 import { indexOf } from '../model/lookup/lookup.ts';
 import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { Reading } from '../model/types/types.ts';
-import { range, total, type Range } from '../units/range.ts';
+import { range, total, type Range, mid } from '../units/range.ts';
 import {
   cardsOwnSupply,
   drawsOf,
@@ -74,7 +74,7 @@ export function correctionOf(plan: Plan, when: Reading['when']): Correction | un
   let spread = prior.map((each, i) => prior.map((_, j) => (i === j ? each.dev ** 2 : 0)));
   const heard: HeardReading[] = [];
   for (const reading of readings) {
-    const rating = label ? (label.lo + label.hi) / 2 : reading.value * 2;
+    const rating = label ? mid(label) : reading.value * 2;
     const share = eta((reading.value * 0.85) / Math.max(1, rating));
     const gave = gauss(
       range(reading.value * (1 - METER) * share.lo, reading.value * (1 + METER) * share.hi),
@@ -104,12 +104,11 @@ export function correctionOf(plan: Plan, when: Reading['when']): Correction | un
   }
   const heaviest = [...heard].sort((a, b) => b.reading.value - a.reading.value)[0] as HeardReading;
   const { gave, expected } = heaviest;
-  const middle = (each: Range) => (each.lo + each.hi) / 2;
   return {
     heard,
     off: range(
-      middle(expected) / Math.max(1e-6, gave.hi) - 1,
-      middle(expected) / Math.max(1e-6, gave.lo) - 1,
+      mid(expected) / Math.max(1e-6, gave.hi) - 1,
+      mid(expected) / Math.max(1e-6, gave.lo) - 1,
     ),
     parts: seats.map(({ placed, said }, i) => ({
       seat: placed.seat,

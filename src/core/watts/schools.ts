@@ -4,7 +4,7 @@ import { plain, termOf } from '../findings/terms.ts';
 import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { settingsOf } from '../model/lookup/reads.ts';
 import { commonPractice } from '../standards/source.ts';
-import { range, scale, type Range } from '../units/range.ts';
+import { range, scale, type Range, mid } from '../units/range.ts';
 import { efficiencyOf, treeOf } from './tree/index.ts';
 
 /** The three schools of sizing, each with the watts it asks of the supply and its weakness. */
@@ -27,7 +27,7 @@ export function measuredW(plan: Plan): Range | undefined {
     .at(-1);
   /* A meter that shows nothing, or less, was not in the lead. */
   if (!supply || !reading || reading.value <= 0) return undefined;
-  const said = label ? (label.lo + label.hi) / 2 : 0;
+  const said = label ? mid(label) : 0;
   const rating = said > 0 ? said : reading.value * 2;
   const eta = efficiencyOf(plan, supply)((reading.value * 0.85) / rating);
   return range(reading.value * (1 - METER) * eta.lo, reading.value * (1 + METER) * eta.hi);
@@ -84,9 +84,9 @@ export function measuredSchool(plan: Plan): Finding[] {
   );
   if (!supply || !label || !school) return [];
   const tree = treeOf(plan, 'full');
-  const typed = tree ? (tree.givenW.lo + tree.givenW.hi) / 2 : undefined;
+  const typed = tree ? mid(tree.givenW) : undefined;
   const headroom = 1 + settingsOf(plan).headroom;
-  const real = (school.asks.lo + school.asks.hi) / 2 / headroom;
+  const real = mid(school.asks) / headroom;
   const off =
     typed === undefined
       ? ''

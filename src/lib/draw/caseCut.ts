@@ -5,7 +5,7 @@ import { offsetTerms } from '$core/fit/space/coord.ts';
 import { spaceOf } from '$core/fit/space/space.ts';
 import { numberAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
 import { drawnLength, type LengthUnit } from '$core/units/length.ts';
-import type { Range } from '$core/units/range.ts';
+import { type Range, mid } from '$core/units/range.ts';
 import { outsideOf, type Outside } from './sizes.ts';
 
 /**
@@ -48,8 +48,6 @@ export interface CaseCut {
   cardWall?: { x: number; cage: number; y: number; h: number } | undefined;
   flat: boolean;
 }
-
-const mid = (value: Range) => (value.lo + value.hi) / 2;
 
 export function caseCut(plan: Plan): CaseCut | undefined {
   const shell = partOfKind(plan, 'case');

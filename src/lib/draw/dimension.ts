@@ -1,3 +1,4 @@
+import { mid } from '$core/units/range.ts';
 import { spaceOf } from '$core/fit/space/space.ts';
 import type { Kind } from '$core/model/types/types.ts';
 import type { Plan } from '$core/model/lookup/plan.ts';
@@ -13,8 +14,6 @@ export interface Dimension {
   /** What it is taken from. */
   datum: string;
 }
-
-const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
 
 /** The line of a measure with its datum; undefined for what is not a length in the picture. */
 export function dimensionOf(

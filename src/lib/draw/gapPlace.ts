@@ -1,3 +1,4 @@
+import { mid } from '$core/units/range.ts';
 import type { Finding, Mark } from '$core/findings/finding.ts';
 import { figure } from '$core/findings/gap.ts';
 import { separation, type Box, type Separation } from '$core/fit/space/box.ts';
@@ -16,8 +17,6 @@ export interface Gap {
   figure: string;
   mark: Mark;
 }
-
-const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
 
 /** Where the gap of a sum between two parts lies; undefined for sums of another sort. */
 export function gapPlace(plan: Plan, finding: Finding | undefined, thick: number): Gap | undefined {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { takeChoice } from '$core/edits/edits.ts';
   import { recordFact } from '$lib/shop/recordFact.ts';
@@ -58,7 +59,6 @@
     held = { seat, choices, rects: choices.map(rectOf) };
   }
 
-  const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
   const rectOf = ({ box }: Choice): Rect => ({
     x: mid(box.x[0]),
     y: mid(box.y[0]),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import { litreClass, litresOf } from '$core/fit/litres.ts';
   import { partOfKind } from '$core/model/lookup/plan.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -25,7 +26,7 @@
     if (!plan || !shell) return 'no case in the plan';
     const litres = litresOf(plan, shell);
     const size = litres
-      ? `${((litres.lo + litres.hi) / 2).toFixed(1)} l, ${litreClass((litres.lo + litres.hi) / 2)}`
+      ? `${mid(litres).toFixed(1)} l, ${litreClass(mid(litres))}`
       : 'outside not measured';
     return `${shell.part.name} · ${size}`;
   });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import type { Choice } from '$core/resolve/choices.ts';
   import { along, nearestWay, type Rect } from './seatMove.ts';
 
@@ -16,7 +17,6 @@
     over: number;
   }
   const { choices, scale, left, top, endX, thick, moved, over }: Props = $props();
-  const mid = (value: { lo: number; hi: number }) => (value.lo + value.hi) / 2;
   const rects = $derived<Rect[]>(
     choices.map(({ box }) => ({
       x: left + mid(box.x[0]) * scale,

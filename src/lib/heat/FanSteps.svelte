@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import Papa from 'papaparse';
   import { FanError, fanPlan, runFit, SettleError, type FanPlan } from '$core/heat/index.ts';
   import { partsOfKind, numberAt, partOfKind } from '$core/model/lookup/plan.ts';
@@ -34,7 +35,7 @@
       ? speeds.split(/[\s,;]+/).flatMap((each) => (each ? [Number(each) / 100] : []))
       : Array.from({ length: 7 }, (_, i) => 0.4 + i * 0.1),
   );
-  const full = $derived(fitted?.watts ?? (watts ? (watts.lo + watts.hi) / 2 : 65));
+  const full = $derived(fitted?.watts ?? (watts ? mid(watts) : 65));
   const result = $derived.by((): { plan?: FanPlan; fault?: string } => {
     const tree = treeOf(plan, 'usual');
     const share = tree ? 0.55 : 0.5;
@@ -53,7 +54,7 @@
           partsOfKind(plan, 'fan').map((placed) => {
             const size = numberAt(plan, placed, 'size');
             const { level } = fanOf(size?.lo ?? 120);
-            return (level.lo + level.hi) / 2;
+            return mid(level);
           }),
         ),
       };

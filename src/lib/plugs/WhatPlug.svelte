@@ -291,22 +291,25 @@
           <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
           {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
         </p>
-        <p class="row">
-          <Field label="My meter beeps up to"
-            ><select
-              value={String(uiState.beepsTo ?? '')}
-              onchange={(event) => {
-                const ohm = event.currentTarget.value;
-                uiState.beepsTo = ohm === '' ? undefined : Number(ohm);
-              }}
+        {#if asked}
+          <p class="row">
+            <Field label="My meter beeps up to"
+              ><select
+                value={String(uiState.beepsTo ?? '')}
+                onchange={(event) => {
+                  const ohm = event.currentTarget.value;
+                  uiState.beepsTo = ohm === '' ? undefined : Number(ohm);
+                }}
+              >
+                <option value="">not known</option>
+                {#each [10, 30, 50, 100, 200] as ohm (ohm)}<option value={String(ohm)}
+                    >{ohm} Ω</option
+                  >{/each}
+              </select></Field
             >
-              <option value="">not known</option>
-              {#each [10, 30, 50, 100, 200] as ohm (ohm)}<option value={String(ohm)}>{ohm} Ω</option
-                >{/each}
-            </select></Field
-          >
-          <span class="soft">Its booklet says; the higher, the more rails beep like ground.</span>
-        </p>
+            <span class="soft">Its booklet says; the higher, the more rails beep like ground.</span>
+          </p>
+        {/if}
         <p class="soft">
           Never open the PSU. Meter lead out of the amps socket before volts. Probe one pin at a
           time, one hand away from bare metal.

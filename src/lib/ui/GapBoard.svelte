@@ -36,9 +36,6 @@
               : ''} {unitWord(finding.unit, lengths)} {finding.marginLabel}"
           >
             {#each shape.blocks as block, i (i)}
-              {@const term = finding.terms.filter(
-                (each) => each.sign === -1 && typeof each.value !== 'string',
-              )[i]}
               <rect
                 class="block"
                 class:open={block.open}
@@ -49,11 +46,9 @@
               />
               {#if block.width * WIDTH > block.label.length * 6.6 + 10}
                 <text class="name" x={10 + block.x * WIDTH} y="18">{block.label}</text>
-                {#if term && typeof term.value !== 'string'}<text
-                    class="fig"
-                    x={10 + block.x * WIDTH}
-                    y="34">{show(term.value, finding.unit, lengths)}</text
-                  >{/if}
+                <text class="fig" x={10 + block.x * WIDTH} y="34"
+                  >{show(block.value, finding.unit, lengths)}</text
+                >
               {/if}
             {/each}
             {#if !shape.rest.over && shape.mostX > shape.rest.x}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import { area, line, scaleLinear } from 'd3';
   import { addCurvePoint } from '$core/edits/wattEdits.ts';
   import { numberAt, partOfKind, textAt, type Plan } from '$core/model/lookup/plan.ts';
@@ -31,7 +32,7 @@
       fault = 'Watts out above nothing, and more watts in than out. Kept as typed.';
       return;
     }
-    const rating = (label.lo + label.hi) / 2;
+    const rating = mid(label);
     shopStore.edit(
       'measured efficiency',
       addCurvePoint(
@@ -64,7 +65,7 @@
       ? (['idle', 'usual', 'full'] as const).flatMap((state) => {
           const tree = treeOf(plan, state);
           if (!tree?.wallW) return [];
-          const load = (tree.givenW.lo + tree.givenW.hi) / 2 / ((label.lo + label.hi) / 2);
+          const load = mid(tree.givenW) / mid(label);
           return [{ state, load, eta: eta(Math.max(0, load)) }];
         })
       : [],

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import { line, scaleLinear } from 'd3';
   import { keepLoadResult } from '$core/edits/wattEdits.ts';
   import { numberAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
@@ -18,14 +19,14 @@
   const single = $derived(supply !== undefined && isSingleFeed(plan, supply));
   const volts = $derived.by(() => {
     const said = supply && single ? numberAt(plan, supply, 'volts') : undefined;
-    return said ? (said.lo + said.hi) / 2 : 12;
+    return said ? mid(said) : 12;
   });
   /** Amps of the label: of its 12 V, or its watts by its volts. */
   const amps = $derived.by(() => {
     if (!supply) return undefined;
     const watts = numberAt(plan, supply, 'watts');
     const rail = single ? undefined : numberAt(plan, supply, 'amps12');
-    return rail ? (rail.lo + rail.hi) / 2 : watts && single ? watts.hi / volts : undefined;
+    return rail ? mid(rail) : watts && single ? watts.hi / volts : undefined;
   });
   let source = $state.raw<EventSource | undefined>();
   let steps = $state.raw<LoadStep[]>([]);

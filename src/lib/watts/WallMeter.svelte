@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { mid } from '$core/units/range.ts';
   import { addItems } from '$core/shop/items.ts';
   import type { Plan } from '$core/model/lookup/plan.ts';
   import type { Reading } from '$core/model/types/types.ts';
@@ -33,7 +34,7 @@
     if (!about) return;
     const idle = treeOf(plan, 'idle')?.wallW;
     const ask = new URLSearchParams({
-      about: ((about.lo + about.hi) / 2).toFixed(1),
+      about: mid(about).toFixed(1),
       seed: String(
         [...(view.job?.id ?? '1')].reduce((sum, c) => sum * 31 + c.charCodeAt(0), 7) | 0,
       ),

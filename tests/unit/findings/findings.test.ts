@@ -176,6 +176,30 @@ describe('ui/gapShape, the gap to scale', () => {
       }),
     );
   });
+  it('stays within its picture with terms below zero, which stand on the other side', () => {
+    const signed = fc.record({
+      at: fc.integer({ min: -500, max: 500 }),
+      wide: fc.integer({ min: 0, max: 50 }),
+      sign: fc.constantFrom<1 | -1>(1, -1),
+    });
+    fc.assert(
+      fc.property(fc.array(signed, { minLength: 1, maxLength: 6 }), (list) => {
+        const terms = list.map(({ at, wide, sign }, i) =>
+          plain(`t${i}`, range(at, at + wide), sign),
+        );
+        const shape = gapShape({ terms, margin: range(0) });
+        if (!shape) throw new Error('no shape');
+        for (const end of [
+          shape.room,
+          shape.rest.x,
+          shape.rest.x + shape.rest.width,
+          shape.mostX,
+          ...shape.blocks.flatMap((block) => [block.x, block.width, block.x + block.width]),
+        ])
+          expect(end).to.be.within(0, 1 + 1e-9);
+      }),
+    );
+  });
   it('lays several needs end to end', () => {
     const finding = gap({
       ...base,

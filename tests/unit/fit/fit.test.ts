@@ -247,9 +247,19 @@ describe('fit/supplyBay', () => {
   it('knows which PSU goes into which bay', () => {
     expect(format('ATX', 'ATX')).to.equal('clear');
     expect(format('SFX-L', 'SFX')).to.equal('clear');
+    /* One face, 130 deep instead of 100: no plate in the world helps. */
+    expect(format('SFX', 'SFX-L')).to.equal('watch');
     expect(format('ATX', 'SFX')).to.equal('mend');
     expect(format('SFX', 'ATX')).to.equal('stop');
     expect(format('TFX', 'SFX')).to.equal('stop');
+  });
+  it('names the pair the plate is for', () => {
+    const found = supplyBay(
+      planWith({ case: { supplyFormat: 'ATX' }, supply: { format: 'TFX' } }),
+    );
+    const plate = the(found, 'supply-format').remedies[0];
+    expect(plate?.title).to.equal('Adapter plate TFX to ATX');
+    expect(plate?.get?.what).to.equal('adapter plate TFX to ATX');
   });
   it('takes the depth of the format where none is measured', () => {
     const found = supplyBay(
@@ -289,7 +299,16 @@ describe('fit/coolerMount', () => {
   it('goes by the holes, not by the name', () => {
     expect(mark('LGA1200', ['LGA1151'])).to.equal('clear');
     expect(mark('LGA1700', ['LGA1200'])).to.equal('mend');
-    expect(mark('AM5', ['AM4'])).to.equal('clear');
+    expect(mark('LGA2011-3', ['LGA2011'])).to.equal('clear');
+    expect(mark('AM3+', ['AM2'])).to.equal('clear');
+  });
+  /* Common practice, no source: the holes of both pairs lie alike. */
+  it('tells the same holes otherwise held apart: studs, and the plate that stays on the board', () => {
+    expect(mark('LGA2011', ['LGA1366'])).to.equal('mend');
+    expect(mark('LGA1366', ['LGA2011'])).to.equal('mend');
+    expect(mark('AM5', ['AM4'])).to.equal('watch');
+    expect(mark('AM5', ['AM4', 'AM5'])).to.equal('clear');
+    expect(mark('TR4', ['LGA4677'])).to.equal('mend');
   });
   it('watches what nobody said', () => {
     const finding = the(coolerMount(planWith({ board: {}, cooler: {} })), 'cooler-mount');

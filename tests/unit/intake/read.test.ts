@@ -5,7 +5,7 @@ import { IntakeError, type DraftPart, type Inventory } from '../../../src/core/i
 import { believable } from '../../../src/core/intake/junk.ts';
 import { mergeInventories, samePiece } from '../../../src/core/intake/merge.ts';
 import { readInventories } from '../../../src/core/intake/read.ts';
-import { bytesIn, memoryGb, socketIn, speedIn } from '../../../src/core/intake/words.ts';
+import { bytesIn, memoryGb, memoryKindIn, socketIn, speedIn } from '../../../src/core/intake/words.ts';
 import { cimJson, modernDmidecode, modernLshw } from '../../helpers/made.ts';
 
 const one = (text: string): Inventory => {
@@ -50,9 +50,25 @@ describe('intake/words', () => {
     expect(socketIn('FCLGA1200')).to.equal('LGA1200');
     expect(socketIn('SOCKET AM4')).to.equal('AM4');
     expect(socketIn('LGA 1155')).to.equal('LGA1155');
+    expect(socketIn('Socket AM2+')).to.equal('AM2+');
+    expect(socketIn('Socket AM2')).to.equal('AM2');
+    expect(socketIn('SOCKET FM2+')).to.equal('FM2+');
+    expect(socketIn('Socket LGA2011-3')).to.equal('LGA2011-3');
+    expect(socketIn('LGA2011')).to.equal('LGA2011');
     expect(socketIn('U3E1')).to.equal(undefined);
     expect(socketIn('LGA11510')).to.equal(undefined);
     expect(socketIn(undefined)).to.equal(undefined);
+  });
+  /* SMBIOS 3.7, memory device type (table 77, from memory). */
+  it('knows memory by its number', () => {
+    expect([19, 20, 24, 26, 34].map(memoryKindIn)).to.deep.equal([
+      'DDR2',
+      'DDR2',
+      'DDR3',
+      'DDR4',
+      'DDR5',
+    ]);
+    expect(memoryKindIn(18)).to.equal(undefined);
   });
   it('reads sizes and speeds in their spellings', () => {
     expect(memoryGb('8192 MB')).to.equal(8);

@@ -258,7 +258,16 @@ describe('links/moduleSort', () => {
     expect(marks('plain', 'registered')).to.equal('stop');
     expect(marks('registered', 'plain')).to.equal('stop');
     expect(marks('registered', 'registered')).to.equal('clear');
-    expect(marks('plain', 'ECC', 'plain')).to.equal('clear');
+  });
+  /* Common practice, no source: mixed, nothing is checked any more; a board without ECC starts with them, or not. */
+  it('watches ECC beside plain modules, and on a board without it', () => {
+    expect(marks('plain', 'ECC', 'plain')).to.equal('watch');
+    expect(marks(undefined, 'ECC', 'plain')).to.equal('watch');
+    expect(marks('plain', 'ECC')).to.equal('watch');
+  });
+  it('silence about the board is not Clear for modules that few boards take', () => {
+    expect(marks(undefined, 'registered')).to.equal('watch');
+    expect(marks(undefined, 'ECC')).to.equal('watch');
   });
   it('has nothing to say of plain modules on a board nobody asked', () => {
     expect(marks(undefined, 'plain', 'plain')).to.equal(undefined);

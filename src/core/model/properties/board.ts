@@ -20,6 +20,11 @@ export const boardProperties = [
     'registered',
     'either',
   ]),
+  text('memoryVolts', 'volts of its DDR3 slots', 'Do its DDR3 slots give 1.5 V, or 1.35 V only?', [
+    '1.5 V',
+    '1.35 V only',
+  ]),
+  num('memoryPerSlot', 'RAM a slot', 'GB', 'How large may one module be?', 1024, 60),
   num('memorySlots', 'RAM slots', 'count', 'How many RAM slots has it?', 32, 5),
   num('memoryMax', 'RAM limit', 'GB', "What is the board's RAM limit?", 4096, 60),
   num('memorySpeed', 'fastest RAM', 'MT/s', 'How fast may its RAM be?', 12000, 60),
@@ -48,14 +53,14 @@ export const boardProperties = [
     75,
     60,
   ),
-  num('slotGen', 'generation of the slot', 'count', 'Which generation is the slot?', 5, 20),
+  num('slotGen', 'generation of the slot', 'count', 'Which generation is the slot?', 6, 20),
   num('m2Lanes', 'lanes of the M.2 socket', 'count', 'How many lanes has the M.2 socket?', 4, 20),
   num(
     'm2Gen',
     'generation of the M.2 socket',
     'count',
     'Which generation is the M.2 socket?',
-    5,
+    6,
     20,
   ),
   list(

@@ -38,6 +38,8 @@ export const memoryProperties = [
     'ECC',
     'registered',
   ]),
+  text('memoryVolts', 'volts', 'PC3 or PC3L on the label?', ['1.5 V', '1.35 V too']),
+  num('ranks', 'ranks', 'count', 'How many ranks: the figure before the R on the label?', 8, 10),
 ] as const;
 
 export const cardProperties = [
@@ -46,7 +48,7 @@ export const cardProperties = [
   num('slotsWide', 'slots taken', 'count', 'How many slots does it take?', 5, 5),
   text('bracket', 'bracket', 'Full height or low bracket?', ['full', 'low', 'both']),
   num('lanes', 'lanes', 'count', 'How many lanes has the card, by its contacts?', 16, 20),
-  num('gen', 'generation', 'count', 'Which generation is the card?', 5, 20),
+  num('gen', 'generation', 'count', 'Which generation is the card?', 6, 20),
   list('plugs', 'power plugs', 'Which power plugs does the card want?', [
     'card6',
     'card8',
@@ -79,7 +81,7 @@ export const driveProperties = [
   list('m2Keys', 'notches, M.2', 'Where has the M.2 drive its notches: B, M or both?', ['B', 'M']),
   text('bus', 'bus', 'NVMe or SATA?', ['NVMe', 'SATA']),
   num('lanes', 'lanes', 'count', 'How many lanes has the drive?', 4, 20),
-  num('gen', 'generation', 'count', 'Which generation is the drive?', 5, 20),
+  num('gen', 'generation', 'count', 'Which generation is the drive?', 6, 20),
   num(
     'sataGen',
     'generation on a drive port',

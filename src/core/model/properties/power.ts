@@ -176,7 +176,7 @@ export const smallProperties = [
     16,
     20,
   ),
-  num('gen', 'generation', 'count', 'Which generation does it carry?', 5, 20),
+  num('gen', 'generation', 'count', 'Which generation does it carry?', 6, 20),
   text('material', 'material', 'Which material is it printed of?', Object.keys(softensC)),
   text('beside', 'beside', 'What is the hottest thing beside it?', Object.keys(besideC)),
   text('proved', 'proved', 'How far has it been tested?', ['not yet', 'buzzed out', 'live']),

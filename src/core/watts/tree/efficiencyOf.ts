@@ -2,7 +2,7 @@ import { listAt, numberAt, textAt, type Placed, type Plan } from '../../model/lo
 import { settingsOf } from '../../model/lookup/reads.ts';
 import type { CurvePoint } from '../../model/types/shapes.ts';
 import { efficiency, type EfficiencyClass, type Unclassed } from '../../standards/supplies.ts';
-import { range, type Range } from '../../units/range.ts';
+import { range, type Range, mid } from '../../units/range.ts';
 
 /** What two meters of the bench leave open on a measured point (common practice, no source). */
 const METERS = 0.015;
@@ -49,6 +49,6 @@ export function wallOf(plan: Plan, supply: Placed, givenW: Range): Range {
   const label = numberAt(plan, supply, 'watts');
   const eta = efficiencyOf(plan, supply);
   const at = (watts: number, rating: number) => eta(rating > 0 ? Math.max(0, watts / rating) : 0.5);
-  const rating = label ? (label.lo + label.hi) / 2 : givenW.hi * 2;
+  const rating = label ? mid(label) : givenW.hi * 2;
   return range(givenW.lo / at(givenW.lo, rating).hi, givenW.hi / at(givenW.hi, rating).lo);
 }

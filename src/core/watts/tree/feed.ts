@@ -13,7 +13,7 @@ import {
 } from '../../model/lookup/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
-import { add, intersection, range, total, type Range } from '../../units/range.ts';
+import { add, intersection, range, total, type Range, mid } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
 import { solve, type Net, type Solved } from '../network/index.ts';
 import { tapsOf } from './apart.ts';
@@ -140,7 +140,7 @@ function converterAs(plan: Plan, placed: Placed): FeedConverter | undefined {
     listAt(plan, placed, 'curve') !== undefined ||
     numberAt(plan, placed, 'efficiency') !== undefined;
   const eta = efficiencyOf(plan, placed);
-  const labelW = outA ? ((outA.lo + outA.hi) / 2) * ((outV.lo + outV.hi) / 2) : undefined;
+  const labelW = outA ? mid(outA) * mid(outV) : undefined;
   return {
     placed,
     outV,

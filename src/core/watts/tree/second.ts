@@ -6,7 +6,7 @@ import {
   type Plan,
   sortOf,
 } from '../../model/lookup/plan.ts';
-import { range, total, type Range } from '../../units/range.ts';
+import { range, total, type Range, mid } from '../../units/range.ts';
 import { efficiencyOf } from './efficiencyOf.ts';
 import type { Branch, Draw, State, Tree } from './types.ts';
 
@@ -36,7 +36,7 @@ export function withSecond(
   if (cards.length === 0) return tree;
   const givenW = total(cards.map((draw) => draw.watts[state]));
   const label = secondLabelW(plan, second);
-  const rating = label ? (label.lo + label.hi) / 2 : 2 * Math.max(1, givenW.hi);
+  const rating = label ? mid(label) : 2 * Math.max(1, givenW.hi);
   const eta = efficiencyOf(plan, second);
   const wallW = range(
     givenW.lo / eta(givenW.lo / Math.max(1, rating)).hi,

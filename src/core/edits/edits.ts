@@ -5,7 +5,7 @@ import { emptyJob } from '../model/types/empty.ts';
 import { standingOf } from '../model/lookup/lookup.ts';
 import type { FactKey } from '../model/properties/index.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
-import { freeSeat } from '../model/types/seats.ts';
+import { seatBeside } from '../model/types/seats.ts';
 import { inStages, stageOf, withChange } from '../model/types/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
@@ -247,20 +247,37 @@ export const takeIn = (machineId: string, inventory: Inventory, at: string, jobI
     const machine = machineFor(shop, machineId, inventory);
     const found = jobId ? shop.jobs.find((each) => each.id === jobId) : undefined;
     if (found) found.machineId = machine.id;
-    if (compareInventory(shop, machine, inventory).contradictions.length > 0) {
+    if (compareInventory(shop, machine, inventory).differences.length > 0) {
       const { tool, name, facts, parts, ignored } = inventory;
       machine.unsettled = [
         ...(machine.unsettled ?? []),
         withoutUndefined({ at, tool, name, facts, parts, ignored }),
       ].slice(-MOST_UNSETTLED);
-    } else fitInventory(shop, machine, inventory, at, 'old');
+    } else fitInventory(shop, machine, inventory, at, () => 'old');
   });
+
+/** The machines of one paste taken in: the first at the machine of the job, each other as one of its own. */
+export const takeInAll = (
+  machineId: string,
+  inventories: readonly Inventory[],
+  at: string,
+  jobId?: string,
+): Edit => {
+  const [first, ...others] = inventories;
+  return (shop) =>
+    others.reduce(
+      (now, inventory) => takeIn(`M${nextNumber(now)}`, inventory, at)(now),
+      first ? takeIn(machineId, first, at, jobId)(shop) : shop,
+    );
+};
 
 /** Readings that wait at one machine. */
 export const MOST_UNSETTLED = 5;
 
-/** Which of two contradicting readings holds: what was known, what the new one says, or both, of two machines. */
-export type Settling = 'old' | 'new' | 'apart';
+/** What holds where a reading differs from what was known. */
+export type Holds = 'old' | 'new';
+/** One answer for all that differs, one for each by its id (unsaid: what was known), or two machines. */
+export type Settling = Holds | 'apart' | Readonly<Record<string, Holds>>;
 
 /** Chooses what becomes of a reading that waits, known by its time. */
 export const settleIntake = (machineId: string, at: string, choice: Settling): Edit =>
@@ -271,7 +288,9 @@ export const settleIntake = (machineId: string, at: string, choice: Settling): E
     machine.unsettled = machine.unsettled?.filter((each) => each !== waiting);
     if (machine.unsettled?.length === 0) delete machine.unsettled;
     const goal = choice === 'apart' ? machineFor(shop, `M${nextNumber(shop)}`, waiting) : machine;
-    fitInventory(shop, goal, waiting, at, choice === 'new' ? 'new' : 'old');
+    fitInventory(shop, goal, waiting, at, (id) =>
+      choice === 'apart' ? 'new' : typeof choice === 'string' ? choice : (choice[id] ?? 'old'),
+    );
   });
 
 function machineFor(shop: Shop, id: string, inventory: Inventory): Machine {
@@ -291,40 +310,74 @@ function machineFor(shop: Shop, id: string, inventory: Inventory): Machine {
   return shop.machines[shop.machines.length - 1] as Machine;
 }
 
-/** Every part of the inventory joins the piece it is or gets a seat; `holds`: whose word counts where they differ. */
+/**
+ * Every part of the inventory joins the piece it is or gets a seat; a piece no longer there goes to the shelf.
+ * `holds`: whose word counts for each thing that differs.
+ */
 function fitInventory(
   shop: Shop,
   machine: Machine,
   inventory: Inventory,
   at: string,
-  holds: 'old' | 'new',
+  holds: (id: string) => Holds,
 ): void {
-  const merged = (was: Facts, now: Facts): Facts =>
-    holds === 'new' ? { ...was, ...stamped(now, at) } : mergeFacts(was, stamped(now, at));
-  const { pairs } = compareInventory(shop, machine, inventory);
-  machine.facts = merged(machine.facts, inventory.facts);
-  if (holds === 'new' && inventory.name) machine.name = inventory.name;
-  for (const { drafted, known } of pairs) {
+  const { pairs, differences } = compareInventory(shop, machine, inventory);
+  const refused = new Set(differences.filter(({ id }) => holds(id) === 'old').map(({ id }) => id));
+  const differs = new Set(differences.map(({ id }) => id));
+  /* Where both say the same, or only one says anything, the better source stays. */
+  const merged = (was: Facts, now: Facts, idOf: (key: string) => string): Facts => ({
+    ...mergeFacts(was, stamped(now, at)),
+    ...Object.fromEntries(
+      Object.entries(now).flatMap(([key, fact]) =>
+        differs.has(idOf(key))
+          ? [[key, refused.has(idOf(key)) ? (was[key] ?? fact) : { at, ...fact }]]
+          : [],
+      ),
+    ),
+  });
+  machine.facts = merged(machine.facts, inventory.facts, (key) => `machine:${key}`);
+  if (inventory.name && differs.has('machine:model') && !refused.has('machine:model'))
+    machine.name = inventory.name;
+  for (const { id, sort, partId } of differences)
+    if (sort === 'gone' && !refused.has(id)) takeOut(shop, machine, partId);
+  for (const { drafted, known, id } of pairs) {
     if (known) {
-      known.facts = merged(known.facts, drafted.facts);
-      if (holds === 'new') known.name = drafted.name;
-      continue;
-    }
-    const id = nextPartId(shop, `M${machine.id.replace(/\D/g, '')}-`);
-    const seat = freeSeat(
-      drafted.kind,
-      machine.seats.map((each) => each.seat),
-    );
-    const modelId = modelFor(shop, inventory.name, drafted);
-    shop.parts.push({
-      ...drafted,
-      facts: stamped(drafted.facts, at),
-      id,
-      place: 'machine',
-      ...(modelId ? { modelId } : {}),
-    });
-    machine.seats.push({ seat, partId: id });
+      known.facts = merged(known.facts, drafted.facts, (key) => `fact:${known.id}:${key}`);
+      const name = `name:${known.id}`;
+      if (differs.has(name) && !refused.has(name)) known.name = drafted.name;
+    } else if (!refused.has(id)) addDrafted(shop, machine, inventory.name, drafted, at);
   }
+}
+
+/** A piece that a reading no longer found: off the machine, onto the shelf, with where it came from. */
+function takeOut(shop: Shop, machine: Machine, partId: string | undefined): void {
+  const part = shop.parts.find((each) => each.id === partId);
+  machine.seats = machine.seats.filter((each) => each.partId !== partId);
+  if (part) Object.assign(part, { place: 'shelf', from: machine.id });
+}
+
+/** A new piece gets the next seat of its kind; where a machine has but one and has it, it lies on the shelf. */
+function addDrafted(
+  shop: Shop,
+  machine: Machine,
+  model: string | undefined,
+  drafted: DraftPart,
+  at: string,
+): void {
+  const id = nextPartId(shop, `M${machine.id.replace(/\D/g, '')}-`);
+  const seat = seatBeside(
+    drafted.kind,
+    machine.seats.map((each) => each.seat),
+  );
+  const modelId = modelFor(shop, model, drafted);
+  shop.parts.push({
+    ...drafted,
+    facts: stamped(drafted.facts, at),
+    id,
+    ...(seat ? { place: 'machine' } : { place: 'shelf', from: machine.id }),
+    ...(modelId ? { modelId } : {}),
+  });
+  if (seat) machine.seats.push({ seat, partId: id });
 }
 
 /** Parts that are alike in every machine of a model: measured once, known of each. */

@@ -1,14 +1,19 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
-import { isRow, rowsIn, type Row } from './json.ts';
+import { believableLimit } from './fitting.ts';
+import { isRow, numberIn, rowsIn, type Row } from './json.ts';
 import { believable } from './junk.ts';
 import {
   caseClassOf,
+  ddr3Volts,
   driveGb,
   fullName,
+  isSoldered,
   memoryFormIn,
   memoryGbFromBytes,
   memoryKindIn,
+  moduleSortIn,
   socketIn,
+  speedIn,
 } from './words.ts';
 
 /**
@@ -22,7 +27,7 @@ export const cimCommand = [
   'bios=gcim Win32_BIOS|select SMBIOSBIOSVersion;',
   'chassis=gcim Win32_SystemEnclosure|select ChassisTypes;',
   'processors=@(gcim Win32_Processor|select Name,SocketDesignation);',
-  'memory=@(gcim Win32_PhysicalMemory|select Capacity,Speed,SMBIOSMemoryType,FormFactor,DeviceLocator);',
+  'memory=@(gcim Win32_PhysicalMemory|select Capacity,Speed,ConfiguredClockSpeed,SMBIOSMemoryType,FormFactor,DeviceLocator,TotalWidth,DataWidth,MinVoltage);',
   'array=@(gcim Win32_PhysicalMemoryArray|select MemoryDevices,MaxCapacity);',
   'drives=@(gcim Win32_DiskDrive|select Model,Size,InterfaceType);',
   'cards=@(gcim Win32_VideoController|select Name)',
@@ -49,7 +54,8 @@ export function readCim(json: unknown): Inventory {
     believable(first('system')['Manufacturer']),
     believable(first('system')['Model']),
   );
-  const memory = rows(all['memory']).flatMap(module);
+  const ignored: string[] = [];
+  const memory = rows(all['memory']).flatMap((row) => module(row, ignored));
   const processors = rows(all['processors']);
   const chassisTypes = first('chassis')['ChassisTypes'];
   const shell = caseClassOf(Array.isArray(chassisTypes) ? chassisTypes[0] : chassisTypes);
@@ -67,21 +73,28 @@ export function readCim(json: unknown): Inventory {
         name: shell ? `case (${shell})` : 'case',
         facts: present({ class: shell ? say.text(shell) : undefined }),
       },
-      ...board(first('board'), first('array'), processors[0], memory),
+      ...board(first('board'), rows(all['array']), processors[0], memory, ignored),
       ...processors.flatMap(processor),
       ...memory,
       ...rows(all['drives']).flatMap(drive),
       ...rows(all['cards']).flatMap(card),
     ],
-    ignored: [],
+    ignored,
   };
 }
 
-function board(base: Row, array: Row, cpu: Row | undefined, memory: DraftPart[]): DraftPart[] {
+function board(
+  base: Row,
+  arrays: readonly Row[],
+  cpu: Row | undefined,
+  memory: DraftPart[],
+  ignored: string[],
+): DraftPart[] {
   const name = fullName(believable(base['Manufacturer']), believable(base['Product']));
   const socket = socketIn(believable(cpu?.['SocketDesignation']));
-  const slots = Number(array['MemoryDevices']);
-  const mostKib = Number(array['MaxCapacity']);
+  const sum = (key: string) => arrays.reduce((all, each) => all + (Number(each[key]) || 0), 0);
+  const [slots, mostKib] = [sum('MemoryDevices'), sum('MaxCapacity')];
+  const most = believableLimit(mostKib > 0 ? mostKib / 2 ** 20 : undefined, memory, ignored);
   return [
     {
       kind: 'board',
@@ -89,7 +102,7 @@ function board(base: Row, array: Row, cpu: Row | undefined, memory: DraftPart[])
       facts: present({
         socket: socket ? say.text(socket) : undefined,
         memorySlots: slots > 0 ? say.number(slots) : undefined,
-        memoryMax: mostKib > 0 ? say.number(mostKib / 2 ** 20) : undefined,
+        memoryMax: most ? say.number(most) : undefined,
         memoryKind: memory[0]?.facts['memoryKind'],
         memoryForm: memory[0]?.facts['memoryForm'],
       }),
@@ -111,12 +124,25 @@ function processor(row: Row): DraftPart[] {
     : [];
 }
 
-function module(row: Row): DraftPart[] {
+function module(row: Row, ignored: string[]): DraftPart[] {
   const size = memoryGbFromBytes(row['Capacity']);
   if (!size) return [];
-  const kind = memoryKindIn(row['SMBIOSMemoryType'] as number);
-  const form = memoryFormIn(row['FormFactor'] as number);
-  const speed = Number(row['Speed']);
+  const type = numberIn(row['SMBIOSMemoryType']);
+  const form = memoryFormIn(numberIn(row['FormFactor']));
+  if (isSoldered(type)) {
+    ignored.push(`${size} GB of soldered memory: no module`);
+    return [];
+  }
+  const kind = memoryKindIn(type);
+  const speed = speedIn(row['Speed']);
+  const volts = (numberIn(row['MinVoltage']) ?? 0) / 1000;
+  const low = ddr3Volts(volts > 0 ? volts : undefined, kind);
+  const sort = moduleSortIn(
+    undefined,
+    type,
+    numberIn(row['TotalWidth']),
+    numberIn(row['DataWidth']),
+  );
   return [
     {
       kind: 'memory',
@@ -125,7 +151,9 @@ function module(row: Row): DraftPart[] {
         size: say.number(size),
         memoryKind: kind ? say.text(kind) : undefined,
         memoryForm: form ? say.text(form) : undefined,
-        speed: speed > 0 ? say.number(speed) : undefined,
+        speed: speed ? say.number(speed) : undefined,
+        memoryVolts: low ? say.text(low) : undefined,
+        sort: sort ? say.text(sort) : undefined,
       }),
     },
   ];

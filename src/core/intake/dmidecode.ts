@@ -1,14 +1,18 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
-import { isNumber } from '../model/types/fact.ts';
+import { believableLimit } from './fitting.ts';
 import { believable } from './junk.ts';
 import {
   caseClassIn,
+  ddr3Volts,
   fullName,
+  isSoldered,
   memoryFormIn,
   memoryGb,
   memoryKindIn,
+  moduleSortIn,
   socketIn,
   speedIn,
+  voltsIn,
 } from './words.ts';
 
 const TOOL = 'dmidecode';
@@ -50,7 +54,7 @@ export function readDmidecode(text: string): Inventory {
   const field = (type: number, key: string) => believable(of(type)[0]?.fields.get(key));
   const ignored: string[] = [];
   const name = fullName(field(1, 'Manufacturer'), field(1, 'Product Name'));
-  const memory = of(17).flatMap(module);
+  const memory = of(17).flatMap((record) => module(record, ignored));
   return {
     tool: TOOL,
     name: name ?? fullName(field(2, 'Manufacturer'), field(2, 'Product Name')),
@@ -65,7 +69,7 @@ export function readDmidecode(text: string): Inventory {
       shell(field(3, 'Type')),
       ...board(records, memory, ignored),
       ...of(4).flatMap(processor),
-      ...memory,
+      ...memory.map(({ part }) => part),
       ...of(39).flatMap((record) => supply(record, ignored)),
     ],
     ignored,
@@ -82,36 +86,39 @@ function shell(type: string | undefined): DraftPart {
   };
 }
 
-/** A limit below what is fitted is a slip of the firmware: not believed. */
-function board(records: DmiRecord[], memory: DraftPart[], ignored: string[]): DraftPart[] {
+/** The board with its memory, array by array added up. A limit below what is fitted is a slip of the firmware: not believed. */
+function board(records: DmiRecord[], memory: DmiModule[], ignored: string[]): DraftPart[] {
   const base = records.find((record) => record.type === 2)?.fields;
-  const array = records.find(
-    (record) =>
-      record.type === 16 && /system memory/i.test(record.fields.get('Use') ?? 'System Memory'),
-  )?.fields;
+  const arrays = records
+    .filter(
+      (record) =>
+        record.type === 16 && /system memory/i.test(record.fields.get('Use') ?? 'System Memory'),
+    )
+    .map(({ fields }) => fields);
   const socket = records.flatMap((record) =>
     record.type === 4 ? (socketOf(record) ?? []) : [],
   )[0];
-  const slots = Number(array?.get('Number Of Devices'));
-  const limit = memoryGb(array?.get('Maximum Capacity'));
-  const fitted = memory.reduce(
-    (sum, { facts: { size } }) => sum + (isNumber(size) ? size.lo : 0),
-    0,
+  const slots = arrays.reduce((sum, each) => sum + (Number(each.get('Number Of Devices')) || 0), 0);
+  const limits = arrays.map((each) => memoryGb(each.get('Maximum Capacity')));
+  const limit = limits.reduce<number | undefined>(
+    (sum, each) => (sum === undefined || each === undefined ? undefined : sum + each),
+    limits.length > 0 ? 0 : undefined,
   );
-  const most = limit !== undefined && limit >= fitted ? limit : undefined;
-  if (limit !== undefined && most === undefined) {
-    ignored.push(`memory limit "${limit} GB": ${fitted} GB are fitted`);
-  }
+  const most = believableLimit(
+    limit,
+    memory.map(({ part }) => part),
+    ignored,
+  );
+  const slowed = slowedTo(memory);
   const wide = records.filter(
     (record) => record.type === 9 && /x16/i.test(record.fields.get('Type') ?? ''),
   ).length;
-  const kind = memory[0]?.facts['memoryKind'];
-  const form = memory[0]?.facts['memoryForm'];
+  const first = memory[0]?.part.facts;
   const name = fullName(
     believable(base?.get('Manufacturer')),
     believable(base?.get('Product Name')),
   );
-  if (!base && !array) return [];
+  if (!base && arrays.length === 0) return [];
   return [
     {
       kind: 'board',
@@ -120,8 +127,9 @@ function board(records: DmiRecord[], memory: DraftPart[], ignored: string[]): Dr
         socket: text1(socket),
         memorySlots: slots > 0 ? say.number(slots) : undefined,
         memoryMax: most ? say.number(most) : undefined,
-        memoryKind: kind,
-        memoryForm: form,
+        memoryKind: first?.['memoryKind'],
+        memoryForm: first?.['memoryForm'],
+        memorySpeed: slowed ? say.number(slowed) : undefined,
         x16: wide > 0 ? say.number(wide) : undefined,
       }),
     },
@@ -144,31 +152,69 @@ function processor(record: DmiRecord): DraftPart[] {
   ];
 }
 
-function module(record: DmiRecord): DraftPart[] {
-  const size = memoryGb(record.fields.get('Size'));
-  if (!size || /flash/i.test(record.fields.get('Type') ?? '')) return [];
-  const kind = memoryKindIn(record.fields.get('Type'));
-  const speed = speedIn(record.fields.get('Speed'));
+/** A module with the speed it is made for and the one it runs at. */
+interface DmiModule {
+  part: DraftPart;
+  rated: number | undefined;
+  runs: number | undefined;
+}
+
+function module({ fields }: DmiRecord, ignored: string[]): DmiModule[] {
+  const size = memoryGb(fields.get('Size'));
+  if (!size || /flash/i.test(fields.get('Type') ?? '')) return [];
+  const at = believable(fields.get('Locator'));
+  if (isSoldered(fields.get('Type'), fields.get('Form Factor'))) {
+    ignored.push(
+      `${size} GB ${fields.get('Type')}${at ? ` ${at}` : ''}: soldered to the board, no module`,
+    );
+    return [];
+  }
+  const kind = memoryKindIn(fields.get('Type'));
+  const rated = speedIn(fields.get('Speed'));
+  const bits = (key: string) =>
+    Number(/^(\d+) bits$/.exec(fields.get(key) ?? '')?.[1]) || undefined;
+  const sort = moduleSortIn(
+    fields.get('Type Detail'),
+    fields.get('Type'),
+    bits('Total Width'),
+    bits('Data Width'),
+  );
+  const ranks = Number(fields.get('Rank'));
   return [
     {
-      kind: 'memory',
-      name: [`${size} GB`, kind, believable(record.fields.get('Locator'))]
-        .filter(Boolean)
-        .join(' '),
-      facts: present({
-        size: say.number(size),
-        memoryKind: text1(kind),
-        memoryForm: text1(memoryFormIn(record.fields.get('Form Factor'))),
-        speed: speed ? say.number(speed) : undefined,
-      }),
+      rated,
+      runs: speedIn(fields.get('Configured Memory Speed') ?? fields.get('Configured Clock Speed')),
+      part: {
+        kind: 'memory',
+        name: [`${size} GB`, kind, at].filter(Boolean).join(' '),
+        facts: present({
+          size: say.number(size),
+          memoryKind: text1(kind),
+          memoryForm: text1(memoryFormIn(fields.get('Form Factor'))),
+          memoryVolts: text1(ddr3Volts(voltsIn(fields.get('Minimum Voltage')), kind)),
+          speed: rated ? say.number(rated) : undefined,
+          sort: text1(sort),
+          ranks: ranks > 0 && ranks <= 8 ? say.number(ranks) : undefined,
+        }),
+      },
     },
   ];
+}
+
+/** The speed all modules run at while each is made for more: then it is the board's. */
+function slowedTo(memory: readonly DmiModule[]): number | undefined {
+  const runs = memory[0]?.runs;
+  return runs !== undefined &&
+    memory.every((each) => each.runs === runs && each.rated !== undefined && each.rated > runs)
+    ? runs
+    : undefined;
 }
 
 /** Watts as printed; firmware that fills the field in watts shows up as thousandths ("0.460 W"): not believed, taken as said. */
 function supply(record: DmiRecord, ignored: string[]): DraftPart[] {
   const printed = record.fields.get('Max Power Capacity') ?? '';
-  const watts = Number(/^(\d+(?:\.\d+)?)\s*W$/.exec(printed)?.[1]);
+  const figure = Number(/^(\d+(?:\.\d+)?)\s*W$/.exec(printed)?.[1]);
+  const watts = figure === 65535 ? NaN : figure;
   const name = believable(record.fields.get('Name')) ?? 'supply';
   if (/not present/i.test(record.fields.get('Status') ?? '')) return [];
   const slipped = watts > 0 && watts < 10;

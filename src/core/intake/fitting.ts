@@ -1,4 +1,4 @@
-import type { Fact, Facts } from '../model/types/fact.ts';
+import { isNumber, type Fact, type Facts } from '../model/types/fact.ts';
 import { property } from '../model/properties/index.ts';
 import type { DraftPart, Inventory } from './inventory.ts';
 
@@ -6,6 +6,21 @@ import type { DraftPart, Inventory } from './inventory.ts';
  * What a tool printed, made fit to be kept: what is too long is cut, what cannot be meant is left out,
  * each with a word. What comes through passes the schema of the document.
  */
+
+/** A limit of the memory below what is fitted is a slip of the firmware: not believed, and said so. GB. */
+export function believableLimit(
+  limit: number | undefined,
+  memory: readonly DraftPart[],
+  ignored: string[],
+): number | undefined {
+  const fitted = memory.reduce(
+    (sum, { facts: { size } }) => sum + (isNumber(size) ? size.lo : 0),
+    0,
+  );
+  if (limit === undefined || (limit > 0 && limit >= fitted)) return limit;
+  ignored.push(`memory limit "${limit} GB": ${fitted} GB are fitted`);
+  return undefined;
+}
 
 /** Without control characters. */
 const printable = (text: string) => text.replace(/\p{Cc}+/gu, ' ').trim();

@@ -1,7 +1,7 @@
 import { IntakeError, present, reader, type DraftPart, type Inventory } from './inventory.ts';
 import { rowsIn, textIn, type Row } from './json.ts';
 import { believable } from './junk.ts';
-import { bytesIn, driveGb } from './words.ts';
+import { driveGbIn } from './words.ts';
 
 const say = reader('lsblk');
 
@@ -11,10 +11,12 @@ const yes = (value: unknown) => value === true || value === '1';
 export function readLsblk(json: unknown): Inventory {
   const devices = (json as { blockdevices?: unknown }).blockdevices;
   if (!Array.isArray(devices)) throw new IntakeError('No blockdevices list in this JSON.');
-  return { tool: 'lsblk', facts: {}, parts: rowsIn(devices).flatMap(drive), ignored: [] };
+  const ignored: string[] = [];
+  const parts = rowsIn(devices).flatMap((device) => drive(device, ignored));
+  return { tool: 'lsblk', facts: {}, parts, ignored };
 }
 
-function drive(device: Row): DraftPart[] {
+function drive(device: Row, ignored: string[]): DraftPart[] {
   const name = textIn(device['name']) ?? textIn(device['kname']) ?? '';
   const type = device['type'] ?? 'disk';
   if (
@@ -24,9 +26,12 @@ function drive(device: Row): DraftPart[] {
     /^(loop|zram|ram|sr|fd)/.test(name)
   )
     return [];
-  const bytes = bytesIn(device['size']);
-  const size = bytes ? driveGb(bytes) : undefined;
+  const size = driveGbIn(device['size']);
   if (!size) return [];
+  if (/^mmcblk/.test(name)) {
+    ignored.push(`${name}, ${size} GB: soldered or a card in its slot, no drive`);
+    return [];
+  }
   const flash = device['tran'] === 'nvme' || name.startsWith('nvme');
   return [
     {

@@ -1,6 +1,7 @@
 import { isNumber, isText, outranks, type Facts } from '../model/types/fact.ts';
 import { manyKinds } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from './inventory.ts';
+import { sameName } from './sameName.ts';
 
 /** Several tools about one machine make one inventory: every fact once, the better source kept. */
 export function mergeInventories(list: readonly Inventory[]): Inventory {
@@ -19,6 +20,29 @@ export function mergeInventories(list: readonly Inventory[]): Inventory {
   return merged;
 }
 
+/**
+ * The machines several inventories speak of, each as one: by serial number, else by name. What names no
+ * machine belongs to the one before it.
+ */
+export function byMachine(list: readonly Inventory[]): Inventory[] {
+  const groups: Inventory[][] = [];
+  for (const inventory of list) {
+    const own = groups.find((group) => group.every((other) => sameMachine(other, inventory)));
+    const silent = inventory.name === undefined && inventory.facts['serial'] === undefined;
+    const at = silent ? groups[groups.length - 1] : own;
+    if (at) at.push(inventory);
+    else groups.push([inventory]);
+  }
+  return groups.map(mergeInventories);
+}
+
+function sameMachine(a: Inventory, b: Inventory): boolean {
+  const [serialA, serialB] = [a.facts['serial'], b.facts['serial']];
+  if (serialA && serialB && isText(serialA) && isText(serialB))
+    return serialA.text === serialB.text;
+  return a.name === undefined || b.name === undefined || sameName(a.name, b.name);
+}
+
 export function mergeFacts(a: Facts, b: Facts): Facts {
   const merged: Facts = { ...a };
   for (const [key, fact] of Object.entries(b)) {
@@ -33,9 +57,11 @@ function mergeParts(a: readonly DraftPart[], b: readonly DraftPart[]): DraftPart
   const merged = [...a];
   const joined = new Set<number>();
   for (const part of b) {
-    const at = merged.findIndex(
-      (other, index) => index < a.length && !joined.has(index) && samePiece(other, part),
-    );
+    const free = [...a.keys()].filter((at) => {
+      const other = merged[at];
+      return other && !joined.has(at) && samePiece(other, part);
+    });
+    const at = free.find((each) => sameName(merged[each]?.name ?? '', part.name)) ?? free[0] ?? -1;
     const before = merged[at];
     if (before) {
       joined.add(at);

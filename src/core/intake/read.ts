@@ -4,29 +4,52 @@ import { readCim } from './cim.ts';
 import { readDmidecode } from './dmidecode.ts';
 import { isRow } from './json.ts';
 import { readLsblk } from './lsblk.ts';
-import { readLscpu } from './lscpu.ts';
+import { isLscpuText, readLscpu, readLscpuText } from './lscpu.ts';
 import { readLshw } from './lshw.ts';
+import { piecesOf, type Piece } from './paste.ts';
+import { readSmartctl } from './smartctl.ts';
 
 const MOST_CHARACTERS = 5_000_000;
 
 /**
- * Finds out which tool printed the text and reads it. A paste may hold several outputs one
- * after the other. Throws IntakeError with what was wrong.
+ * Finds out which tool printed the text and reads it. A paste may hold several outputs one after the
+ * other, with the prompts and commands of a shell between them; what is none of it is said, not swallowed.
+ * Throws IntakeError with what was wrong when nothing in it can be read.
  */
 export function readInventories(text: string): Inventory[] {
   if (text.length > MOST_CHARACTERS)
     throw new IntakeError('This is larger than 5 MB: no inventory is.');
-  const clean = text.replace(/^\uFEFF/, '').trim();
-  if (clean === '') throw new IntakeError('Nothing in it.');
-  const pieces = split(clean);
-  return pieces.map((piece) => fitting(readOne(piece)));
+  const clean = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  if (clean.trim() === '') throw new IntakeError('Nothing in it.');
+  const pieces = piecesOf(clean);
+  if (pieces.length === 0) throw new IntakeError('Commands without what they print.');
+  const read: Inventory[] = [];
+  const faults: string[] = [];
+  for (const piece of pieces) {
+    try {
+      read.push(fitting(readOne(piece)));
+    } catch (error) {
+      if (!(error instanceof IntakeError)) throw error;
+      faults.push(error.message);
+    }
+  }
+  const [first] = read;
+  if (!first) throw new IntakeError(faults[0] ?? 'Nothing in it.');
+  return [
+    { ...first, ignored: [...first.ignored, ...faults.map((each) => each.slice(0, 200))] },
+    ...read.slice(1),
+  ];
 }
 
-function readOne(piece: string): Inventory {
-  if (/^[[{]/.test(piece)) return readJson(parse(piece));
-  if (/DMI type \d+/.test(piece)) return readDmidecode(piece);
+function readOne({ sort, text }: Piece): Inventory {
+  if (sort === 'json') return readJson(parse(text));
+  if (/DMI type \d+/.test(text)) return readDmidecode(text);
+  if (isLscpuText(text)) return readLscpuText(text);
+  const hint = /^\s*(?:NAME\s+.*SIZE|[a-z-]+\n\s+description:)/m.test(text)
+    ? ' It looks like lsblk or lshw without their -J or -json: run it again with that.'
+    : '';
   throw new IntakeError(
-    `Not an inventory I know: it begins with "${piece.slice(0, 40).replace(/\s+/g, ' ')}". Known: dmidecode, lshw -json, lscpu -J, lsblk -J, and the shell line below.`,
+    `Not an inventory I know: it begins with "${text.trim().slice(0, 40).replace(/\s+/g, ' ')}".${hint || ' Known: dmidecode, lshw -json, lscpu, lsblk -J, smartctl -a -j, and the shell line below.'}`,
   );
 }
 
@@ -41,6 +64,7 @@ function parse(piece: string): unknown {
 function readJson(json: unknown): Inventory {
   const one: unknown = Array.isArray(json) ? json[0] : json;
   if (isRow(one)) {
+    if (isRow(one['smartctl'])) return readSmartctl(one);
     if ('lscpu' in one) return readLscpu(one);
     if ('blockdevices' in one) return readLsblk(one);
     if ('nutshell' in one || (Object.hasOwn(one, 'system') && Object.hasOwn(one, 'processors')))
@@ -48,40 +72,4 @@ function readJson(json: unknown): Inventory {
     if ('class' in one && 'id' in one) return readLshw(json);
   }
   throw new IntakeError('This JSON is no inventory I know.');
-}
-
-/** Cuts a paste of several outputs at the places where a JSON value ends or a dmidecode header begins. */
-function split(text: string): string[] {
-  const pieces: string[] = [];
-  let rest = text;
-  while (rest !== '') {
-    const end = /^[[{]/.test(rest) ? jsonEnd(rest) : textEnd(rest);
-    pieces.push(rest.slice(0, end).trim());
-    rest = rest.slice(end).trim();
-  }
-  return pieces;
-}
-
-/** Where the JSON value that starts the text ends; the whole text when it never does. */
-function jsonEnd(text: string): number {
-  let depth = 0;
-  let quoted = false;
-  for (let i = 0; i < text.length; i += 1) {
-    const c = text[i];
-    if (quoted) {
-      if (c === '\\') i += 1;
-      else if (c === '"') quoted = false;
-    } else if (c === '"') quoted = true;
-    else if (c === '{' || c === '[') depth += 1;
-    else if (c === '}' || c === ']') {
-      depth -= 1;
-      if (depth === 0) return i + 1;
-    }
-  }
-  return text.length;
-}
-
-function textEnd(text: string): number {
-  const json = /\n[[{]\s*["{]/.exec(text);
-  return json ? json.index : text.length;
 }

@@ -30,6 +30,7 @@ export function moduleSort(plan: Plan): Finding[] {
     const sort = textAt(plan, module, 'sort');
     return sort === undefined ? [] : [{ module, sort }];
   });
+  if (modules.length === 0) return [];
   const sorts = new Set(modules.map(({ sort }) => sort.text));
   const came = [board, ...modules.map(({ module }) => module)].some(comes);
   const verdict =
@@ -64,6 +65,12 @@ const comes = ({ state }: Placed): boolean => state === 'comes';
 
 /** What no board runs together, or not as it was bought. */
 function together(sorts: ReadonlySet<string>): Verdict | undefined {
+  if (sorts.has('fully buffered') && sorts.size > 1)
+    return {
+      mark: 'stop',
+      rest: 'mixed',
+      say: 'Fully buffered modules start with their own sort only.',
+    };
   if (sorts.has('registered') && sorts.size > 1)
     return {
       mark: 'stop',
@@ -80,6 +87,12 @@ function together(sorts: ReadonlySet<string>): Verdict | undefined {
 }
 
 function onBoard(takes: string, sorts: ReadonlySet<string>): Verdict | undefined {
+  if ((takes === 'fully buffered') !== sorts.has('fully buffered'))
+    return {
+      mark: 'stop',
+      rest: 'refused',
+      say: `The board takes ${takes === 'either' ? 'plain or registered' : takes} modules only.`,
+    };
   if (takes === 'registered' && (sorts.has('plain') || sorts.has('ECC')))
     return { mark: 'stop', rest: 'refused', say: 'The board takes registered modules only.' };
   if (takes === 'plain' && sorts.has('registered'))
@@ -90,16 +103,18 @@ function onBoard(takes: string, sorts: ReadonlySet<string>): Verdict | undefined
       rest: 'ECC idle',
       say: 'ECC modules on a board without ECC: most start and check nothing, some do not start.',
     };
-  return sorts.has('registered') || takes === 'registered' ? agree : undefined;
+  return [...sorts, takes].some((each) => BUFFERED.includes(each)) ? agree : undefined;
 }
 
+const BUFFERED = ['registered', 'fully buffered'];
+
 const onAnyBoard = (sorts: ReadonlySet<string>): Verdict | undefined =>
-  sorts.has('registered') || sorts.has('ECC')
+  [...sorts].some((each) => each !== 'plain')
     ? {
         mark: 'watch',
         rest: 'not known',
-        say: sorts.has('registered')
-          ? 'Registered modules start only on boards made for them: look the board up.'
+        say: [...sorts].some((each) => BUFFERED.includes(each))
+          ? 'Buffered modules start only on boards made for them: look the board up.'
           : 'ECC modules: whether the board starts with them, and checks with them, is not known.',
       }
     : undefined;

@@ -2,14 +2,16 @@
   import { IntakeError, type Inventory } from '$core/intake/inventory.ts';
   import { byHand } from '$core/intake/byHand.ts';
   import { cimCommand } from '$core/intake/cim.ts';
-  import { mergeInventories } from '$core/intake/merge.ts';
+  import { byMachine } from '$core/intake/merge.ts';
   import { readInventories } from '$core/intake/read.ts';
   import { caseClasses } from '$core/model/properties/index.ts';
   import { boardFormats } from '$core/standards/boards.ts';
-  import { takeIn } from '$core/edits/edits.ts';
+  import { takeInAll } from '$core/edits/edits.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
-  import type { Job } from '$core/model/types/types.ts';
+  import { kindName } from '$core/model/types/seats.ts';
+  import { kinds, type Job, type Kind } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -39,6 +41,7 @@
     ['lshw', 'sudo lshw -json'],
     ['lscpu', 'lscpu -J'],
     ['lsblk', 'lsblk -J -o NAME,SIZE,TYPE,MODEL,TRAN,RM'],
+    ['smartctl, each drive', 'sudo smartctl -a -j /dev/sda'],
     ['the common desktop system', cimCommand],
   ] as const;
 
@@ -53,28 +56,48 @@
         faults.push(`${piece.from}: ${error.message}`);
       }
     }
-    if (inventories.length > 0) store(mergeInventories(inventories));
+    if (inventories.length > 0) store(inventories);
   }
 
-  function store(inventory: Inventory): void {
+  /** All of it, machine by machine: what differs from what is known waits for a word. */
+  function store(inventories: readonly Inventory[]): void {
     const at = new Date().toISOString();
-    void shopStore.edit(
-      `taken in from ${inventory.tool}`,
-      takeIn(machineId, inventory, at, job.id),
-    );
+    const machines = byMachine(inventories);
+    const tools = inventories.map(({ tool }) => tool).join(', ');
+    void shopStore.edit(`taken in from ${tools}`, takeInAll(machineId, machines, at, job.id));
+    uiState.justRead = inventories.map(({ tool, name, parts, ignored }) => ({
+      tool,
+      what: countOf(parts),
+      ignored,
+      where: machines.length > 1 ? (name ?? '') : '',
+    }));
     const waits = indexOf(shopStore.shop)
       .machines.get(machineId)
       ?.unsettled?.some((each) => each.at === at);
     toast(
-      waits
-        ? `${inventory.tool} contradicts what is known of ${machineId}: both are kept, choose at Intake.`
-        : `${inventory.parts.length} parts taken in from ${inventory.tool}.`,
+      [
+        waits
+          ? `${tools} differs from what is known of ${machineId}: choose at Intake.`
+          : `${countOf(machines[0]?.parts ?? [])} taken in from ${tools}.`,
+        machines.length > 1 ? `${machines.length} machines in it: each has a tag of its own.` : '',
+      ]
+        .filter(Boolean)
+        .join(' '),
     );
-    for (const note of inventory.ignored) toast(`Not believed: ${note}`);
     if (faults.length === 0) {
       text = '';
       onclose?.();
     }
+  }
+
+  /** `board, CPU, 2 RAM`. */
+  function countOf(parts: readonly { kind: Kind }[]): string {
+    return kinds
+      .flatMap((kind) => {
+        const count = parts.filter((part) => part.kind === kind).length;
+        return count === 0 ? [] : [count === 1 ? kindName(kind) : `${count} ${kindName(kind)}`];
+      })
+      .join(', ');
   }
 
   async function files(list: readonly File[]): Promise<void> {
@@ -100,7 +123,7 @@
       return;
     }
     faults = [];
-    store(byHand({ name: name.trim() || job.name, shell, boardFormat: format || undefined }));
+    store([byHand({ name: name.trim() || job.name, shell, boardFormat: format || undefined })]);
   }
 
   async function copy(command: string): Promise<void> {

@@ -11,6 +11,7 @@
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { litres } from '$lib/draw/sizes.ts';
   import Intake from '$lib/intake/Intake.svelte';
+  import JustRead from './JustRead.svelte';
   import Unsettled from '$lib/intake/Unsettled.svelte';
   import PartPicker from '$lib/parts/PartPicker.svelte';
   import PartSheet from '$lib/parts/PartSheet.svelte';
@@ -103,6 +104,7 @@
   {#snippet tools()}
     {#if machine}<Button onclick={() => (taking = true)}>Take in more</Button>{/if}
   {/snippet}
+  <JustRead />
   {#if machine?.unsettled}<Unsettled {machine} />{/if}
   {#if job && !machine}
     <Intake {job} />

@@ -8,6 +8,15 @@ export interface QuickPrinted {
   unit: 'mm' | 'in';
 }
 
+/** What one tool's output gave, in words. */
+export interface JustRead {
+  tool: string;
+  what: string;
+  ignored: readonly string[];
+  /** The machine it went to, where a paste held several. */
+  where: string;
+}
+
 /** What the hands are on: the chosen sum, the lit measure, open drawers. Not stored. */
 class Look {
   /** Id of the finding lit on tape and stage. */
@@ -28,6 +37,8 @@ class Look {
   laying = $state<string | undefined>(undefined);
   /** Quick sums printed on the tape, newest first; gone with the page unless kept with a job. */
   quick = $state.raw<QuickPrinted[]>([]);
+  /** What the last paste or files at Intake gave, until it is closed. */
+  justRead = $state.raw<readonly JustRead[]>([]);
   /** Who is at the bench, as they name themselves. */
   who = $state('');
   tapeOpen = $state(false);

@@ -1,8 +1,9 @@
 import { expect } from 'chai';
-import { settleIntake, takeIn } from '../../../src/core/edits/edits.ts';
+import { settleIntake, takeIn, takeInAll } from '../../../src/core/edits/edits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { compareInventory } from '../../../src/core/intake/compare.ts';
 import type { Inventory } from '../../../src/core/intake/inventory.ts';
+import { byMachine } from '../../../src/core/intake/merge.ts';
 import { reader } from '../../../src/core/intake/inventory.ts';
 import { emptyShop } from '../../../src/core/model/types/empty.ts';
 import { readShop } from '../../../src/core/document/read.ts';
@@ -44,7 +45,7 @@ describe('a second reading of a machine', () => {
         { kind: 'drive', name: 'drive', facts: { size: say.number(500) } },
       ],
     });
-    expect(compareInventory(shop, machineOf(shop), more).contradictions).to.deep.equal([]);
+    expect(compareInventory(shop, machineOf(shop), more).differences).to.deep.equal([]);
     const merged = takeIn('M1', more, later)(shop);
     expect(machineOf(merged).unsettled).to.equal(undefined);
     expect(machineOf(merged).seats).to.have.length(4);
@@ -57,9 +58,9 @@ describe('a second reading of a machine', () => {
     ],
   });
   it('that contradicts changes nothing and waits, with what differs by name', () => {
-    const { contradictions, otherMachine } = compareInventory(shop, machineOf(shop), other);
+    const { differences, otherMachine } = compareInventory(shop, machineOf(shop), other);
     expect(otherMachine).to.equal(false);
-    expect(contradictions.map(({ was, now }) => [was, now])).to.deep.equal([
+    expect(differences.map(({ was, now }) => [was, now])).to.deep.equal([
       ['LGA1151', 'LGA1200'],
       ['Corvin C5 6400', 'Corvin C7 9700'],
     ]);
@@ -104,6 +105,114 @@ describe('a second reading of a machine', () => {
       },
       at,
     )(emptyShop());
-    expect(compareInventory(hand, machineOf(hand, 'M2'), first).contradictions).to.deep.equal([]);
+    expect(compareInventory(hand, machineOf(hand, 'M2'), first).differences).to.deep.equal([]);
+  });
+
+  /* The same machine a year on: one of two modules out, a larger one in. */
+  const pair: Inventory = {
+    ...first,
+    parts: [...first.parts, { kind: 'memory', name: '8 GB', facts: { size: say.number(8) } }],
+  };
+  const since: Inventory = {
+    ...first,
+    parts: [
+      ...first.parts.slice(0, 2),
+      { kind: 'memory', name: '8 GB', facts: { size: say.number(8) } },
+      { kind: 'memory', name: '16 GB', facts: { size: say.number(16) } },
+    ],
+  };
+  const held = takeIn('M1', pair, at)(emptyShop());
+  const waiting = takeIn('M1', since, later)(held);
+  const sizes = (from: Shop) =>
+    machineOf(from)
+      .seats.filter(({ seat }) => seat.startsWith('memory'))
+      .map(({ partId }) => from.parts.find((part) => part.id === partId)?.facts['size'])
+      .map((fact) => (fact && 'lo' in fact ? fact.lo : 0))
+      .sort((a, b) => a - b);
+  it('tells what is gone and what is new, and lays nothing beside the old by itself', () => {
+    const { differences } = compareInventory(held, machineOf(held), since);
+    expect(differences.map(({ sort, was, now }) => [sort, was, now])).to.deep.equal([
+      ['gone', '8 GB', ''],
+      ['new', '', '16 GB'],
+    ]);
+    expect(sizes(waiting)).to.deep.equal([8, 8]);
+  });
+  it('takes each line by itself', () => {
+    const [gone, fresh] = compareInventory(held, machineOf(held), since).differences;
+    const only = (id: string | undefined) =>
+      settleIntake('M1', later, { [id ?? '']: 'new' })(waiting);
+    expect(sizes(only(gone?.id))).to.deep.equal([8]);
+    expect(sizes(only(fresh?.id))).to.deep.equal([8, 8, 16]);
+    const all = settleIntake('M1', later, 'new')(waiting);
+    expect(sizes(all)).to.deep.equal([8, 16]);
+    const out = all.parts.find((part) => part.id === gone?.partId);
+    expect(out).to.include({ place: 'shelf', from: 'M1' });
+    expect(sizes(settleIntake('M1', later, 'old')(waiting))).to.deep.equal([8, 8]);
+  });
+  it('a list of drives only says nothing of modules', () => {
+    const drives: Inventory = {
+      tool: 'lsblk',
+      facts: {},
+      parts: [{ kind: 'drive', name: 'Corvin S1', facts: { size: say.number(500) } }],
+      ignored: [],
+    };
+    expect(compareInventory(held, machineOf(held), drives).differences).to.deep.equal([]);
+    expect(machineOf(takeIn('M1', drives, later)(held)).seats).to.have.length(5);
+  });
+});
+
+describe('a server taken in', () => {
+  const server: Inventory = {
+    tool: 'dmidecode',
+    name: 'Ombrik Rackhold 2',
+    facts: {},
+    parts: [
+      { kind: 'case', name: 'case', facts: { class: say.text('rack server') } },
+      { kind: 'board', name: 'board', facts: {} },
+      { kind: 'processor', name: 'Corvin X5', facts: {} },
+      { kind: 'processor', name: 'Corvin X5', facts: {} },
+      { kind: 'supply', name: 'supply', facts: { watts: say.number(750) } },
+      { kind: 'supply', name: 'supply', facts: { watts: say.number(750) } },
+    ],
+    ignored: [],
+  };
+  const taken = takeIn('M1', server, at)(emptyShop());
+  it('keeps both CPUs and both PSUs, each in a seat of its own', () => {
+    expect(machineOf(taken).seats.map(({ seat }) => seat)).to.deep.equal([
+      'case',
+      'board',
+      'processor',
+      'processor2',
+      'supply',
+      'supply2',
+    ]);
+    expect(readShop(writeShop(taken)).machines[0]?.seats).to.deep.equal(machineOf(taken).seats);
+    expect(compareInventory(taken, machineOf(taken), server).differences).to.deep.equal([]);
+    expect(machineOf(takeIn('M1', server, later)(taken)).seats).to.have.length(6);
+  });
+});
+
+describe('two machines in one paste', () => {
+  const another: Inventory = {
+    ...first,
+    name: 'Ombrik Nook 12',
+    facts: { serial: say.text('S2') },
+  };
+  const drives: Inventory = { tool: 'lsblk', facts: {}, parts: [], ignored: [] };
+  it('become two, each with what came after it', () => {
+    const machines = byMachine([first, drives, another, drives]);
+    expect(machines.map(({ name, tool }) => [name, tool])).to.deep.equal([
+      ['Ombrik Desk 40', 'dmidecode, lsblk'],
+      ['Ombrik Nook 12', 'dmidecode, lsblk'],
+    ]);
+    const both = takeInAll('M1', machines, at)(emptyShop());
+    expect(both.machines.map(({ id, name }) => [id, name])).to.deep.equal([
+      ['M1', 'Ombrik Desk 40'],
+      ['M2', 'Ombrik Nook 12'],
+    ]);
+  });
+  it('two tools of one machine stay one, in whatever words they name it', () => {
+    const same = { ...first, tool: 'lshw', name: 'Ombrik Desk 40 (SKU 12)', facts: {} };
+    expect(byMachine([first, same])).to.have.length(1);
   });
 });

@@ -42,6 +42,19 @@ const caseRooms: Record<string, Record<string, Range>> = table({
     supplyRoom: range(0, 60),
     cardHeightRoom: range(0, 60),
   },
+  /* One to four units high; cards stand in one of three or four, lie on a riser below (common practice, no source). */
+  'rack server': {
+    coolerRoom: range(25, 150),
+    cardRoom: range(150, 400),
+    supplyRoom: range(150, 400),
+    cardHeightRoom: range(0, 160),
+  },
+  notebook: {
+    coolerRoom: range(0, 20),
+    cardRoom: range(0, 0),
+    supplyRoom: range(0, 0),
+    cardHeightRoom: range(0, 0),
+  },
   'custom case': {
     coolerRoom: range(30, 200),
     cardRoom: range(100, 400),

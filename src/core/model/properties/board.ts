@@ -18,6 +18,7 @@ export const boardProperties = [
   text('memorySort', 'modules it takes', 'Plain modules or registered ones?', [
     'plain',
     'registered',
+    'fully buffered',
     'either',
   ]),
   text('memoryVolts', 'volts of its DDR3 slots', 'Do its DDR3 slots give 1.5 V, or 1.35 V only?', [

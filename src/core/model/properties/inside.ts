@@ -37,6 +37,7 @@ export const memoryProperties = [
     'plain',
     'ECC',
     'registered',
+    'fully buffered',
   ]),
   text('memoryVolts', 'volts', 'PC3 or PC3L on the label?', ['1.5 V', '1.35 V too']),
   num('ranks', 'ranks', 'count', 'How many ranks: the figure before the R on the label?', 8, 10),
@@ -92,6 +93,12 @@ export const driveProperties = [
   ),
   mm('sink', 'heat sink', 'How high does its heat sink stand?', 10),
   num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
+  num('worn', 'worn', '%', 'How much of its life is used up, by its own record?', 255, 60),
+  num('reallocated', 'bad sectors', 'count', 'How many sectors has it set aside?', 1e6, 60),
+  text('selfTest', 'its own record', 'Does it say of itself that it is well?', [
+    'passed',
+    'failed',
+  ]),
   num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
   text('plug', 'power plug', 'Which power plug does the drive take?', drivePlugs),
 ] as const;

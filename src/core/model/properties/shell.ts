@@ -3,7 +3,15 @@ import { supplyFormats } from '../../standards/room.ts';
 import { area, driveMount, fanMount } from '../types/shapes.ts';
 import { list, mm, num, shaped, text } from './property.ts';
 
-export const caseClasses = ['tower', 'mini tower', 'slim', 'micro', 'custom case'] as const;
+export const caseClasses = [
+  'tower',
+  'mini tower',
+  'slim',
+  'micro',
+  'rack server',
+  'notebook',
+  'custom case',
+] as const;
 /** Where the supply sits, seen with the ports at the upper end of the rear wall. */
 export const supplyPlaces = [
   'above the board',

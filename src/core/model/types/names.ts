@@ -21,6 +21,9 @@ export type Kind = (typeof kinds)[number];
 /** Kinds of which a machine may have several; the others have one seat each. */
 export const manyKinds: readonly Kind[] = ['memory', 'card', 'drive', 'fan', 'small'];
 
+/** Kinds of which a machine has one, and a server more: `processor`, then `processor2`. */
+export const doubledKinds: readonly Kind[] = ['processor', 'cooler', 'supply'];
+
 /** `board`, or `memory1`, `memory2` for kinds of which there are several. */
 export type SeatId = string;
 

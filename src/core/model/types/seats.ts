@@ -1,4 +1,4 @@
-import { kinds, manyKinds, type Kind, type SeatId } from './types.ts';
+import { doubledKinds, kinds, manyKinds, type Kind, type SeatId } from './types.ts';
 
 const seatPattern = new RegExp(`^(${kinds.join('|')})(\\d{1,3})?$`);
 
@@ -7,8 +7,11 @@ export function kindOfSeat(seat: SeatId): Kind | undefined {
   const match = seatPattern.exec(seat);
   if (!match) return undefined;
   const kind = match[1] as Kind;
-  const numbered = match[2] !== undefined;
-  return numbered === manyKinds.includes(kind) ? kind : undefined;
+  const number = match[2];
+  if (number === undefined) return manyKinds.includes(kind) ? undefined : kind;
+  return manyKinds.includes(kind) || (doubledKinds.includes(kind) && Number(number) > 1)
+    ? kind
+    : undefined;
 }
 
 /** The next free seat of a kind, given those taken: `board`, or `memory3`. */
@@ -19,6 +22,15 @@ export function freeSeat(kind: Kind, taken: Iterable<SeatId>): SeatId {
 }
 
 const order = new Map(kinds.map((kind, index) => [kind, index]));
+
+/** A seat for one more of a kind beside those taken; undefined where a machine has one and has it: `processor2`. */
+export function seatBeside(kind: Kind, taken: Iterable<SeatId>): SeatId | undefined {
+  const seats = [...taken];
+  const free = freeSeat(kind, seats);
+  if (!seats.includes(free)) return free;
+  if (!doubledKinds.includes(kind)) return undefined;
+  for (let n = 2; ; n += 1) if (!seats.includes(`${kind}${n}`)) return `${kind}${n}`;
+}
 
 /** Seats in the order of the kinds, numbered ones by number. */
 export function compareSeats(a: SeatId, b: SeatId): number {

@@ -1,8 +1,40 @@
 import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
-import { termOf } from '../findings/terms.ts';
-import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
+import { range } from '../units/range.ts';
+
+/** From so many lanes on a card wants a long slot, or one open at its end. */
+const LONG_LANES = 8;
+
+/** Cards for long slots against the long slots of the board, once there are more of them than slots. */
+function longSlots(plan: Plan, cards: readonly Placed[]): Finding[] {
+  const board = partOfKind(plan, 'board');
+  const slots = board && numberAt(plan, board, 'x16');
+  const long = cards.filter((placed) => (numberAt(plan, placed, 'lanes')?.lo ?? 0) >= LONG_LANES);
+  if (!board || !slots || slots.lo >= long.length) return [];
+  return [
+    gap({
+      id: 'long-slots',
+      station: 'fit',
+      title: 'long cards on long slots',
+      seats: [...long.map((placed) => placed.seat), 'board'],
+      unit: '',
+      terms: [
+        termOf(board, 'x16', 'long slots', 1, slots),
+        plain('cards of eight lanes and more', range(long.length), -1),
+      ],
+      minimumMargin: 0,
+      short: 'short',
+      lack: 'mend',
+      source: card.source,
+      undoMinutes: 20,
+      say: () =>
+        'More long cards than long slots: one goes onto a riser from a short slot, on fewer lanes, or stays out.',
+    }),
+  ];
+}
 
 /** Slots all cards take together against the openings in the rear wall. */
 export function cardSlots(plan: Plan): Finding[] {
@@ -16,6 +48,7 @@ export function cardSlots(plan: Plan): Finding[] {
     if (wide) terms.push(termOf(placed, 'slotsWide', placed.part.name, -1, wide));
   }
   return [
+    ...longSlots(plan, cards),
     gap({
       id: 'card-slots',
       station: 'fit',

@@ -52,7 +52,7 @@ const usual = {
 const rate = ({ lanes, generation }: Pick<Element, 'lanes' | 'generation'>): Range =>
   range(
     lanes.lo * laneGBs(Math.max(1, Math.floor(generation.lo))),
-    lanes.hi * laneGBs(Math.min(5, Math.ceil(generation.hi))),
+    lanes.hi * laneGBs(Math.min(newestGeneration, Math.ceil(generation.hi))),
   );
 
 function element(
@@ -80,6 +80,9 @@ function element(
 export function chainsOf(plan: Plan): Chain[] {
   const board = partOfKind(plan, 'board');
   if (!board) return [];
+  const long = partsOfKind(plan, 'card').filter(
+    (card) => (numberAt(plan, card, 'lanes')?.lo ?? 0) >= LONG_LANES,
+  );
   return [
     ...partsOfKind(plan, 'card').map((card) => {
       const screens = numberAt(plan, card, 'screens');
@@ -97,7 +100,7 @@ export function chainsOf(plan: Plan): Chain[] {
         [
           m2
             ? element(plan, board, 'M.2 socket', ['m2Lanes', 'm2Gen'], usual.socket)
-            : element(plan, board, 'slot', ['slotLanes', 'slotGen'], usual.slot),
+            : slotOf(plan, board, long.length > 1 ? long.indexOf(card) : -1),
           ...elementsOf(plan, through),
         ],
         element(plan, card, card.part.name, ['lanes', 'gen'], usual[sort]),
@@ -117,6 +120,27 @@ export function chainsOf(plan: Plan): Chain[] {
       );
     }),
   ];
+}
+
+/** From so many lanes on a card wants one of the long slots. */
+const LONG_LANES = 8;
+
+/**
+ * The slot of a card; `at` is its place among several long cards, -1 where it is the only one. Long slots of most
+ * boards share sixteen lanes: with two cards each gets eight, or the second one four or one, unless it is said.
+ */
+function slotOf(plan: Plan, board: Placed, at: number): Element {
+  const slot = element(plan, board, 'slot', ['slotLanes', 'slotGen'], usual.slot);
+  if (at < 0) return slot;
+  const said = textAt(plan, board, 'slotPair')?.text;
+  const pair = said?.split(' + ').map(Number) ?? [];
+  const lanes = pair[at] ?? pair[1];
+  return {
+    ...slot,
+    name: at === 0 ? 'slot, beside another card' : 'second long slot',
+    lanes: lanes === undefined ? range(at === 0 ? 8 : 1, slot.lanes.hi) : range(lanes),
+    told: slot.told || lanes !== undefined || at > 0,
+  };
 }
 
 /** Risers and adapters that carry the device of a seat. */

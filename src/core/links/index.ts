@@ -1,6 +1,7 @@
 import type { Check } from '../findings/finding.ts';
 import { linkRequirements } from './linkRequirements.ts';
 import { drivePlaces, links } from './chain.ts';
+import { driveRecord } from './driveRecord.ts';
 import { firmware } from './firmware.ts';
 import { lost } from './lost.ts';
 import { m2Fits } from './m2.ts';
@@ -29,5 +30,6 @@ export const linkChecks: readonly Check[] = [
   sataLinks,
   drivePlaces,
   m2Fits,
+  driveRecord,
   lost,
 ];

@@ -13,9 +13,16 @@ export interface Trained {
   below: ('slower' | 'narrower')[];
   gbs: number;
   couldGbs: number;
+  /** The stretch behind a switch that narrows the way, where it is not the device's own. */
+  by: { slot: string; name: string } | undefined;
 }
 
 export class DumpError extends Error {}
+
+interface Ends {
+  gts: number;
+  lanes: number;
+}
 
 interface Device {
   slot: string;
@@ -28,7 +35,8 @@ interface Device {
 
 /**
  * Links out of `lspci -vv` (pciutils): capability against state, device against the port its bus
- * hangs on. Devices without a link are left out. Throws DumpError where no device is in the text,
+ * hangs on. A device behind a switch (of its own card, or of the board) runs at the narrowest stretch of its
+ * whole way: that one is told, with whose it is. Devices without a link are left out. Throws DumpError where no device is in the text,
  * or none tells of its link (a dump without rights says so).
  */
 export function trainedLinks(text: string): Trained[] {
@@ -47,34 +55,67 @@ export function trainedLinks(text: string): Trained[] {
       each.bridge && each.secondary ? [[each.secondary, each] as const] : [],
     ),
   );
+  const portOf = (each: Device): Device | undefined => bridges.get(busOf(each.slot));
   return linked
     .filter((each) => !each.bridge)
     .map((each): Trained => {
-      const can = each.cap as { gts: number; lanes: number };
-      const runs = each.sta as { gts: number; lanes: number };
-      const above = bridges.get(busOf(each.slot));
-      const port = above?.cap && { slot: above.slot, ...above.cap };
-      const both = {
-        gts: Math.min(can.gts, port?.gts ?? Infinity),
-        lanes: Math.min(can.lanes, port?.lanes ?? Infinity),
-      };
+      const way = stretchesOf(each, portOf);
+      const own = way[0] as Stretch;
+      const slowest = way.reduce((least, one) => (one.gbs < least.gbs - 1e-9 ? one : least), own);
       return {
         slot: each.slot,
         name: each.name,
-        can,
-        port,
-        runs,
-        below: [
-          ...(runs.gts < both.gts - 0.01 ? (['slower'] as const) : []),
-          ...(runs.lanes < both.lanes ? (['narrower'] as const) : []),
-        ],
-        gbs: gbsOf(runs),
-        couldGbs: gbsOf(both),
+        can: slowest.can,
+        port: slowest.port,
+        runs: slowest.runs,
+        below: slowest.below,
+        gbs: slowest.gbs,
+        couldGbs: Math.min(...way.map((one) => one.couldGbs)),
+        by: slowest === own ? undefined : { slot: slowest.device.slot, name: slowest.device.name },
       };
     });
 }
 
-const gbsOf = ({ gts, lanes }: { gts: number; lanes: number }): number => {
+/** One link of the way: a device (or the upper port of a switch) and the port it hangs on. */
+interface Stretch extends Pick<Trained, 'can' | 'port' | 'runs' | 'below' | 'gbs' | 'couldGbs'> {
+  device: Device;
+}
+
+/** The links of a device's way, its own first, up to the processor or as far as the dump tells. */
+function stretchesOf(device: Device, portOf: (each: Device) => Device | undefined): Stretch[] {
+  const way: Stretch[] = [];
+  for (let each: Device | undefined = device; each && way.length < MOST_SWITCHES;) {
+    const port = portOf(each);
+    if (each.cap && each.sta) way.push(stretch(each, each.cap, each.sta, port));
+    each = port && portOf(port);
+  }
+  return way;
+}
+
+/** No machine has more switches one behind the other; a dump that says so goes round in circles. */
+const MOST_SWITCHES = 8;
+
+function stretch(device: Device, can: Ends, runs: Ends, above: Device | undefined): Stretch {
+  const port = above?.cap && { slot: above.slot, ...above.cap };
+  const both = {
+    gts: Math.min(can.gts, port?.gts ?? Infinity),
+    lanes: Math.min(can.lanes, port?.lanes ?? Infinity),
+  };
+  return {
+    device,
+    can,
+    port,
+    runs,
+    below: [
+      ...(runs.gts < both.gts - 0.01 ? (['slower'] as const) : []),
+      ...(runs.lanes < both.lanes ? (['narrower'] as const) : []),
+    ],
+    gbs: gbsOf(runs),
+    couldGbs: gbsOf(both),
+  };
+}
+
+const gbsOf = ({ gts, lanes }: Ends): number => {
   const generation = generationOf(gts);
   return generation ? laneGBs(generation) * lanes : 0;
 };

@@ -8,6 +8,7 @@ import type { Gated } from './gates.ts';
 import { cautions } from './cautions.ts';
 import { step } from './draft.ts';
 import { hands, onBoard } from './handwork.ts';
+import { retestId } from './retestSteps.ts';
 import type { Step } from './step.ts';
 
 /** In: what sits on the board first, then the board, leads while there is room, supply, card, drives. */
@@ -47,6 +48,7 @@ export function inSteps(
         fasteners: hands[placed.kind].fasteners,
         cautions: placed.kind === 'supply' ? [cautions.mains, cautions.maker] : [],
         after: [
+          ...(placed.state === 'comes' ? [retestId(placed.seat)] : []),
           ...inAfter(placed, ids, boardMoves, schools, gated.early.has(placed.seat)),
           ...(placed.kind === 'card' ? risersIn : []),
           ...(gated.cards.has(placed.seat) ? [offBefore('gate-card')] : []),

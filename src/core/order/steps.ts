@@ -6,6 +6,7 @@ import { gatedOf } from './gates.ts';
 import { gateSteps } from './gateSteps.ts';
 import { inSteps } from './inSteps.ts';
 import { beforeSteps, outSteps } from './outSteps.ts';
+import { retestSteps } from './retestSteps.ts';
 import { shellSteps } from './shellSteps.ts';
 import type { Step } from './step.ts';
 
@@ -26,6 +27,7 @@ export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage
     ...outSteps(plan, moved, boardMoves),
     ...shellSteps(plan),
     ...firmwareSteps(plan),
+    ...retestSteps(plan),
     ...inSteps(plan, coming, boardMoves, schools, gated),
     ...gateSteps(plan, boardMoves, schools, coming, gated),
   ];

@@ -4,6 +4,7 @@ import { linkChecks } from '../links/index.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
+import { condition } from './condition.ts';
 import { headerAmps } from './headerAmps.ts';
 import { heatSums } from './heatSums.ts';
 import { missing } from './missing.ts';
@@ -18,7 +19,7 @@ const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, 
 /** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
 export const checks: readonly Check[] = [
   ...stations,
-  ...[missing, headerAmps, heatSums, promised].map((check) => keptByReads(check)),
+  ...[missing, condition, headerAmps, heatSums, promised].map((check) => keptByReads(check)),
   stageWatts,
   boughtTwice,
   stageStops(stations),

@@ -3,7 +3,8 @@ import { cardPlugs, drivePlugs } from './countPlugs.ts';
 import { modularLeads } from './leads.ts';
 import { mainPlug } from './mainPlug.ts';
 import { processorPlug } from './processorPlug.ts';
-import { driveKeys, fans, frontBlock, lights } from './smallPairs.ts';
+import { frontBlock, frontUsb } from './frontPanel.ts';
+import { driveKeys, fans, lights } from './smallPairs.ts';
 
 /** Will it join? */
 export const plugChecks: readonly Check[] = [
@@ -15,5 +16,6 @@ export const plugChecks: readonly Check[] = [
   lights,
   fans,
   frontBlock,
+  frontUsb,
   modularLeads,
 ];

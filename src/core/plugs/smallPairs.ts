@@ -1,8 +1,18 @@
 import type { Finding } from '../findings/finding.ts';
-import { partsOfKind, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { plain } from '../findings/terms.ts';
+import {
+  partsOfKind,
+  listAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { mate } from './mate/index.ts';
 import { plugIn } from '../model/lookup/ownPlugs.ts';
+import { commonPractice } from '../standards/source.ts';
+import { range } from '../units/range.ts';
 import { pairFinding } from './pairs.ts';
 
 /** Lights on the board's light headers: the header of their own kind if there is one, else the nearest that would take them. */
@@ -39,7 +49,7 @@ export function fans(plan: Plan): Finding[] {
       return own && socket && ['right', 'partly'].includes(mate(own, socket).verdict);
     };
     const socket = free.find((id) => id === told.text) ?? free.find(takes) ?? free[0];
-    if (socket === undefined) return [];
+    if (socket === undefined) return [noHeader(placed, board, headers.items.length)];
     free.splice(free.indexOf(socket), 1);
     return pairFinding(plan, {
       id: `fan-plug:${placed.seat}`,
@@ -51,22 +61,21 @@ export function fans(plan: Plan): Finding[] {
   });
 }
 
-/** The front block on the board's header. */
-export function frontBlock(plan: Plan): Finding[] {
-  const [board, leads] = [partOfKind(plan, 'board'), partOfKind(plan, 'leads')];
-  const take = board && textAt(plan, board, 'frontHeader');
-  const give = leads && textAt(plan, leads, 'frontPlug');
-  if (!board || !leads || !take || !give) return [];
-  return [
-    pairFinding(plan, {
-      id: 'front-block',
-      title: 'front block',
-      plug: { id: give.text, placed: leads, key: 'frontPlug', told: give },
-      socket: { id: take.text, placed: board, key: 'frontHeader', told: take },
-      undoMinutes: 20,
-    }),
-  ];
-}
+/** More fans than headers: one hangs on a splitter, while the header bears both. */
+const noHeader = (fan: Placed, board: Placed, headers: number): Finding => ({
+  id: `fan-plug:${fan.seat}`,
+  station: 'plugs',
+  mark: 'watch',
+  title: 'fan on its header',
+  seats: [fan.seat, board.seat],
+  unit: '',
+  terms: [plain('headers of the board', range(headers), 0)],
+  marginLabel: 'no header left',
+  say: 'More fans than headers: two on one by a splitter while the header bears their amps, or this one on a drive plug.',
+  source: commonPractice,
+  remedies: [],
+  undoMinutes: 15,
+});
 
 /** Drives with a plug of their own kind against what the supply brings; a drive plug without its key goes in backwards. */
 export function driveKeys(plan: Plan): Finding[] {

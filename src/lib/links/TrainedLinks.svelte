@@ -77,6 +77,7 @@
           <Mark mark={link.below.length > 0 ? 'watch' : 'clear'} size={16} />
           <b>{nameOf(link.name)}</b>
           <span class="figure">{speed(link.runs.gts, link.runs.lanes)}</span>
+          {#if link.by}at {nameOf(link.by.name)} before it,{/if}
           {#if link.below.length > 0}
             of {speed(
               Math.min(link.can.gts, link.port?.gts ?? Infinity),

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { addItems, editItem } from '$core/shop/items.ts';
+  import { noteDamage, settleDamage } from '$core/edits/damageEdits.ts';
+  import { seatName } from '$core/model/types/seats.ts';
+  import type { Plan } from '$core/model/lookup/plan.ts';
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -7,18 +9,28 @@
 
   interface Props {
     job: Job;
+    plan: Plan | undefined;
   }
-  const { job }: Props = $props();
+  const { job, plan }: Props = $props();
   let what = $state('');
+  let partId = $state('');
+  /** What may have been hurt: what is in the plan, and what went out of it. */
+  const pieces = $derived([...(plan?.seats ?? []), ...(plan?.goes ?? [])]);
+  const nameOf = (id: string | undefined) => pieces.find(({ part }) => part.id === id)?.part.name;
 
   function add(): void {
     if (what.trim() === '') return;
     shopStore.edit(
       'something damaged',
-      addItems(job.id, 'damages', [
-        { at: new Date().toISOString(), what: what.trim(), mended: false, retested: false },
-      ]),
+      noteDamage(job.id, {
+        at: new Date().toISOString(),
+        what: what.trim(),
+        mended: false,
+        retested: false,
+        ...(partId !== '' && { partId }),
+      }),
     );
+    partId = '';
     what = '';
   }
 </script>
@@ -28,7 +40,7 @@
   <ul>
     {#each job.damages as damage, i (i)}
       <li>
-        {damage.what}
+        <span>{damage.what}{nameOf(damage.partId) ? `: ${nameOf(damage.partId)}` : ''}</span>
         {#each ['mended', 'retested'] as const as key (key)}
           <Field label={key} check
             ><input
@@ -37,7 +49,7 @@
               onchange={(event) =>
                 shopStore.edit(
                   `${key}: ${damage.what}`,
-                  editItem(job.id, 'damages', damage, { [key]: event.currentTarget.checked }),
+                  settleDamage(job.id, damage.at, { [key]: event.currentTarget.checked }),
                 )}
             /></Field
           >
@@ -58,6 +70,12 @@
       placeholder="lifted leg, bent pins, cracked tab …"
       aria-label="What was damaged"
     />
+    <select bind:value={partId} aria-label="What it happened to">
+      <option value="">no part, or not in the list</option>
+      {#each pieces as { seat, part } (`${seat} ${part.id}`)}<option value={part.id}
+          >{seatName(seat)}: {part.name}</option
+        >{/each}
+    </select>
     <Button type="submit">Note it</Button>
   </form>
 </section>
@@ -81,8 +99,10 @@
   .row {
     gap: 8px;
   }
-  .row input {
+  .row input,
+  .row select {
     flex: 1;
+    min-width: 0;
     height: var(--target);
     border: 0;
     border-bottom: 2px solid var(--ink);

@@ -115,7 +115,7 @@
         </section>
       {/if}
     </div>
-    {#if view.job}<Damages job={view.job} />{/if}
+    {#if view.job}<Damages job={view.job} plan={view.plan} />{/if}
   {/if}
 </Stage>
 

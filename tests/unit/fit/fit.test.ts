@@ -238,6 +238,23 @@ describe('fit/cardSlots', () => {
   });
 });
 
+describe('fit/cardSlots, long slots', () => {
+  const mark = (x16: number, ...lanes: number[]) =>
+    cardSlots(
+      planWith({
+        case: { slots: 7 },
+        board: { x16 },
+        ...Object.fromEntries(lanes.map((each, i) => [`card${i + 1}`, { lanes: each }])),
+      }),
+    ).find(({ id }) => id === 'long-slots')?.mark;
+  it('are fewer than long cards', () => {
+    expect(mark(1, 16, 16)).to.equal('mend');
+    expect(mark(2, 16, 16)).to.equal(undefined);
+    expect(mark(1, 16, 1)).to.equal(undefined);
+    expect(mark(0, 16)).to.equal('mend');
+  });
+});
+
 describe('fit/supplyBay', () => {
   const format = (bay: string, supply: string) =>
     the(
@@ -254,9 +271,7 @@ describe('fit/supplyBay', () => {
     expect(format('TFX', 'SFX')).to.equal('stop');
   });
   it('names the pair the plate is for', () => {
-    const found = supplyBay(
-      planWith({ case: { supplyFormat: 'ATX' }, supply: { format: 'TFX' } }),
-    );
+    const found = supplyBay(planWith({ case: { supplyFormat: 'ATX' }, supply: { format: 'TFX' } }));
     const plate = the(found, 'supply-format').remedies[0];
     expect(plate?.title).to.equal('Adapter plate TFX to ATX');
     expect(plate?.get?.what).to.equal('adapter plate TFX to ATX');

@@ -90,6 +90,37 @@ describe('links/chain', () => {
   });
 });
 
+describe('links/chain, two long cards', () => {
+  const two = (pair: string | undefined) =>
+    links(
+      planWith({
+        board: { slotLanes: 16, slotGen: 3, ...(pair && { slotPair: pair }) },
+        card1: { lanes: 16, gen: 3 },
+        card2: { lanes: 16, gen: 3 },
+      }),
+    );
+  const marks = (pair?: string) => two(pair).map((each) => each.mark);
+  it('share sixteen lanes: unsaid is a Watch for both, said it is what was said', () => {
+    expect(marks()).to.deep.equal(['watch', 'watch']);
+    expect(marks('16 + 16')).to.deep.equal(['clear', 'clear']);
+    expect(two('8 + 8').map((each) => each.margin?.hi)).to.deep.equal(
+      [1, 2].map(() => -8 * laneGBs(3)),
+    );
+    expect(two('16 + 4')[1]?.margin?.hi).to.be.closeTo(-12 * laneGBs(3), 1e-9);
+    expect(marks('16 + 4')[0]).to.equal('clear');
+  });
+  it('a short card beside a long one takes nothing from it', () => {
+    const found = links(
+      planWith({
+        board: { slotLanes: 16, slotGen: 3 },
+        card1: { lanes: 16, gen: 3 },
+        card2: { lanes: 1, gen: 1 },
+      }),
+    );
+    expect(the(found, 'link:card1').mark).to.equal('clear');
+  });
+});
+
 describe('links/drivePlaces', () => {
   it('an adapter in the only socket displaces the drive that lived there', () => {
     const found = the(
@@ -241,6 +272,41 @@ describe('links/trained', () => {
     const [link] = trainedLinks(full);
     expect(link!.below).to.be.empty;
     expect(triesFor(link!, true)).to.be.empty;
+  });
+  /* A card with a switch of its own: root port, upper port, lower port, and the chip behind it. */
+  const switched = (root: string, chip: string) =>
+    [
+      '00:01.0 PCI bridge: Pelvar Root Port',
+      '\tBus: primary=00, secondary=01, subordinate=03, sec-latency=0',
+      '\t\tLnkCap:\tPort #2, Speed 8GT/s, Width x16',
+      '01:00.0 PCI bridge: Fennoch Switch, upper port',
+      '\tBus: primary=01, secondary=02, subordinate=03, sec-latency=0',
+      '\t\tLnkCap:\tPort #0, Speed 8GT/s, Width x8',
+      `\t\tLnkSta:\tSpeed ${root}`,
+      '02:00.0 PCI bridge: Fennoch Switch, lower port',
+      '\tBus: primary=02, secondary=03, subordinate=03, sec-latency=0',
+      '\t\tLnkCap:\tPort #1, Speed 8GT/s, Width x4',
+      '03:00.0 Ethernet controller: Fennoch Quad',
+      '\t\tLnkCap:\tPort #0, Speed 8GT/s, Width x4',
+      `\t\tLnkSta:\tSpeed ${chip}`,
+      '',
+    ].join('\n');
+  it('behind a switch of its own the narrowest stretch of the whole way counts, and is named', () => {
+    const [link] = trainedLinks(switched('2.5GT/s, Width x1', '8GT/s, Width x4'));
+    expect(link).to.deep.include({
+      slot: '03:00.0',
+      runs: { gts: 2.5, lanes: 1 },
+      below: ['slower', 'narrower'],
+      by: { slot: '01:00.0', name: 'Fennoch Switch, upper port' },
+    });
+    expect(link?.gbs).to.be.closeTo(laneGBs(1), 1e-9);
+    /* All trained, the chip's own four lanes are the least of the way. */
+    expect(link?.couldGbs).to.be.closeTo(4 * laneGBs(3), 1e-9);
+  });
+  it('behind a switch that runs as it can, its own stretch is told', () => {
+    const [link] = trainedLinks(switched('8GT/s, Width x8', '5GT/s, Width x4'));
+    expect(link).to.deep.include({ runs: { gts: 5, lanes: 4 }, below: ['slower'], by: undefined });
+    expect(trainedLinks(switched('8GT/s, Width x8', '8GT/s, Width x4'))[0]?.below).to.be.empty;
   });
   it('refuses words, a dump without rights, one without -vv', () => {
     expect(() => trainedLinks('hello')).to.throw(DumpError, /No device/);

@@ -1,8 +1,10 @@
 import { expect } from 'chai';
-import { driveKeys, fans, frontBlock, lights } from '../../../src/core/plugs/smallPairs.ts';
+import { planOf } from '../../../src/core/plan/planOf.ts';
+import { frontBlock, frontUsb } from '../../../src/core/plugs/frontPanel.ts';
+import { driveKeys, fans, lights } from '../../../src/core/plugs/smallPairs.ts';
 import { mainPlug } from '../../../src/core/plugs/mainPlug.ts';
 import { processorPlug } from '../../../src/core/plugs/processorPlug.ts';
-import { planWith, the } from '../../helpers/build.ts';
+import { jobOver, planWith, the, type Seats } from '../../helpers/build.ts';
 
 describe('plugs/smallPairs', () => {
   it('stops a 5 V light on the only header, a 12 V one', () => {
@@ -44,6 +46,42 @@ describe('plugs/smallPairs', () => {
       ).mark;
     expect(front('front10')).to.equal('clear');
     expect(front('frontMaker')).to.not.equal('clear');
+  });
+  it('asks about a front block nobody named once one side is new, and takes single leads anywhere', () => {
+    const mark = (leads: Seats[string], board: Seats[string] = { frontHeader: 'front10' }) =>
+      frontBlock(planWith({ board, leads }))[0]?.mark;
+    expect(mark({})).to.equal('watch');
+    expect(mark({ block: 'single' })).to.equal(undefined);
+    expect(mark({ block: 'standard 2x5' })).to.equal(undefined);
+    expect(mark({ block: 'standard 2x5' }, {})).to.equal('watch');
+    expect(mark({ block: "maker's block" })).to.equal('mend');
+    const { shop, job } = jobOver({ board: {}, leads: {} });
+    expect(frontBlock(planOf(shop, job))).to.deep.equal([]);
+  });
+  it('misses a header for each USB lead of the front that has none', () => {
+    const found = (usb: string[], usbKinds: string[]) =>
+      frontUsb(planWith({ board: { usbKinds }, leads: { usb } }));
+    expect(found(['usb3'], ['usb2', 'usb3'])).to.deep.equal([]);
+    const [missing] = found(['usb3', 'usb3'], ['usb3', 'usb2']);
+    expect(missing?.mark).to.equal('mend');
+    expect(missing?.remedies[0]?.value).to.include({ do: 'plugAdapter', from: 'usb3', to: 'usb2' });
+    expect(found(['usb3'], [])[0]?.remedies).to.deep.equal([]);
+    expect(frontUsb(planWith({ board: {}, leads: { usb: ['usb3'] } }))).to.deep.equal([]);
+  });
+  it('counts more fans than headers, and a list of none as none', () => {
+    const found = fans(
+      planWith({
+        board: { fanHeaders: ['fan4'] },
+        fan1: { plug: 'fan4' },
+        fan2: { plug: 'fan4' },
+      }),
+    );
+    expect(found.map((each) => each.mark)).to.deep.equal(['clear', 'watch']);
+    expect(
+      fans(planWith({ board: { fanHeaders: [] }, fan1: { plug: 'fan4' } })).map(
+        (each) => each.mark,
+      ),
+    ).to.deep.equal(['watch']);
   });
   it('stops a drive plug without its key', () => {
     const drive = (driveKey: string) =>

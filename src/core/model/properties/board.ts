@@ -2,7 +2,14 @@ import { memoryKinds } from '../../standards/memory.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { m2Lengths } from '../../standards/links.ts';
-import { barrelIds, boardFormatNames, fanPlugs, frontPlugs, lightPlugs } from './words.ts';
+import {
+  barrelIds,
+  boardFormatNames,
+  fanPlugs,
+  frontPlugs,
+  lightPlugs,
+  usbHeaderIds,
+} from './words.ts';
 import { area, place } from '../types/shapes.ts';
 import { list, mm, num, shaped, text } from './property.ts';
 
@@ -37,6 +44,12 @@ export const boardProperties = [
   ]),
   num('inVolts', 'volts it takes', 'V', 'Between which volts may its input lie?', 60),
   num('x16', 'x16 slots', 'count', 'How many x16 slots has it?', 10, 5),
+  text('slotPair', 'lanes with two cards', 'How do two long slots share their lanes?', [
+    '16 + 16',
+    '8 + 8',
+    '16 + 4',
+    '16 + 1',
+  ]),
   num(
     'slotOpening',
     'opening of the long slot',
@@ -116,6 +129,12 @@ export const boardProperties = [
   shaped('ports', 'ports', 'Where are its ports, from the port end and up from the board?', area),
   num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
   num('phases', 'power phases', 'count', 'How many chokes stand round the socket?', 30, 20),
+  list(
+    'usbKinds',
+    'kinds of its USB headers',
+    'Which headers has it for USB at the front?',
+    usbHeaderIds,
+  ),
   num('usbHeaders', 'USB headers', 'count', 'How many headers has it for USB at the front?', 8, 10),
   num(
     'wakePorts',

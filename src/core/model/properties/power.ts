@@ -5,7 +5,7 @@ import { efficiencyClasses } from '../../standards/supplies.ts';
 import { buzzedWire, curvePoint, plugReading, railAmps } from '../types/shapes.ts';
 import { smallSorts } from './smallSorts.ts';
 import { list, mm, num, shaped, text } from './property.ts';
-import { barrelIds, frontPlugs, powerPlugs } from './words.ts';
+import { barrelIds, frontPlugs, powerPlugs, usbHeaderIds } from './words.ts';
 
 export const supplyProperties = [
   text(
@@ -117,6 +117,7 @@ export const leadsProperties = [
   ]),
   mm('length', 'length', 'How long are the front leads?'),
   text('frontPlug', 'plug of the block', 'Which plug has the front block?', frontPlugs),
+  list('usb', 'USB leads', 'Which USB leads has the front?', usbHeaderIds),
 ] as const;
 
 export const smallProperties = [

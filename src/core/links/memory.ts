@@ -122,11 +122,14 @@ function perSlot(plan: Plan, board: Placed, module: Placed, all: readonly Placed
   const said = numberAt(plan, board, 'memoryPerSlot');
   const most = numberAt(plan, board, 'memoryMax');
   const slotCount = numberAt(plan, board, 'memorySlots');
-  const usual = !said && most && slotCount && slotCount.lo > 0 ? most.hi / slotCount.lo : undefined;
+  const usual =
+    !said && most && slotCount && slotCount.lo > 0
+      ? range(most.lo / slotCount.hi, most.hi / slotCount.lo)
+      : undefined;
   const within = all.reduce((sum, each) => sum + (numberAt(plan, each, 'size')?.lo ?? 0), 0);
   const asked =
     usual !== undefined &&
-    size.lo > usual &&
+    size.lo > usual.hi &&
     within <= (most?.hi ?? 0) &&
     [board, module].some(({ state }) => state === 'comes');
   if (!said && !asked) return [];
@@ -144,8 +147,8 @@ function perSlot(plan: Plan, board: Placed, module: Placed, all: readonly Placed
           said ? 'a slot takes' : 'limit over slots, or more',
           1,
           said ?? {
-            lo: usual ?? 0,
-            hi: Math.max(size.hi, usual ?? 0),
+            lo: usual?.lo ?? 0,
+            hi: Math.max(size.hi, usual?.hi ?? 0),
             how: 'class',
             level: 'model',
             source: undefined,

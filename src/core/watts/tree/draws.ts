@@ -177,7 +177,8 @@ export function apartDraws(plan: Plan, placed: Placed): Draw[] {
   ];
 }
 
-const mapStates = (watts: Draw['watts'], of: (each: Range) => Range): Draw['watts'] =>
+/** The watts of every state, each changed alike. */
+export const mapStates = (watts: Draw['watts'], of: (each: Range) => Range): Draw['watts'] =>
   Object.fromEntries(states.map((state) => [state, of(watts[state])])) as Draw['watts'];
 
 function boardDraws(plan: Plan): Draw[] {

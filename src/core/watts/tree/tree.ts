@@ -9,7 +9,7 @@ import { keptByReads } from '../../model/lookup/reads.ts';
 import { goesAs } from '../../standards/plugs/index.ts';
 import { add, range, subtract, total, type Range } from '../../units/range.ts';
 import { solve, type Load, type Net, type Resistor, type Solved } from '../network/index.ts';
-import { cardsDraws, drawsOf } from './draws.ts';
+import { cardsDraws, drawsOf, mapStates } from './draws.ts';
 import { wallOf } from './efficiencyOf.ts';
 import { feedTree, isSingleFeed } from './feed.ts';
 import { leadsOf, loopOhm } from './leads.ts';
@@ -51,7 +51,7 @@ function growFirst(plan: Plan, state: State): Tree | undefined {
   if (!supply || said.length === 0) return undefined;
   if (isSingleFeed(plan, supply)) return feedTree(plan, supply, said, state);
   const leads = leadsOf(plan);
-  const draws = said.map((draw) => byBoard(draw, leads));
+  const draws = said.map((draw) => perhapsOnBoard(plan, byBoard(draw, leads), leads));
   const { on, unfed } = hang(plan, leads, draws);
   const low = cornerOf(draws, leads, on, state, 'lo');
   const high = cornerOf(draws, leads, on, state, 'hi');
@@ -65,11 +65,17 @@ const MADE = range(0.85, 0.93);
 function byBoard(draw: Draw, leads: readonly Lead[]): Draw {
   const main = leads.find((lead) => lead.id === 'main');
   if (draw.over !== 'main' || !main || main.feeds[draw.rail] !== undefined) return draw;
-  const made = (watts: Range) => range(watts.lo / MADE.hi, watts.hi / MADE.lo);
-  const watts = Object.fromEntries(
-    Object.entries(draw.watts).map(([state, each]) => [state, made(each)]),
-  ) as Draw['watts'];
+  const watts = mapStates(draw.watts, (each) => range(each.lo / MADE.hi, each.hi / MADE.lo));
   return { ...draw, rail: '12 V', watts, label: `${draw.label}, ${draw.rail} made of 12 V` };
+}
+
+/** A drive without a plug of the supply, on a board that may have none for it either, may draw nothing. */
+function perhapsOnBoard(plan: Plan, draw: Draw, leads: readonly Lead[]): Draw {
+  const board = partOfKind(plan, 'board');
+  const brings = board && numberAt(plan, board, 'drivePlugs');
+  if (draw.over !== 'drive' || brings?.lo !== 0 || leads.some((lead) => lead.plug.id === 'sata'))
+    return draw;
+  return { ...draw, watts: mapStates(draw.watts, (each) => range(0, each.hi)) };
 }
 
 /** Which load hangs on which lead: as the plan says, else as its plug has it, drives dealt out in turn. */

@@ -3,8 +3,8 @@ import { gap } from '../findings/gap.ts';
 import { plain, wordOf } from '../findings/terms.ts';
 import { numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
-import { range } from '../units/range.ts';
-import { treeOf } from './tree/index.ts';
+import { range, total } from '../units/range.ts';
+import { treeOf, type Rail } from './tree/index.ts';
 
 /** A group-regulated supply wants at least this share of its load on 5 V, or that rail climbs (common practice, no source). */
 const LEAST_SHARE = range(0.05, 0.1);
@@ -20,7 +20,12 @@ export function groupRegulation(plan: Plan): Finding[] {
   const may = said ? said.text === 'group' : (years?.hi ?? 0) >= OLD_YEARS;
   const tree = may ? treeOf(plan, 'full') : undefined;
   if (!tree || said?.text === 'each rail') return [];
-  const wattsOf = (id: string) => tree.branches.find((each) => each.id === id)?.watts ?? range(0);
+  const wattsOf = (rail: Rail) =>
+    total(
+      tree.draws
+        .filter((draw) => draw.rail === rail && tree.on.has(draw.id))
+        .map((draw) => draw.watts.full),
+    );
   const [five, twelve] = [wattsOf('5 V'), wattsOf('12 V')];
   if (twelve.hi <= 0) return [];
   const share = range(

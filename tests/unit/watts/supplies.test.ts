@@ -94,8 +94,11 @@ describe('watts, one choke for 12 and 5 V', () => {
     const one = found({ regulation: 'group' });
     expect(one?.mark).to.equal('watch');
     const tree = treeOf(machine({ regulation: 'group' }), 'full');
-    const watts = (id: string) => tree?.branches.find((each) => each.id === id)?.watts;
-    const share = (watts('5 V')!.lo / (watts('5 V')!.lo + watts('12 V')!.hi)) * 100;
+    const watts = (rail: string, end: 'lo' | 'hi') =>
+      tree!.draws
+        .filter((draw) => draw.rail === rail)
+        .reduce((sum, draw) => sum + draw.watts.full[end], 0);
+    const share = (watts('5 V', 'lo') / (watts('5 V', 'lo') + watts('12 V', 'hi'))) * 100;
     expect((one?.terms[1]?.value as { lo: number }).lo).to.be.closeTo(share, 1e-9);
     expect(one?.say).to.contain('5.25 V');
   });

@@ -8,9 +8,16 @@ import {
   type Placed,
   type Plan,
 } from '../model/lookup/plan.ts';
-import { boardFormat, boardSource, holes, type HoleName } from '../standards/boards.ts';
+import {
+  boardFormat,
+  boardSource,
+  HOLE_DIAMETER_MM,
+  holes,
+  type HoleName,
+} from '../standards/boards.ts';
 import type { ResolvedList } from '../model/lookup/lookup.ts';
 import { range, type Range } from '../units/range.ts';
+import { trayRoom } from './boardOutline.ts';
 import { drill } from '../remedies/drill.ts';
 import { offer } from '../remedies/offer.ts';
 import { standoffsOut } from '../remedies/standoffsOut.ts';
@@ -19,7 +26,7 @@ import { standoffsOut } from '../remedies/standoffsOut.ts';
 export function boardHoles(plan: Plan): Finding[] {
   const shell = partOfKind(plan, 'case');
   const board = partOfKind(plan, 'board');
-  const own = board && listAt(plan, board, 'holes');
+  const own = board && holesOf(plan, board);
   const stands = shell && standoffs(plan);
   if (!shell || !board || !own || !stands) return [];
   const unsupported = own.items.filter((hole) => !stands.items.includes(hole));
@@ -98,6 +105,19 @@ function remedies(
   ];
 }
 
+/** The holes of a board: as counted, else those of its format that lie within the depth it was measured to have. */
+export function holesOf(plan: Plan, board: Placed): ResolvedList | undefined {
+  const told = listAt(plan, board, 'holes');
+  const depth = numberAt(plan, board, 'depth');
+  if (!told || told.level !== 'class' || !depth || depth.how === 'class') return told;
+  return {
+    ...told,
+    items: told.items.filter(
+      (hole) => (holePlace(hole)?.y ?? 0) + HOLE_DIAMETER_MM / 2 <= depth.hi,
+    ),
+  };
+}
+
 /** Half of what a standoff is across, mm: 5 to 6 (common practice, no source). */
 const STANDOFF_MM = 3;
 
@@ -120,13 +140,24 @@ function underBoard(plan: Plan, board: Placed, stand: string): 'sure' | 'may' | 
   return sides.includes('no') ? 'no' : sides.includes('may') ? 'may' : 'sure';
 }
 
-/** Is there tray under a hole of the board, as far as anybody knows? Where the board stands over, drilling helps nothing. */
+/**
+ * Is there tray under a hole of the board, as far as anybody knows? Where the board stands over, drilling helps
+ * nothing, nor where the board itself is larger than the tray.
+ */
 function overTray(plan: Plan, hole: string): boolean {
-  const shell = partOfKind(plan, 'case');
+  const [shell, board] = [partOfKind(plan, 'case'), partOfKind(plan, 'board')];
   const place = holePlace(hole);
-  if (!shell || !place) return true;
-  const [width, depth] = [numberAt(plan, shell, 'boardWidth'), numberAt(plan, shell, 'boardDepth')];
-  return place.x <= (width?.hi ?? Infinity) && place.y <= (depth?.hi ?? Infinity);
+  if (!shell || !board || !place) return true;
+  return (
+    [
+      ['boardWidth', 'width', place.x],
+      ['boardDepth', 'depth', place.y],
+    ] as const
+  ).every(([roomKey, key, at]) => {
+    const room = trayRoom(plan, shell, roomKey, key);
+    const need = numberAt(plan, board, key);
+    return !room || (at <= room.hi && (need?.lo ?? 0) <= room.hi);
+  });
 }
 
 const holePlace = (name: string): { x: number; y: number } | undefined =>
@@ -140,7 +171,7 @@ function standoffs(plan: Plan): ResolvedList | undefined {
   if (!told) {
     const named = listAt(plan, shell, 'boards');
     const board = partOfKind(plan, 'board');
-    const bored = board && listAt(plan, board, 'holes');
+    const bored = board && holesOf(plan, board);
     const all = new Set(
       (named?.items ?? []).flatMap((name) => [...(boardFormat(name)?.holes ?? [])] as string[]),
     );

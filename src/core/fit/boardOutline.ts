@@ -44,7 +44,7 @@ export function boardOutline(plan: Plan): Finding[] {
 }
 
 /** Measured room, or at least the largest outline the case names (and its wall, 40 mm at most). */
-function trayRoom(
+export function trayRoom(
   plan: Plan,
   shell: Placed,
   key: NumberKey,

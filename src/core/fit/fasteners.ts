@@ -1,3 +1,4 @@
+import { holesOf } from './boardHoles.ts';
 import { textOf } from '../model/lookup/lookup.ts';
 import {
   partsOfKind,
@@ -138,7 +139,7 @@ export function fastenersFor(plan: Plan): FastenerLine[] {
   add('fan screw', 'fan', comes('fan').length * 4);
   const board = partOfKind(plan, 'board');
   const shell = partOfKind(plan, 'case');
-  const holes = board && listAt(plan, board, 'holes')?.items;
+  const holes = board && holesOf(plan, board)?.items;
   if (board && holes && comes('board').length > 0) {
     add('screw 6-32', 'board on its standoffs', holes.length);
     const there = (shell && listAt(plan, shell, 'standoffs')?.items) ?? [];

@@ -62,13 +62,16 @@ export const boardFormats: readonly BoardFormat[] = [
   },
   { name: 'FlexATX', widthMm: 228.6, depthMm: 190.5, holes: ['B', 'C', 'F', 'H', 'J', 'S'] },
   { name: 'Mini-ITX', widthMm: 170.18, depthMm: 170.18, holes: ['C', 'F', 'H', 'J'] },
-];
-
-/** Outlines whose holes are not standard or not used here. */
-export const otherOutlines: readonly Omit<BoardFormat, 'holes'>[] = [
-  { name: 'DTX', widthMm: 203.2, depthMm: 243.84 },
-  { name: 'Mini-DTX', widthMm: 203.2, depthMm: 170.18 },
-  { name: 'SSI EEB', widthMm: 304.8, depthMm: 330.2 },
+  /* DTX specification 2007 (outlines; holes from memory). */
+  { name: 'DTX', widthMm: 203.2, depthMm: 243.84, holes: ['C', 'F', 'H', 'J', 'L', 'M'] },
+  { name: 'Mini-DTX', widthMm: 203.2, depthMm: 170.18, holes: ['C', 'F', 'H', 'J'] },
+  /* 12 x 13 in: the holes of ATX; what stands further to the front is each maker's own (from memory). */
+  {
+    name: 'E-ATX',
+    widthMm: 304.8,
+    depthMm: 330.2,
+    holes: ['A', 'C', 'F', 'G', 'H', 'J', 'K', 'L', 'M'],
+  },
 ];
 
 export function boardFormat(name: string | undefined): BoardFormat | undefined {

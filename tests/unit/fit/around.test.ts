@@ -281,7 +281,9 @@ describe('fit, the cooler on other holes', () => {
   /* LGA115x holes lie 75 apart, LGA1700 78: 1.5 mm along each side, 1.5 x sqrt 2 on the diagonal. */
   it('offers to file slots where the squares are near, for good', () => {
     const file = mount('LGA1700', 'LGA1151').remedies.find(({ value }) => value.do === 'fileSlots');
-    expect(file?.title).to.equal("File the plate's holes 1.5 mm each way, 2.1 on the diagonal, to slots");
+    expect(file?.title).to.equal(
+      "File the plate's holes 1.5 mm each way, 2.1 on the diagonal, to slots",
+    );
     expect(file?.undoable).to.equal(false);
   });
   it('offers none for a rectangle', () => {

@@ -9,7 +9,7 @@ import { coolerHeight } from '../../../src/core/fit/coolerHeight.ts';
 import { coolerMount } from '../../../src/core/fit/coolerMount.ts';
 import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
 import { supplyBay } from '../../../src/core/fit/supplyBay.ts';
-import { planWith, the } from '../../helpers/build.ts';
+import { planWith, the, type Value } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
 import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { drill } from '../../../src/core/remedies/drill.ts';
@@ -179,6 +179,33 @@ describe('fit/boardHoles', () => {
     expect(open.mark).to.equal('watch');
     expect(open.say).to.contain('A may lie under the board');
     expect(open.remedies[0]?.value).to.deep.equal(standoffsOut({ holes: ['A'] }));
+  });
+  it('knows a shallow ATX board by its depth: the front row of holes is not there', () => {
+    const shallow = (depth: Value) =>
+      the(
+        boardHoles(
+          planWith({
+            case: { standoffs: ['A', 'C', 'F', 'G', 'H', 'J'] },
+            board: { format: 'ATX', depth },
+          }),
+        ),
+        'board-holes',
+      ).mark;
+    expect(shallow(190)).to.equal('clear');
+    expect(shallow(243.84)).to.equal('mend');
+  });
+  it('offers no drilling for a board larger than the tray, where the case names its boards', () => {
+    const found = the(
+      boardHoles(
+        planWith({
+          case: { boards: ['Mini-ITX'], standoffs: ['C', 'F'] },
+          board: { format: 'ATX' },
+        }),
+      ),
+      'board-holes',
+    );
+    expect(found.mark).to.equal('mend');
+    expect(found.remedies.map(({ value }) => value.do)).to.not.include('drill');
   });
   it('offers no drilling where the board stands over the tray', () => {
     const plan = planWith({

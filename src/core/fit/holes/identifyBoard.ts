@@ -33,24 +33,33 @@ export type Ask =
     };
 
 export function identifyBoard(
-  input: RegisterInput,
+  given: RegisterInput,
   patterns: readonly Pattern[] = standardPatterns,
 ): BoardIdentity {
-  const all = registerAll(input, patterns);
+  const { input, all, noise } = registered(given, patterns);
   const whole = all.filter(
     (candidate) => candidate.extra.length === 0 && candidate.chi2 <= candidate.chi2Limit,
   );
   const open = whole.filter((candidate) => allowed(candidate, input));
+  const alike = open.some((each) => each.outlineAgrees === undefined && each.pattern.others);
   if (open.length > 1) {
     return {
       verdict: 'cannot tell',
       candidates: open,
-      say: `These holes lie in ${names(open)} alike.`,
+      say: `These holes lie in ${names(open)} alike.${noise}`,
       ask: asks(input, open),
     };
   }
   const [only] = open;
-  if (only) return { verdict: 'is', candidates: [only], say: sayIs(only, input), ask: [] };
+  if (only && alike)
+    return {
+      verdict: 'is',
+      candidates: [only],
+      say: `${sayIs(only, input)} ${formatsOf(only.pattern).slice(1).join(', ')} has the same holes and another outline.${noise}`,
+      ask: [OUTLINE],
+    };
+  if (only)
+    return { verdict: 'is', candidates: [only], say: `${sayIs(only, input)}${noise}`, ask: [] };
   const near = nearly(all, whole);
   if (near) return { verdict: 'nearly', candidates: [near], say: sayNearly(near, input), ask: [] };
   return {
@@ -58,6 +67,40 @@ export function identifyBoard(
     candidates: [],
     say: "No known pattern has three of these holes: a board of its maker's own, or a figure is wrong.",
     ask: [],
+  };
+}
+
+/** The roughest figures a hand takes, mm; what is further off is another pattern. */
+const ROUGHEST_MM = 1;
+
+/**
+ * All patterns at the accuracy that was said; where none holds and more holes were measured than it needs, at
+ * the accuracy the figures themselves show: the least residual of a pattern that has every one of them.
+ */
+function registered(
+  given: RegisterInput,
+  patterns: readonly Pattern[],
+): { input: RegisterInput; all: Candidate[]; noise: string } {
+  const all = registerAll(given, patterns);
+  const whole = (each: Candidate) => each.extra.length === 0;
+  const asSaid = { input: given, all, noise: '' };
+  if (given.points.length < 4 || all.some((each) => whole(each) && each.chi2 <= each.chi2Limit))
+    return asSaid;
+  const rough = registerAll(
+    { ...given, accuracyMm: Math.max(given.accuracyMm, ROUGHEST_MM / 2) },
+    patterns,
+  );
+  const shown = Math.min(
+    ...rough
+      .filter(whole)
+      .map(({ pairs, rmsMm }) => rmsMm * Math.sqrt(pairs.length / (2 * pairs.length - 3))),
+  );
+  if (!(shown > given.accuracyMm && shown <= ROUGHEST_MM)) return asSaid;
+  const input = { ...given, accuracyMm: shown };
+  return {
+    input,
+    all: registerAll(input, patterns),
+    noise: ` The figures are off by ${shown.toFixed(1)} mm, more than the ${given.accuracyMm} said.`,
   };
 }
 
@@ -81,7 +124,17 @@ function nearly(all: readonly Candidate[], whole: readonly Candidate[]): Candida
 }
 
 const names = (candidates: readonly Candidate[]) =>
-  candidates.map((candidate) => candidate.pattern.name).join(', ');
+  candidates
+    .flatMap(({ pattern, outlineAgrees }) =>
+      outlineAgrees === undefined ? formatsOf(pattern) : [pattern.name],
+    )
+    .join(', ');
+
+/** The formats with these holes; only the outline tells several apart. */
+const formatsOf = ({ name, others }: Pattern): string[] => [
+  name,
+  ...(others ?? []).map((each) => each.name),
+];
 
 function sayIs(candidate: Candidate, input: RegisterInput): string {
   const left = candidate.missing.length;
@@ -107,6 +160,11 @@ function sayNearly(candidate: Candidate, input: RegisterInput): string {
   return `Nearly ${candidate.pattern.name}: ${parts.join('; ') || 'the figures are further off than the caliper'}.`;
 }
 
+const OUTLINE: Ask = {
+  kind: 'outline',
+  question: 'How wide is the board along the rear, and how deep?',
+};
+
 function asks(input: RegisterInput, open: readonly Candidate[]): Ask[] {
   const list: Ask[] = [];
   const hole = partingHole(open);
@@ -116,7 +174,7 @@ function asks(input: RegisterInput, open: readonly Candidate[]): Ask[] {
   }
   const sizes = new Set(open.map(({ pattern }) => `${pattern.widthMm} ${pattern.depthMm}`));
   if (!input.outline && sizes.size > 1) {
-    list.push({ kind: 'outline', question: 'How wide is the board along the rear, and how deep?' });
+    list.push(OUTLINE);
   }
   return list;
 }

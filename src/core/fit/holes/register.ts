@@ -10,14 +10,28 @@ export interface Pattern {
   /** Outline, mm: along the rear, and from the rear. */
   widthMm?: number | undefined;
   depthMm?: number | undefined;
+  /** Formats of another outline with these same holes. */
+  others?: readonly { name: string; widthMm: number; depthMm: number }[] | undefined;
 }
 
-export const standardPatterns: readonly Pattern[] = boardFormats.map((format) => ({
-  name: format.name,
-  widthMm: format.widthMm,
-  depthMm: format.depthMm,
-  holes: format.holes.map((name: HoleName) => ({ name, ...holes[name] })),
-}));
+/** Every hole pattern once; formats with the same holes are told apart by their outline. */
+export const standardPatterns: readonly Pattern[] = boardFormats.reduce<Pattern[]>(
+  (list, format) => {
+    const sides = { name: format.name, widthMm: format.widthMm, depthMm: format.depthMm };
+    const same = list.find(
+      ({ holes: known }) => known.map(({ name }) => name).join() === format.holes.join(),
+    );
+    if (same)
+      return list.map((each) =>
+        each === same ? { ...each, others: [...(each.others ?? []), sides] } : each,
+      );
+    return [
+      ...list,
+      { ...sides, holes: format.holes.map((name: HoleName) => ({ name, ...holes[name] })) },
+    ];
+  },
+  [],
+);
 
 /** The measured board laid on one pattern. */
 export interface Candidate {
@@ -153,8 +167,10 @@ function judged(
   const sum = squares.reduce((total, each) => total + each, 0);
   const used = new Set(pairs.map((pair) => pair.hole));
   const met = new Set(pairs.map((pair) => pair.measured));
+  const other =
+    input.outline && pattern.others?.find((each) => outlineAgrees(each, input.outline!));
   return {
-    pattern,
+    pattern: other ? { ...pattern, ...other } : pattern,
     placement,
     pairs,
     rmsMm: Math.sqrt(sum / pairs.length),
@@ -164,12 +180,12 @@ function judged(
     chi2Limit: chiSquareLimit(2 * pairs.length - 3),
     extra: input.points.flatMap((_, i) => (met.has(i) ? [] : [i])),
     missing: pattern.holes.flatMap((hole) => (used.has(hole.name) ? [] : [hole.name])),
-    outlineAgrees: input.outline && outlineAgrees(pattern, input.outline),
+    outlineAgrees: input.outline && outlineAgrees(other ?? pattern, input.outline),
   };
 }
 
 function outlineAgrees(
-  pattern: Pattern,
+  pattern: Pick<Pattern, 'widthMm' | 'depthMm'>,
   outline: { widthMm: number; depthMm: number },
 ): boolean | undefined {
   if (pattern.widthMm === undefined || pattern.depthMm === undefined) return undefined;

@@ -8,7 +8,7 @@ import { fanOutside } from '../remedies/fanOutside.ts';
 import { otherPlaces } from '../remedies/mounts.ts';
 import { moveDrive } from '../remedies/moveDrive.ts';
 import { offer, offerIn } from '../remedies/offer.ts';
-import { slotFurther } from '../remedies/slotFurther.ts';
+import { hasSlotFurther, slotFurther } from '../remedies/slotFurther.ts';
 import { canTurn, turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
 import { width, type Range } from '../units/range.ts';
@@ -142,11 +142,12 @@ function said(a: Box, b: Box, apart: Separation, rest: Range, mark: string): str
 function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): Remedy[] {
   return [a, b].flatMap((box): Remedy[] => {
     const { seat, kind, what } = box;
+    const other = box === a ? b : a;
     if (kind === 'drive') return otherMounts(plan, seat);
     if (kind === 'supply' && what === 'bend' && canTurn(plan))
       return unlessApplied(plan, turnSupply(), (turn) => [offer(plan, turn, 'watch')]);
     const gives =
-      kind === 'memory' && apart.axis === 'x'
+      kind === 'memory' && apart.axis === 'x' && other.kind === 'cooler' && hasSlotFurther(plan)
         ? slotFurther({ seat })
         : kind === 'card' && what === 'bend'
           ? angledPlug({ seat })

@@ -15,6 +15,7 @@ import { driveMounts } from './driveMounts.ts';
 import { hotFaces } from './hotFace.ts';
 import { leads } from './leads.ts';
 import { noInsertionPath } from './insertionPaths.ts';
+import { radiators } from './radiator.ts';
 import { rearPorts } from './rear.ts';
 import { stack } from './stack.ts';
 import { supplyBay } from './supplyBay.ts';
@@ -33,6 +34,7 @@ export const fitChecks: readonly Check[] = [
   stack,
   clashes,
   fanMounts,
+  radiators,
   exhaust,
   contradictions,
   rearPorts,

@@ -45,7 +45,7 @@ function readOne({ sort, text }: Piece): Inventory {
   if (sort === 'json') return readJson(parse(text));
   if (/DMI type \d+/.test(text)) return readDmidecode(text);
   if (isLscpuText(text)) return readLscpuText(text);
-  const hint = /^\s*(?:NAME\s+.*SIZE|[a-z-]+\n\s+description:)/m.test(text)
+  const hint = /^\s*NAME\b.*\bSIZE\b|^\s*description:/m.test(text)
     ? ' It looks like lsblk or lshw without their -J or -json: run it again with that.'
     : '';
   throw new IntakeError(

@@ -8,6 +8,7 @@ import { fanOutside } from './fanOutside.ts';
 import { fileSlots } from './fileSlots.ts';
 import { firmwareFirst } from './firmwareFirst.ts';
 import { hangOn } from './hangOn.ts';
+import { hangRadiator } from './hangRadiator.ts';
 import { lidWashers } from './lidWashers.ts';
 import { limitWatts } from './limitWatts.ts';
 import { longerLead } from './longerLead.ts';
@@ -41,6 +42,7 @@ export const remedies = [
   fileSlots,
   firmwareFirst,
   hangOn,
+  hangRadiator,
   lidWashers,
   limitWatts,
   longerLead,

@@ -6,6 +6,7 @@ import { clashesBetween } from '../fit/clashes.ts';
 import { coolerHeight } from '../fit/coolerHeight.ts';
 import { coolerMount } from '../fit/coolerMount.ts';
 import { driveMounts } from '../fit/driveMounts.ts';
+import { radiators } from '../fit/radiator.ts';
 import { stack } from '../fit/stack.ts';
 import { supplyBay } from '../fit/supplyBay.ts';
 import { foundTogether } from '../plan/foundTogether.ts';
@@ -17,6 +18,7 @@ import { cageOut } from '../remedies/cageOut.ts';
 import { cutFront } from '../remedies/cutFront.ts';
 import { fanOutside } from '../remedies/fanOutside.ts';
 import { variableId } from '../remedies/index.ts';
+import { hangRadiator } from '../remedies/hangRadiator.ts';
 import { lidWashers } from '../remedies/lidWashers.ts';
 import { moveDrive } from '../remedies/moveDrive.ts';
 import { slotFurther } from '../remedies/slotFurther.ts';
@@ -36,6 +38,9 @@ export interface Family {
   tolerant?: boolean;
 }
 
+/** Where the radiator hangs. */
+const RADIATOR = variableId(hangRadiator({ seat: 'cooler', to: '' }));
+
 const every =
   (checks: readonly Check[]): Family['run'] =>
   (plan) =>
@@ -47,6 +52,7 @@ function changesWith(plan: Plan, seat: string): string[] {
   if (kind === 'card') return [seat, variableId(angledPlug({ seat }))];
   if (kind === 'memory') return [seat, variableId(slotFurther({ seat }))];
   if (kind === 'supply') return ['supply', variableId(turnSupply())];
+  if (kind === 'cooler') return [seat, RADIATOR];
   /* Fans share the mounts of the case: where one hangs moves the others. */
   if (kind === 'fan')
     return [
@@ -75,6 +81,7 @@ export function familiesOf(plan: Plan): Family[] {
       run: coolerHeight,
     },
     { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
+    { name: 'radiator on its wall', variables: ['cooler', RADIATOR], run: radiators },
     { name: 'PSU in its bay', variables: ['supply'], run: supplyBay },
     { name: 'PSU and board', variables: ['supply'], run: stack },
     { name: 'card openings', variables: cards, run: cardSlots },

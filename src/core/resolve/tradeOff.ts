@@ -157,7 +157,7 @@ function radiators(plan: Plan, a: Axis, b: Axis): { label: string; plan: Plan }[
     kind: 'cooler' as const,
     name: 'radiator',
     place: 'buy' as const,
-    facts: { class: text('radiator'), radiator: text('240') },
+    facts: { class: text('radiator'), radiator: text('240'), wall: text('front') },
   };
   const cooler: Placed = { seat: 'cooler', kind: 'cooler', state: 'comes', part };
   const seats = [...plan.seats.filter((placed) => placed.seat !== 'cooler'), cooler];

@@ -64,8 +64,34 @@ export const fanHoles: Record<number, number> = {
   140: 124.5,
 };
 
-/** A radiator of n fans of 120 mm is n x 120 + 37 long and 27 to 30 deep, its fans 25 more (common practice, no source). */
-export const radiator = { depthMm: range(27, 30), fanMm: 25, overMm: 37 };
+/** A radiator is 27 to 30 deep, its fans 25 more (common practice, no source). */
+export const radiator = { depthMm: range(27, 30), fanMm: 25 };
+
+export interface RadiatorSize {
+  /** How many fans lie in a row, and of which size, mm. */
+  fans: number;
+  mm: number;
+  /** The whole of it: n x 120 + 37 by 120, n x 140 + 35 by 140 (common practice, no source). */
+  lengthMm: number;
+  widthMm: number;
+}
+
+const sized = (fans: number, mm: 120 | 140): RadiatorSize => ({
+  fans,
+  mm,
+  lengthMm: fans * mm + (mm === 120 ? 37 : 35),
+  widthMm: mm,
+});
+
+/** Radiators by what they are called: the fans end to end, mm. */
+export const radiatorSizes: Record<string, RadiatorSize> = table({
+  120: sized(1, 120),
+  140: sized(1, 140),
+  240: sized(2, 120),
+  280: sized(2, 140),
+  360: sized(3, 120),
+  420: sized(3, 140),
+});
 
 /** What an angled card plug leaves of the bend, mm (common practice, no source). */
 export const ANGLED_BEND_MM: Range = range(10, 15);

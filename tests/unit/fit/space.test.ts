@@ -228,6 +228,26 @@ describe('fit/space, what meets what', () => {
       'stop',
     );
   });
+  it('offers two slots further only where there are two, and only away from the cooler', () => {
+    const tall = {
+      ...withFacts('memory1', { memoryForm: 'DIMM', height: 55 }, ['drive1']),
+      cooler: { class: 'tower', height: 124, width: 130, breadth: 112, under: 20 },
+    };
+    const offered = (memorySlots: number) =>
+      the(
+        clashes(planWith({ ...tall, board: { ...(tall['board'] ?? {}), memorySlots } })),
+        'space:cooler:memory1',
+      ).remedies.map(({ value }) => value.do);
+    expect(offered(2)).to.not.include('slotFurther');
+    expect(offered(4)).to.include('slotFurther');
+    /* Further from the CPU is nearer to what lies in front. */
+    const front = clashes(planWith(tall)).filter(
+      ({ seats }) => seats.includes('memory1') && !seats.includes('cooler'),
+    );
+    expect(front.flatMap(({ remedies }) => remedies.map(({ value }) => value.do))).to.not.include(
+      'slotFurther',
+    );
+  });
   it('lets a cooler of the keep-free square stand beside any memory (95 mm, thermal design guides, from memory)', () => {
     const low = {
       ...withFacts('cooler', { class: 'low', height: 37, width: 95, breadth: 95, under: 10 }, [
@@ -241,7 +261,7 @@ describe('fit/space, what meets what', () => {
   });
   it('takes a radiator from the room of the card: 30 and its fans 25', () => {
     const cooled = withFacts('cooler', {}, ['drive1', 'supply']);
-    cooled['cooler'] = { class: 'radiator', radiator: '240' };
+    cooled['cooler'] = { class: 'radiator', radiator: '240', wall: 'front' };
     const found = the(clashes(planWith(cooled)), 'space:card1:cooler');
     expect(found.margin).to.deep.equal(range(255 - 30 - 25 - 228, 255 - 27 - 25 - 228));
     expect(found.mark).to.equal('stop');

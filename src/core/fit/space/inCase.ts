@@ -3,7 +3,6 @@ import {
   isApplied,
   partOfKind,
   textAt,
-  type Placed,
   type Plan,
 } from '../../model/lookup/plan.ts';
 import { driveSize, box } from './onBoard.ts';
@@ -12,6 +11,7 @@ import { radiator, supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
 import { beyond, coord, flipped, measure, origin, usual, type Coord } from './coord.ts';
 import { cageOut } from '../../remedies/cageOut.ts';
+import { radiatorPlace } from '../../remedies/radiatorPlace.ts';
 import { fanPlaces } from '../../remedies/fanPlaces.ts';
 import { mountOf, mountsOf } from '../../remedies/mounts.ts';
 import { turnSupply } from '../../remedies/turnSupply.ts';
@@ -165,28 +165,49 @@ export function fanBoxes(plan: Plan, at: Places): Box[] {
   });
 }
 
-export const isRadiator = (plan: Plan, cooler: Placed | undefined): boolean =>
-  cooler !== undefined && textAt(plan, cooler, 'class')?.text === 'radiator';
+/** How far a radiator reaches along the wall past the slot's height, toward the ports, mm (common practice, no source). */
+const PAST_SLOT_MM = 60;
 
-/** A radiator hangs inside the front with its fans: it takes from the card's room. */
+/**
+ * A radiator with its fans inside the front takes from the card's room, one at the rear stands over the ports.
+ * Where it may hang on several walls it is drawn at the first and judged nowhere; under the top it is a sum of its own.
+ */
 export function radiatorBoxes(plan: Plan, at: Places): Box[] {
-  const cooler = partOfKind(plan, 'cooler');
+  const place = radiatorPlace(plan);
   const front = at.cageEndX;
-  if (!cooler || !front || !isRadiator(plan, cooler)) return [];
-  const length = Number(textAt(plan, cooler, 'radiator')?.text ?? 240) + radiator.overMm;
-  const back = [
-    usual('radiator', radiator.depthMm, -1),
-    usual('its fans', range(radiator.fanMm), -1),
-  ];
+  if (!place) return [];
+  const { cooler, size, walls } = place;
+  const sure = walls.length === 1;
+  const [wall] = sure ? walls : walls.filter((each) => each === 'front');
+  const told = measure(plan, cooler, 'thickness', 'radiator with its fans');
+  const thick = told
+    ? [told]
+    : [usual('radiator', radiator.depthMm), usual('its fans', range(radiator.fanMm))];
   const under = usual('lid to the radiator', range(5, 20));
+  const wide = coord(under, usual('radiator', size ? range(size.widthMm) : range(120, 140)));
+  const long = size ? range(size.lengthMm) : range(157, 455);
+  const what = sure ? 'furniture' : 'guess';
+  if (wall === 'front' && front)
+    return [
+      box(cooler, what, 'radiator', {
+        x: [beyond(front, ...thick.map(flipped)), front],
+        y: [
+          beyond(
+            at.slotY,
+            usual('radiator', range(long.lo - PAST_SLOT_MM, long.hi - PAST_SLOT_MM), -1),
+          ),
+          beyond(at.slotY, usual('radiator', range(PAST_SLOT_MM))),
+        ],
+        w: [coord(under), wide],
+      }),
+    ];
+  if (wall !== 'rear') return [];
+  const half = usual('half the radiator', range(long.lo / 2, long.hi / 2));
   return [
-    box(cooler, 'furniture', 'radiator', {
-      x: [beyond(front, ...back), front],
-      y: [
-        beyond(at.slotY, usual('radiator', range(length - 60), -1)),
-        beyond(at.slotY, usual('radiator', range(60))),
-      ],
-      w: [coord(under), coord(under, usual('radiator', range(120)))],
+    box(cooler, what, 'radiator', {
+      x: [origin, coord(...thick)],
+      y: [beyond(at.socketY, flipped(half)), beyond(at.socketY, half)],
+      w: [coord(under), wide],
     }),
   ];
 }

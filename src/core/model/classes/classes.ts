@@ -68,6 +68,7 @@ const anyCase: Record<string, Range> = table({
   cardRoom: range(0, 400),
   supplyRoom: range(0, 300),
   cardHeightRoom: range(0, 200),
+  topRoom: range(15, 70),
 });
 
 const counts: Record<string, Range> = table({

@@ -1,4 +1,5 @@
 import { memoryKinds } from '../../standards/memory.ts';
+import { radiatorSizes } from '../../standards/room.ts';
 import { m2Lengths } from '../../standards/links.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { walls } from '../types/shapes.ts';
@@ -23,7 +24,9 @@ export const coolerProperties = [
   mm('width', 'width', 'How wide is the cooler across the RAM slots?'),
   mm('breadth', 'breadth', 'How wide is the cooler from memory end to card end?'),
   mm('under', 'free under its fins', "How far over the CPU's top do its fins begin?"),
-  text('radiator', 'radiator', 'How long is the radiator?', ['120', '240', '280', '360']),
+  text('radiator', 'radiator', 'How long is the radiator?', Object.keys(radiatorSizes)),
+  text('wall', 'where its radiator hangs', 'On which wall does its radiator hang?', walls),
+  mm('thickness', 'radiator with its fans', 'How thick is the radiator with its fans?', 10),
   list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
 ] as const;
 

@@ -103,6 +103,7 @@ export const caseProperties = [
     driveMount,
   ),
   shaped('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?', fanMount),
+  mm('topRoom', 'room under the top', 'How far is it from the top mounts down to the board?', 20),
   text('supplyAt', 'place of the PSU', 'Where does the PSU sit?', supplyPlaces),
   mm('innerWidth', 'width inside', 'How far is it from the tray to the closed lid?', 30),
   mm('innerHeight', 'height inside', 'How far is it inside, along the rear wall?', 30),

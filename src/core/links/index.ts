@@ -1,5 +1,6 @@
 import type { Check } from '../findings/finding.ts';
 import { linkRequirements } from './linkRequirements.ts';
+import { largeDrives } from './largeDrives.ts';
 import { drivePlaces, links } from './chain.ts';
 import { driveRecord } from './driveRecord.ts';
 import { firmware } from './firmware.ts';
@@ -31,5 +32,6 @@ export const linkChecks: readonly Check[] = [
   drivePlaces,
   m2Fits,
   driveRecord,
+  largeDrives,
   lost,
 ];

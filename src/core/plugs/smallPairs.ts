@@ -19,11 +19,18 @@ import { pairFinding } from './pairs.ts';
 export function lights(plan: Plan): Finding[] {
   const board = partOfKind(plan, 'board');
   const headers = board && listAt(plan, board, 'lightHeaders');
-  if (!board || !headers || headers.items.length === 0) return [];
+  if (!board || !headers) return [];
   return partsOfKind(plan, 'small').flatMap((placed) => {
     const told = textAt(plan, placed, 'plug');
     if (!told || plugIn(plugsOf(plan), told.text)?.group !== 'light') return [];
-    const socket = headers.items.find((id) => id === told.text) ?? headers.items[0] ?? '';
+    const socket = headers.items.find((id) => id === told.text) ?? headers.items[0];
+    if (socket === undefined)
+      return {
+        ...noHeader(placed, board, 0),
+        id: `light:${placed.seat}`,
+        title: 'light on its header',
+        say: 'The board has no header for lights: a controller on a drive plug, or leave it dark.',
+      };
     return pairFinding(plan, {
       id: `light:${placed.seat}`,
       title: 'light on its header',

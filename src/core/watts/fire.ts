@@ -22,6 +22,8 @@ export function fire(plan: Plan): Finding[] {
         finding(plan, placed, 'stop', 'A moulded splitter is a fire risk: crimped ones only.'),
       ];
     if (!isSort(plan, placed, risers)) return [];
+    /* A plain riser or a ribbon has no plug: what it passes comes from the slot. */
+    if (plug === undefined && sortOf(plan, placed) !== 'powered riser') return [];
     if (plug === undefined)
       return [
         finding(

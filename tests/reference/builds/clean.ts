@@ -73,6 +73,25 @@ const litre: Seats = {
   drive1: s.nvme(),
   supply: s.brick(90),
 };
+const serverCooler = { ...s.lowCooler('LGA2011-3', 60), under: 10 };
+const rack: Seats = {
+  case: s.rack,
+  board: s.serverBoard,
+  processor: s.cpuServer,
+  processor2: s.cpuServer,
+  cooler: serverCooler,
+  cooler2: serverCooler,
+  memory1: s.registered(),
+  memory2: s.registered(),
+  memory3: s.registered(),
+  memory4: s.registered(),
+  drive1: s.sata35,
+  supply: s.serverSupply(['cpu44', 'cpu44', 'sata', 'sata', 'sata', 'sata']),
+  supply2: s.serverSupply([]),
+  fan1: s.fan(80, 'in'),
+  fan2: s.fan(80, 'in'),
+  fan3: s.fan(80, 'in'),
+};
 const itxCube: Seats = {
   ...body,
   case: s.cube,
@@ -275,6 +294,58 @@ export const cleanBuilds: readonly CleanBuild[] = [
       fan1: s.fan(120, 'out'),
       fan2: s.fan(120, 'in'),
     },
+  },
+  {
+    name: 'games, radiator at the front',
+    say: 'A 240 behind the front, the card measured against it.',
+    seats: {
+      ...game,
+      cooler: s.radiator('240', 'AM4', 'front'),
+      fan2: undefined as never,
+      fan3: undefined as never,
+    },
+  },
+  {
+    name: 'workstation, radiator on top',
+    say: 'A 360 under the top of a case with room for it.',
+    seats: {
+      ...station,
+      case: { ...s.airyTower },
+      cooler: s.radiator('360', 'LGA1700', 'top'),
+    },
+  },
+  {
+    name: 'one litre, DDR3L',
+    say: 'The same on the low-voltage modules it was made for.',
+    seats: {
+      ...litre,
+      board: s.lowVoltBoard,
+      processor: { ...s.cpu35, socket: 'LGA1150', generation: 4 },
+      cooler: { ...(litre['cooler'] ?? {}), sockets: ['LGA1150'] },
+      memory1: s.sodimm3('1.35 V too'),
+      memory2: s.sodimm3('1.35 V too'),
+      drive1: s.sata25,
+    },
+  },
+  {
+    name: 'flat, card on a riser',
+    say: 'A low box lying flat: the card lies on a passive riser.',
+    seats: {
+      ...slimOffice,
+      case: s.flat,
+      card1: s.card75('low'),
+      small1: { sort: 'riser', carries: 'card1', lanes: 16, gen: 3 },
+    },
+  },
+  {
+    name: 'rack server',
+    say: 'Two units, registered memory, two CPUs and two supplies that share the load.',
+    seats: rack,
+  },
+  {
+    name: 'rack server, disks',
+    say: 'The same with four disks in front.',
+    seats: { ...rack, drive2: s.sata35, drive3: s.sata35, drive4: s.sata35 },
   },
 ].map(({ seats, ...build }) => ({
   ...build,

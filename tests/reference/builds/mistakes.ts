@@ -27,6 +27,11 @@ const games = 'games, middle';
 const large = 'workstation';
 const slim = 'slim office';
 const litre = 'one litre, 35 W';
+const cooled = 'games, radiator at the front';
+const topped = 'workstation, radiator on top';
+const low = 'one litre, DDR3L';
+const server = 'rack server';
+const microStandoffs = ['B', 'C', 'F', 'H', 'J', 'L', 'M', 'R', 'S'];
 
 export const mistakes: readonly Mistake[] = [
   {
@@ -418,5 +423,141 @@ export const mistakes: readonly Mistake[] = [
     shows: 'feed-wire-least',
     mark: 'stop',
     cure: { remedy: 'thickerLead' },
+  },
+  {
+    name: 'a 360 radiator on two mounts',
+    say: 'Two mounts side by side carry a 240 and no more.',
+    of: cooled,
+    with: {
+      case: {
+        ...s.tower,
+        standoffs: microStandoffs,
+        fanMounts: ['rear 120', 'front 120', 'front 120'],
+      },
+      cooler: s.radiator('360', 'AM4', 'front'),
+    },
+    shows: 'radiator-mount',
+    mark: 'stop',
+    cure: back(cooled, 'cooler'),
+  },
+  {
+    name: 'a 240 radiator where one 92 is',
+    say: 'The old mini tower has one 92 at the rear: nowhere to hang it.',
+    of: office,
+    with: {
+      case: { ...s.miniTower, fanMounts: ['rear 92'] },
+      cooler: { ...s.radiator('240', 'LGA1151', 'rear') },
+    },
+    shows: 'radiator-mount',
+    mark: 'stop',
+    cure: back(office, 'cooler'),
+  },
+  {
+    name: 'a 280 on mounts for 120',
+    say: 'Its fans are 140: the holes lie elsewhere.',
+    of: cooled,
+    with: { cooler: s.radiator('280', 'AM4', 'front') },
+    shows: 'radiator-mount',
+    mark: 'stop',
+    cure: back(cooled, 'cooler'),
+  },
+  {
+    name: 'a radiator into the board',
+    say: 'Forty millimetres under the top: fans and tank reach over RAM and sinks.',
+    of: topped,
+    with: { case: { ...s.airyTower, topRoom: 40 } },
+    shows: 'radiator-top',
+    mark: 'stop',
+    cure: { seat: 'case', part: s.airyTower },
+  },
+  {
+    name: 'a long card before a radiator',
+    say: 'The card that fitted alone meets the radiator at the front.',
+    of: cooled,
+    with: { card1: { ...s.card150, length: 310 } },
+    shows: 'space:card1:cooler',
+    mark: 'stop',
+    cure: back(cooled, 'card1'),
+  },
+  {
+    name: '1.5 V modules in low-voltage slots',
+    say: 'Plain PC3 in slots that give 1.35 V: it does not start, or not for long.',
+    of: low,
+    with: { memory1: s.sodimm3('1.5 V') },
+    shows: 'memory-volts:memory1',
+    mark: 'stop',
+    cure: back(low, 'memory1'),
+  },
+  {
+    name: 'plain modules in a server',
+    say: 'A board for registered modules does not start with plain ones.',
+    of: server,
+    with: Object.fromEntries(
+      ['memory1', 'memory2', 'memory3', 'memory4'].map((seat) => [seat, s.ddr4(16, 2400)]),
+    ),
+    shows: 'memory-sort',
+    mark: 'stop',
+    cure: { seat: 'board', part: { ...s.serverBoard, memorySort: 'either' } },
+  },
+  {
+    name: 'one plain module among registered ones',
+    say: 'They do not start together.',
+    of: server,
+    with: { memory4: s.ddr4(16, 2400) },
+    shows: 'memory-sort',
+    mark: 'stop',
+    cure: back(server, 'memory4'),
+  },
+  {
+    name: 'a disk that says it is failing',
+    say: 'Its own record says so: nothing goes out with it.',
+    of: 'rack server, disks',
+    with: { drive3: { ...s.sata35, selfTest: 'failed' } },
+    shows: 'drive-record:drive3',
+    mark: 'stop',
+    cure: back('rack server, disks', 'drive3'),
+  },
+  {
+    name: "a maker's block on a standard header",
+    say: "The old case's block has the maker's own order: pushed on, no button works, or worse.",
+    of: office,
+    with: { leads: { block: "maker's block", length: 600 } },
+    shows: 'front-block',
+    mark: 'mend',
+    cure: back(office, 'leads'),
+  },
+  {
+    name: 'two long cards, one long slot',
+    say: 'The second card has no slot it goes into.',
+    of: games,
+    with: { card2: { ...s.card75(), watts: 20 } },
+    shows: 'long-slots',
+    mark: 'mend',
+    cure: { seat: 'card2', part: null },
+  },
+  {
+    name: 'a module larger than a slot reads',
+    say: 'The board reads 8 GB a slot.',
+    of: low,
+    with: {
+      board: { ...s.lowVoltBoard, memoryPerSlot: 8 },
+      memory1: { ...s.sodimm3('1.35 V too'), size: 16 },
+      memory2: null,
+    },
+    shows: 'memory-per-slot:memory1',
+    mark: 'stop',
+    cure: back(low, 'memory1'),
+  },
+  {
+    name: 'USB 3 at the front, no header for it',
+    say: 'The nineteen-pin plug has nowhere to go; an adapter gives it the speed of USB 2.',
+    of: office,
+    with: {
+      leads: { ...s.frontLeads, usb: ['usb3'] },
+      board: { ...s.office, usbKinds: ['usb2', 'usb2'] },
+    },
+    shows: 'front-usb:1',
+    mark: 'mend',
+    cure: back(office, 'leads'),
   },
 ];

@@ -449,3 +449,82 @@ export const fan = (size: number, blows: 'in' | 'out'): Part => ({
   plug: 'fan4',
 });
 export const frontLeads: Part = { block: 'standard 2x5', length: 600, frontPlug: 'front10' };
+
+/** A radiator with its fans, on the wall it was hung on. */
+export const radiator = (size: string, socket: string, wall: string): Part => ({
+  class: 'radiator',
+  radiator: size,
+  wall,
+  thickness: 52,
+  height: 50,
+  width: 70,
+  breadth: 70,
+  under: 2,
+  sockets: [socket],
+});
+/** Room over the board for a radiator under the top. */
+export const airyTower: Part = {
+  ...tower,
+  boardWidth: 330,
+  innerHeight: 500,
+  outerHeight: 520,
+  topRoom: 60,
+  fanMounts: [...(tower['fanMounts'] as string[]), 'top 120'],
+};
+/** A box that lies flat: the card on a riser, the supply in front. */
+export const flat: Part = { ...slim, cardRoom: 240 };
+/** Two units high, a board of its own trade, two supplies that share. */
+export const rack: Part = {
+  class: 'rack server',
+  boardWidth: 340,
+  boardDepth: 340,
+  coolerRoom: 66,
+  slots: 3,
+  bracket: 'low',
+  mounts: ['front 3.5', 'front 3.5', 'front 3.5', 'front 3.5'],
+  fanMounts: ['front 80', 'front 80', 'front 80'],
+  onLid: [],
+  vents: ['front', 'rear'],
+};
+export const serverBoard: Part = {
+  ...lga1700,
+  format: 'E-ATX',
+  width: 304.8,
+  depth: 330.2,
+  socket: 'LGA2011-3',
+  memoryKind: 'DDR4',
+  memorySort: 'registered',
+  memorySlots: 16,
+  memoryMax: 512,
+  memorySpeed: 2400,
+  channels: 4,
+  screens: 1,
+  generations: ['6', '7'],
+  generationsNow: ['6', '7'],
+};
+export const cpuServer: Part = { socket: 'LGA2011-3', watts: 120, generation: 6, graphics: 'yes' };
+export const registered = (size = 16): Part => ({
+  ...ddr4(size, 2400),
+  sort: 'registered',
+  ranks: 2,
+});
+/** DDR3 on short modules, in a board of the years when 1.35 V came up. */
+export const lowVoltBoard: Part = {
+  ...brickBoard,
+  socket: 'LGA1150',
+  memoryKind: 'DDR3',
+  memorySpeed: 1600,
+  memoryMax: 16,
+  memoryVolts: '1.35 V only',
+  generations: ['4'],
+  generationsNow: ['4'],
+};
+export const sodimm3 = (memoryVolts: string): Part => ({
+  ...ddr3Module(4),
+  memoryForm: 'SO-DIMM',
+  memoryVolts,
+});
+
+const { format: _format, ...ofNoFormat } = atx(750);
+/** A supply of a server's own format, with these plugs. */
+export const serverSupply = (plugs: readonly string[]): Part => ({ ...ofNoFormat, plugs });

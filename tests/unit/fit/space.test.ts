@@ -229,7 +229,7 @@ describe('fit/space, what meets what', () => {
     );
   });
   it('offers two slots further only where there are two, and only away from the cooler', () => {
-    const tall = {
+    const tall: Seats = {
       ...withFacts('memory1', { memoryForm: 'DIMM', height: 55 }, ['drive1']),
       cooler: { class: 'tower', height: 124, width: 130, breadth: 112, under: 20 },
     };

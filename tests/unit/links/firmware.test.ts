@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { firmware } from '../../../src/core/links/firmware.ts';
 import { m2Fits } from '../../../src/core/links/m2.ts';
+import { largeDrives } from '../../../src/core/links/largeDrives.ts';
 import { moduleSort } from '../../../src/core/links/moduleSort.ts';
 import { lost } from '../../../src/core/links/lost.ts';
 import { sataLinks } from '../../../src/core/links/sata.ts';
@@ -272,5 +273,17 @@ describe('links/moduleSort', () => {
   it('has nothing to say of plain modules on a board nobody asked', () => {
     expect(marks(undefined, 'plain', 'plain')).to.equal(undefined);
     expect(marks('plain', 'plain')).to.equal(undefined);
+  });
+});
+
+/* 2^32 sectors of 512 bytes are 2,199 GB. */
+describe('links/largeDrives', () => {
+  const mark = (size: number, starts?: string) =>
+    largeDrives(planWith({ board: starts ? { starts } : {}, drive1: { size } }).plan)[0]?.mark;
+  it('watches what the old partition table does not reach, on boards that start the old way', () => {
+    expect(mark(4000, 'legacy')).to.equal('watch');
+    expect(mark(2000, 'legacy')).to.equal(undefined);
+    expect(mark(4000, 'both')).to.equal(undefined);
+    expect(mark(4000)).to.equal(undefined);
   });
 });

@@ -13,6 +13,10 @@ describe('plugs/smallPairs', () => {
     expect(found.mark).to.equal('stop');
     expect(found.say).to.contain('+12V on +5V');
   });
+  it('takes a list of none as none: no header for the light', () => {
+    const plan = planWith({ board: { lightHeaders: [] }, small1: { plug: 'light5' } });
+    expect(the(lights(plan), 'light:small1').marginLabel).to.equal('no header left');
+  });
   it('finds the header of its own kind among several', () => {
     const plan = planWith({
       board: { lightHeaders: ['light5', 'light12'] },

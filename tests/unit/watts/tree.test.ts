@@ -142,6 +142,7 @@ describe('watts, limits on the way', () => {
     expect(riser('drive4')).to.deep.equal(['watch']);
     expect(riser('card6')).to.deep.equal([]);
     /* Nobody said which plug: every plug. */
+    expect(fire(planWith({ ...tower, small1: { sort: 'riser' } }))).to.deep.equal([]);
     const unsaid = fire(planWith({ ...tower, small1: { sort: 'powered riser' } }));
     expect(unsaid.map((each) => each.mark)).to.deep.equal(['watch']);
   });

@@ -103,7 +103,7 @@ export function hang(
       (draw.over === 'card'
         ? leadOfCard(leads, draw.plugId, dealt)
         : draw.over === 'processor'
-          ? (leads.find((each) => each.over === 'processor') ??
+          ? (least(leads.filter((each) => each.over === 'processor')) ??
             leads.find((each) => each.id === 'main'))
           : draw.over === 'drive'
             ? (least(leads.filter((each) => each.plug.id === 'sata' && !each.of)) ??

@@ -7,7 +7,7 @@ import type { Option } from './variables.ts';
 export interface Weights {
   /** What an hour of hands is worth. */
   hour: number;
-  /** What spoiling the no visible cutss. */
+  /** What spoiling the looks counts. */
   looks: number;
   /** What cannot be undone counts. */
   forGood: number;
@@ -29,7 +29,8 @@ export const usualWeights: Weights = {
 export function costOf(option: Option, weights: Weights): number {
   return (
     (option.minutes / 60) * weights.hour +
-    (option.money?.minor ?? weights.unpriced) +
+    option.money.minor +
+    option.unpriced * weights.unpriced +
     option.spoils.length * weights.looks +
     option.givesUp.length * weights.givesUp +
     (option.undoable ? 0 : weights.forGood)

@@ -72,6 +72,8 @@ interface Model {
   plan: Plan;
   variables: Variable[];
   families: { family: Family; scope: number[] }[];
+  /** Sums that nothing which may give has a say in. */
+  fixed: Family[];
   problem: Problem;
 }
 
@@ -140,14 +142,17 @@ export function modelOf(shop: Shop, job: Job, weights: Weights): Model {
   const plan = planOf(shop, job);
   const variables = sound(plan, variablesOf(shop, job, plan));
   const index = new Map(variables.map((variable, v) => [variable.id, v]));
-  const families = familiesOf(plan).flatMap((family) => {
-    const scope = family.variables.flatMap((id) => index.get(id) ?? []);
-    return scope.length > 0 ? [{ family, scope }] : [];
-  });
+  const all = familiesOf(plan).map((family) => ({
+    family,
+    scope: family.variables.flatMap((id) => index.get(id) ?? []),
+  }));
+  const families = all.filter(({ scope }) => scope.length > 0);
+  const fixed = all.filter(({ scope }) => scope.length === 0).map(({ family }) => family);
   const model: Model = {
     plan,
     variables,
     families,
+    fixed,
     problem: {
       costs: variables.map((variable) =>
         variable.options.map((option, o) => (o === 0 ? 0 : costOf(option, weights))),
@@ -203,16 +208,17 @@ function levelOf(found: readonly Finding[], before: ReadonlySet<string>, plan: P
       if (!finding.remedies.some(({ value }) => value.do !== 'put' && hasApplied(plan, value)))
         return 0;
     }
-    if (
-      finding.station === 'fit' &&
-      finding.mark === 'watch' &&
-      !settled(finding) &&
-      (finding.margin?.lo ?? -1) < 0
-    )
-      level = 1;
+    if (straddles(finding)) level = 1;
   }
   return level;
 }
+
+/** A sum of fit whose open range reaches below nothing. */
+const straddles = (finding: Finding): boolean =>
+  finding.station === 'fit' &&
+  finding.mark === 'watch' &&
+  !settled(finding) &&
+  (finding.margin?.lo ?? -1) < 0;
 
 /** A remedy to get stands in the sum already. */
 const settled = (finding: Finding) => finding.terms.some((term) => term.value === 'taken');
@@ -272,6 +278,7 @@ function wayOf(model: Model, found: Found & { sure: boolean }): Resolution {
     o > 0 ? [{ v, option: model.variables[v]!.options[o]! }] : [],
   );
   const options: Option[] = picked.map((each) => each.option);
+  const open = found.sure ? openBeside(model, found.picks) : openIn(model, found.picks);
   return {
     gives: picked.map(({ v, option }) => ({
       label: option.label,
@@ -283,14 +290,14 @@ function wayOf(model: Model, found: Found & { sure: boolean }): Resolution {
     applies: options.flatMap((option) => option.applies),
     gets: options.flatMap((option) => option.gets),
     minutes: options.reduce((sum, option) => sum + option.minutes, 0),
-    minor: options.reduce((sum, option) => sum + (option.money?.minor ?? 0), 0),
-    unpriced: options.filter((option) => option.money === undefined).length,
+    minor: options.reduce((sum, option) => sum + option.money.minor, 0),
+    unpriced: options.reduce((sum, option) => sum + option.unpriced, 0),
     undoable: options.every((option) => option.undoable),
     givesUp: [...new Set(options.flatMap((option) => option.givesUp))],
     spoils: [...new Set(options.flatMap((option) => option.spoils))],
     cost: found.cost,
-    sure: found.sure,
-    measure: found.sure ? [] : openIn(model, found.picks),
+    sure: found.sure && open.length === 0,
+    measure: open,
   };
 }
 
@@ -308,6 +315,13 @@ function because(model: Model, found: Found, v: number): string[] {
     })
     .map((finding) => `${finding.title}: ${finding.say}`);
 }
+
+/** What is open in sums this search has no say in: surely is said of all of the plan. */
+const openBeside = (model: Model, picks: readonly number[]): string[] => {
+  const plan = planWith(model, picks);
+  const open = model.fixed.flatMap((family) => family.run(plan)).filter(straddles);
+  return [...new Set(open.flatMap(openTerms))];
+};
 
 /** What has to be measured before this plan surely fits. */
 function openIn(model: Model, picks: readonly number[]): string[] {

@@ -5,7 +5,7 @@ import { partsOfKind, numberAt, textAt, type Placed, type Plan } from '../model/
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Job, Part, SeatId, Shop } from '../model/types/types.ts';
-import type { Money } from '../units/money.ts';
+import { sumMoney, type Money } from '../units/money.ts';
 import {
   hasApplied,
   kindOf,
@@ -29,7 +29,10 @@ export interface Option {
   /** What has to be got for them. */
   gets: { what: string; remedy: RemedyValue }[];
   minutes: number;
-  money?: Money | undefined;
+  /** What its priced things cost. */
+  money: Money;
+  /** How many things of it nobody has priced. */
+  unpriced: number;
   undoable: boolean;
   givesUp: string[];
   spoils: string[];
@@ -51,6 +54,7 @@ const asPlanned: Option = {
   gets: [],
   minutes: 0,
   money: { minor: 0, currency: '' },
+  unpriced: 0,
   undoable: true,
   givesUp: [],
   spoils: [],
@@ -65,26 +69,51 @@ export function variablesOf(shop: Shop, job: Job, plan: Plan): Variable[] {
 }
 
 function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variable {
-  const free = candidates(shop, job, placed.seat)
+  const others = candidates(shop, job, placed.seat)
     .filter((part) => alike(plan, placed, part))
     .filter(unlike(partsOfKind(plan, placed.kind).length));
   return {
     id: placed.seat,
     options: [
       asPlanned,
-      ...free.map((part): Option => {
+      ...others.map((part): Option => {
         const donor = standingOf(shop, part).inheritedFrom;
         return {
           ...asPlanned,
           label: `${part.name} (${part.id}) as ${seatName(placed.seat)}`,
           put: { seat: placed.seat, part },
           minutes: MINUTES_TO_SWAP + (donor ? MINUTES_TO_STRIP : 0),
-          money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },
+          ...(part.place === 'buy' ? priced(inOwn(shop, part.price)) : free),
         };
       }),
     ],
   };
 }
+
+type Priced = Pick<Option, 'money' | 'unpriced'>;
+
+const free: Priced = { money: asPlanned.money, unpriced: 0 };
+
+/** A price in the shop's own currency; undefined where it has none, or no rate leads to it. */
+function inOwn(shop: Shop, price: Money | undefined): Money | undefined {
+  const { currency, rates } = shop.settings;
+  const { total, unpriced, foreign } = sumMoney([{ label: '', price }], currency, rates);
+  return unpriced.length + foreign.length > 0 ? undefined : total;
+}
+
+/** A price, or one thing without. */
+const priced = (money: Money | undefined): Priced => ({
+  money: money ?? asPlanned.money,
+  unpriced: money ? 0 : 1,
+});
+
+const together = (a: Priced, b: Priced): Priced => ({
+  money: {
+    minor: a.money.minor + b.money.minor,
+    currency: a.money.currency || b.money.currency,
+  },
+  unpriced: a.unpriced + b.unpriced,
+});
 
 /** Of pieces that are alike in all that is known, as many stand for all as there are seats for them. */
 function unlike(seats: number): (part: Part) => boolean {
@@ -131,7 +160,7 @@ function optionOf(plan: Plan, value: RemedyValue): Option {
     applies: [value],
     gets: get ? [{ what: get.what, remedy: value }] : [],
     minutes: minutesOf(value),
-    money: moneyOf(value, plan.shop.settings.currency),
+    ...priced(moneyOf(value, plan.shop.settings.currency)),
     undoable,
     givesUp: givesUp === undefined ? [] : [givesUp],
     spoils: spoils === undefined ? [] : [spoils],
@@ -149,7 +178,7 @@ export function withRemedy(option: Option, remedy: Remedy): Option {
         ? [...option.gets, { what: remedy.get.what, remedy: remedy.value }]
         : option.gets,
     minutes: option.minutes + remedy.minutes,
-    money: remedy.money && option.money ? option.money : undefined,
+    ...together(option, priced(remedy.money)),
     undoable: option.undoable && remedy.undoable,
     givesUp: [...option.givesUp, ...(remedy.givesUp ? [remedy.givesUp] : [])],
     spoils: [...option.spoils, ...(remedy.spoils ? [remedy.spoils] : [])],

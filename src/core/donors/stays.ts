@@ -1,4 +1,4 @@
-import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { listAt, partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { boardFormat } from '../standards/boards.ts';
 import { supplyFormat } from '../standards/room.ts';
 
@@ -68,6 +68,15 @@ export function staying(plan: Plan): Staying[] {
     boardFormat(format) && standardPlug !== false ? 'may stay' : 'goes',
     'kept for its looks or its board; mostly the first to go',
   );
-  add('cooler', 'may stay', 'enough for the CPU it came with, mostly loud');
+  const leaves = list.find(({ seat }) => seat === 'board')?.says === 'goes';
+  const cooler = partOfKind(plan, 'cooler');
+  const kits = cooler && listAt(plan, cooler, 'sockets')?.items;
+  add(
+    'cooler',
+    leaves && !kits?.length ? 'goes' : 'may stay',
+    leaves && !kits?.length
+      ? "with its board: on a maker's plate, or nobody said which holes it has a kit for"
+      : 'enough for the CPU it came with, mostly loud',
+  );
   return list;
 }

@@ -104,6 +104,8 @@ function sayOf(
   const hangs = decides ? ` It hangs most on ${decides.what}.` : '';
   if (breakEven.hi <= 0) return `Not even as a gift: mending costs more than it brings.${missing}`;
   if (pays === undefined) return `Offer no more than it leaves.${hangs}${missing}`;
+  if (unpriced.length > 0 && pays > 1 - SURE)
+    return `Open until ${unpriced.join(', ')} ${unpriced.length === 1 ? 'has' : 'have'} a price: without it ${Math.round(pays * 100)} of 100 draws pay.${hangs}`;
   if (pays >= SURE) return `Worth it at the price asked.${missing || hangs}`;
   if (pays <= 1 - SURE) return `Too dear at the price asked.${hangs}${missing}`;
   return `It may go either way: ${Math.round(pays * 100)} of 100.${hangs}${missing}`;

@@ -1,7 +1,7 @@
 import type { Finding, Mark, Remedy } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { listAt, partOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { coolerMountOf, coolerMountSource } from '../standards/sockets.ts';
 import { coolerKit } from '../remedies/coolerKit.ts';
 import { fileSlots } from '../remedies/fileSlots.ts';
@@ -14,6 +14,7 @@ export function coolerMount(plan: Plan): Finding[] {
   if (!board || !cooler) return [];
   const socket = textAt(plan, board, 'socket');
   const sockets = listAt(plan, cooler, 'sockets');
+  const plate = textAt(plan, board, 'coolerPlate');
   return [
     match({
       id: 'cooler-mount',
@@ -26,7 +27,10 @@ export function coolerMount(plan: Plan): Finding[] {
         how: sockets?.how,
       },
       want: wordOf(board, 'socket', 'socket', socket),
-      verdict: (_, want) => mountVerdict(sockets?.items ?? [], want),
+      verdict: (_, want) =>
+        comes(cooler) || comes(board)
+          ? (fixedPlate(plate?.text) ?? mountVerdict(sockets?.items ?? [], want))
+          : mountVerdict(sockets?.items ?? [], want),
       unknownSay: 'Which sockets the cooler has a kit for is not known.',
       source: coolerMountSource,
       undoMinutes: 25,
@@ -34,11 +38,24 @@ export function coolerMount(plan: Plan): Finding[] {
         mark === 'mend'
           ? [
               offer(plan, coolerKit({ socket: socket?.text ?? 'the socket' }), 'watch'),
-              ...filing(plan, socket?.text, sockets?.items ?? []),
+              ...(fixedPlate(plate?.text) ? [] : filing(plan, socket?.text, sockets?.items ?? [])),
             ]
           : [],
     }),
   ];
+}
+
+const comes = ({ state }: Placed): boolean => state === 'comes';
+
+/** A plate of the maker's riveted or glued under the board, with threads of its own: no standard kit goes through. */
+function fixedPlate(plate: string | undefined): Verdict | undefined {
+  return plate === "a maker's plate, fixed"
+    ? {
+        mark: 'mend',
+        rest: "maker's plate",
+        say: "The maker's plate is fixed under the board and has threads of its own: no standard kit goes through. Spring screws into it, the plate of a donor, or the cooler it came with.",
+      }
+    : undefined;
 }
 
 type Verdict = { mark: Mark; rest: string; say: string };

@@ -16,6 +16,7 @@ import { hotFaces } from './hotFace.ts';
 import { leads } from './leads.ts';
 import { noInsertionPath } from './insertionPaths.ts';
 import { radiators } from './radiator.ts';
+import { memoryHeight } from './memoryHeight.ts';
 import { rearPorts } from './rear.ts';
 import { stack } from './stack.ts';
 import { supplyBay } from './supplyBay.ts';
@@ -25,6 +26,7 @@ export const fitChecks: readonly Check[] = [
   boardOutline,
   boardHoles,
   coolerHeight,
+  memoryHeight,
   coolerMount,
   cardLength,
   cardHeight,

@@ -8,6 +8,7 @@ import { condition } from './condition.ts';
 import { headerAmps } from './headerAmps.ts';
 import { heatSums } from './heatSums.ts';
 import { missing } from './missing.ts';
+import { overBudget } from './overBudget.ts';
 import { promised } from './promised.ts';
 import { boughtTwice } from './stageMoney.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
@@ -21,6 +22,7 @@ export const checks: readonly Check[] = [
   ...stations,
   ...[missing, condition, headerAmps, heatSums, promised].map((check) => keptByReads(check)),
   stageWatts,
+  overBudget,
   boughtTwice,
   stageStops(stations),
 ];

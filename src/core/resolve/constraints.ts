@@ -6,6 +6,7 @@ import { clashesBetween } from '../fit/clashes.ts';
 import { coolerHeight } from '../fit/coolerHeight.ts';
 import { coolerMount } from '../fit/coolerMount.ts';
 import { driveMounts } from '../fit/driveMounts.ts';
+import { memoryHeight } from '../fit/memoryHeight.ts';
 import { radiators } from '../fit/radiator.ts';
 import { stack } from '../fit/stack.ts';
 import { supplyBay } from '../fit/supplyBay.ts';
@@ -80,6 +81,11 @@ export function familiesOf(plan: Plan): Family[] {
       variables: ['cooler', variableId(lidWashers())],
       run: coolerHeight,
     },
+    ...partsOfKind(plan, 'memory').map(({ seat }): Family => ({
+      name: `${seat} under the lid`,
+      variables: [seat, variableId(lidWashers())],
+      run: only(memoryHeight, seat),
+    })),
     { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
     { name: 'radiator on its wall', variables: ['cooler', RADIATOR], run: radiators },
     { name: 'PSU in its bay', variables: ['supply'], run: supplyBay },

@@ -3,7 +3,7 @@
   import { dropEntry } from '$core/edits/ledgerEdits.ts';
   import { sayOf } from '$core/donors/index.ts';
   import { stageName } from '$core/model/types/stages.ts';
-  import { donorAccount, jobAccount } from '$core/shop/accounts.ts';
+  import { donorAccount, jobAccount } from '$core/donors/index.ts';
   import { stageCosts } from '$core/plan/stageMoney.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
@@ -12,7 +12,9 @@
   import BookLine from './BookLine.svelte';
 
   const { view }: { view: JobView } = $props();
-  const account = $derived(view.job && jobAccount(shopStore.shop, view.job));
+  const account = $derived(
+    view.job && view.plan && jobAccount(shopStore.shop, view.job, view.plan),
+  );
   const stages = $derived(view.job ? stageCosts(shopStore.shop, view.job) : []);
   const currency = $derived(shopStore.shop.settings.currency);
   const f = (minor: number) => `${formatMoney({ minor, currency })} ${currencySign(currency)}`;

@@ -2,8 +2,9 @@
   import { editJob } from '$core/edits/edits.ts';
   import { requirementsIn } from '$core/model/types/empty.ts';
   import { costs } from '$core/shop/standing.ts';
-  import { currencySign, formatMoney } from '$core/units/money.ts';
+  import { currencySign, formatMoney, readMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
 
   interface Props {
@@ -13,6 +14,22 @@
   const spent = $derived(
     view.job && view.plan ? costs(shopStore.shop, view.job, view.plan) : undefined,
   );
+  const over = $derived(view.found.some(({ id, mark }) => id === 'budget' && mark === 'mend'));
+  /** The budget while it is typed; emptied it is no budget. */
+  let typed = $state<string | undefined>(undefined);
+  let fault = $state(false);
+  function setBudget(id: string): void {
+    if (typed === undefined || !spent) return;
+    const text = typed.trim();
+    const read = text === '' ? { money: undefined } : readMoney(text, spent.total.currency);
+    fault = 'fault' in read;
+    if ('fault' in read) {
+      toast(read.fault, 'stop');
+      return;
+    }
+    typed = undefined;
+    shopStore.edit('the budget', editJob(id, { budget: read.money }));
+  }
   const donors = $derived(
     shopStore.shop.machines.filter((machine) => machine.state === 'donor').length,
   );
@@ -47,9 +64,23 @@
       class="money figure"
       title={spent.unpriced.length ? `No price yet: ${spent.unpriced.join(', ')}` : 'Spent'}
     >
-      <b>{formatMoney(spent.total).replace('.00', '')}</b>{#if job.budget}<i
-          >of {formatMoney(job.budget).replace('.00', '')}</i
-        >{/if}
+      <b class:over>{formatMoney(spent.total).replace('.00', '')}</b><i>of</i><input
+        class="budget"
+        aria-label="Budget"
+        inputmode="decimal"
+        placeholder="?"
+        value={typed ?? (job.budget ? formatMoney(job.budget).replace('.00', '') : '')}
+        aria-invalid={fault}
+        oninput={(event) => {
+          typed = event.currentTarget.value;
+          fault = false;
+        }}
+        onblur={() => setBudget(job.id)}
+        onkeydown={(event) => {
+          if (event.key === 'Enter') setBudget(job.id);
+          else if (event.key === 'Escape') typed = undefined;
+        }}
+      />
       <i>{currencySign(spent.total.currency)}{spent.unpriced.length ? ' + ?' : ''}</i>
     </span>
   </div>
@@ -111,6 +142,18 @@
     gap: 6px;
     font-size: 16px;
     white-space: nowrap;
+  }
+  .budget {
+    flex: none;
+    width: 4ch;
+    field-sizing: content;
+    min-width: 2ch;
+    max-width: 9ch;
+    text-align: right;
+    font: inherit;
+  }
+  .over {
+    text-decoration: underline wavy;
   }
   .money i {
     font-style: normal;

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { staying, worth, WorthError } from '../../../src/core/donors/index.ts';
+import { overBudget } from '../../../src/core/plan/overBudget.ts';
 import { readWorth } from '../../../src/core/donors/schema.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { candidatesFor } from '../../../src/core/resolve/candidatesFor.ts';
@@ -8,7 +9,7 @@ import { foundOf } from '../../../src/core/plan/planOf.ts';
 import { withChange } from '../../../src/core/model/types/stages.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
-import { planWith } from '../../helpers/build.ts';
+import { jobWith, planWith, type Seats } from '../../helpers/build.ts';
 
 const fixed = (minor: number) => ({ lo: minor, hi: minor });
 
@@ -167,5 +168,54 @@ describe('plan/candidatesFor', () => {
     const donor = shop.machines.find((each) => each.id === 'M6')!;
     const parts = staying(foundOf(shop, donor.seats));
     expect(parts.find((each) => each.seat === 'board')?.says).to.equal('stays');
+  });
+});
+
+describe('donors/worth, what has no price', () => {
+  it('keeps the verdict open while a main part has none', () => {
+    const found = worth({
+      value: { lo: 30000, hi: 30000 },
+      fixes: [{ what: 'board' }],
+      asked: 5000,
+    });
+    expect(found.say)
+      .to.match(/^Open until board has a price/)
+      .and.not.contain('Worth it');
+    const dear = worth({ value: { lo: 1000, hi: 1000 }, fixes: [{ what: 'board' }], asked: 5000 });
+    expect(dear.say).to.contain('Too dear');
+  });
+});
+
+describe('donors/stays, the cooler', () => {
+  const says = (seats: Seats) =>
+    staying(planWith(seats)).find(({ seat }) => seat === 'cooler')?.says;
+  it("goes with a maker's board unless it has a kit of its own", () => {
+    const board = { format: "maker's own", mainPlug: 'main24' };
+    expect(says({ board, cooler: {} })).to.equal('goes');
+    expect(says({ board, cooler: { sockets: ['LGA1151'] } })).to.equal('may stay');
+    expect(says({ board: { format: 'ATX', mainPlug: 'main24' }, cooler: {} })).to.equal('may stay');
+  });
+});
+
+describe('plan/overBudget', () => {
+  const marks = (budget: number | undefined, price: number | undefined) => {
+    const { shop, job } = jobWith({ card1: {} });
+    const parts = shop.parts.map((part) => ({
+      ...part,
+      place: 'buy' as const,
+      ...(price !== undefined && { price: { minor: price, currency: 'EUR' } }),
+    }));
+    const asked =
+      budget === undefined ? job : { ...job, budget: { minor: budget, currency: 'EUR' } };
+    return overBudget(planOf({ ...shop, parts, jobs: [asked] }, asked)).map(({ mark, margin }) => [
+      mark,
+      margin?.lo,
+    ]);
+  };
+  it('is a sum of its own: Mend over it, Watch while something has no price', () => {
+    expect(marks(6000, 5000)).to.deep.equal([['clear', 10]]);
+    expect(marks(4000, 5000)).to.deep.equal([['mend', -10]]);
+    expect(marks(4000, undefined)).to.deep.equal([['watch', 40]]);
+    expect(marks(undefined, 5000)).to.deep.equal([]);
   });
 });

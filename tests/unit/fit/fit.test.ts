@@ -6,6 +6,7 @@ import { cardHeight } from '../../../src/core/fit/cardHeight.ts';
 import { cardLength } from '../../../src/core/fit/cardLength.ts';
 import { cardSlots } from '../../../src/core/fit/cardSlots.ts';
 import { coolerHeight } from '../../../src/core/fit/coolerHeight.ts';
+import { memoryHeight } from '../../../src/core/fit/memoryHeight.ts';
 import { coolerMount } from '../../../src/core/fit/coolerMount.ts';
 import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
 import { supplyBay } from '../../../src/core/fit/supplyBay.ts';
@@ -335,6 +336,34 @@ describe('fit/driveMounts', () => {
   });
 });
 
+describe('fit/memoryHeight', () => {
+  const found = (height: number | undefined, coolerRoom: number, applied: RemedyValue[] = []) =>
+    memoryHeight(
+      planWith(
+        {
+          case: { coolerRoom },
+          board: { socket: 'AM4' },
+          memory1: height === undefined ? { memoryForm: 'DIMM' } : { memoryForm: 'DIMM', height },
+        },
+        { applied },
+      ),
+    )[0];
+  /* AM4: the CPU's top 7 to 8 over the board; a slot 2 to 5. */
+  it('sums a module against the closed lid: 80 mm do not go under 50', () => {
+    const tall = found(80, 50);
+    expect(tall?.mark).to.equal('stop');
+    expect(tall?.margin).to.deep.equal({ lo: 50 + 7 - 5 - 80, hi: 50 + 8 - 2 - 80 });
+    expect(found(40, 50)?.mark).to.equal('clear');
+    expect(found(53, 50)?.mark).to.equal('watch');
+  });
+  it('asks nothing of bare modules under a high lid', () => {
+    expect(found(undefined, 150)).to.equal(undefined);
+    expect(
+      memoryHeight(planWith({ case: { class: 'tower' }, board: {}, memory1: { height: 200 } })),
+    ).to.deep.equal([]);
+  });
+});
+
 describe('fit/coolerMount', () => {
   const mark = (socket: string, sockets: string[]) =>
     the(coolerMount(planWith({ board: { socket }, cooler: { sockets } })), 'cooler-mount').mark;
@@ -351,6 +380,20 @@ describe('fit/coolerMount', () => {
     expect(mark('AM5', ['AM4'])).to.equal('watch');
     expect(mark('AM5', ['AM4', 'AM5'])).to.equal('clear');
     expect(mark('TR4', ['LGA4677'])).to.equal('mend');
+  });
+  it("takes no standard kit through a maker's plate that is fixed under the board", () => {
+    const plate = (coolerPlate: string) =>
+      the(
+        coolerMount(
+          planWith({ board: { socket: 'LGA1151', coolerPlate }, cooler: { sockets: ['LGA1151'] } }),
+        ),
+        'cooler-mount',
+      );
+    expect(plate("a maker's plate, fixed").mark).to.equal('mend');
+    expect(plate("a maker's plate, fixed").remedies.map(({ value }) => value.do)).to.not.include(
+      'fileSlots',
+    );
+    expect(plate('a plate that comes off').mark).to.equal('clear');
   });
   it('watches what nobody said', () => {
     const finding = the(coolerMount(planWith({ board: {}, cooler: {} })), 'cooler-mount');

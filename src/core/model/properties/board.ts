@@ -20,6 +20,11 @@ export const boardProperties = [
   list('holes', 'holes', 'Which holes has the board, by letter?'),
   shaped('holePlaces', 'hole places', 'Where are its holes, from any corner?', place),
   text('socket', 'socket', 'Which CPU socket is it?', socketNames),
+  text('coolerPlate', 'plate under the socket', 'What lies under the board at the socket?', [
+    'nothing',
+    'a plate that comes off',
+    "a maker's plate, fixed",
+  ]),
   text('memoryKind', 'RAM kind', 'Which RAM does it take?', Object.keys(memoryKinds)),
   text('memoryForm', 'RAM form', 'Long modules or short ones?', ['DIMM', 'SO-DIMM']),
   text('memorySort', 'modules it takes', 'Plain modules or registered ones?', [

@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { planOf } from '../../../src/core/plan/planOf.ts';
 import { handOver, putPart } from '../../../src/core/edits/edits.ts';
 import {
   dropEntry,
@@ -17,7 +18,7 @@ import { buyLine } from '../../../src/core/edits/tripEdits.ts';
 import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
 import { checkShop } from '../../../src/core/document/read.ts';
 import type { Job, Shop } from '../../../src/core/model/types/types.ts';
-import { donorAccount, jobAccount } from '../../../src/core/shop/accounts.ts';
+import { donorAccount, jobAccount } from '../../../src/core/donors/index.ts';
 import { costs } from '../../../src/core/shop/standing.ts';
 import { jobOver } from '../../helpers/build.ts';
 
@@ -46,10 +47,13 @@ const of = (shop: Shop): Job => shop.jobs[0] as Job;
 const run = (shop: Shop, ...edits: ((shop: Shop) => Shop)[]) =>
   edits.reduce((now, edit) => edit(now), shop);
 
-describe('plan/accounts', () => {
+/** The account of the job under test, over its plan. */
+const accountOf = (shop: Shop) => jobAccount(shop, of(shop), planOf(shop, of(shop)));
+
+describe('donors/accounts', () => {
   it('counts machine, parts that come and wants, each once', () => {
     const { shop } = bench();
-    const found = jobAccount(shop, of(shop));
+    const found = accountOf(shop);
     expect(found.costs).to.equal(6000 + 2000 + 400);
     expect(found.lines.map((line) => line.what)).to.have.members([
       shop.machines[0]?.name,
@@ -69,7 +73,7 @@ describe('plan/accounts', () => {
       writeEntry({ at, kind: 'cost', what: 'paste', money: eur(350), jobId: '1' }),
       writeEntry({ at, kind: 'cost', what: 'paint', money: eur(1250), jobId: '1' }),
     );
-    expect(jobAccount(after, of(after)).costs).to.equal(5500 + 1900 + 350 + 1250);
+    expect(accountOf(after).costs).to.equal(5500 + 1900 + 350 + 1250);
   });
   it('a gift costs nothing and is named with what it is worth', () => {
     const { shop } = bench();
@@ -80,7 +84,7 @@ describe('plan/accounts', () => {
       money: eur(1500),
       partId: 'T-supply',
     })(shop);
-    const found = jobAccount(after, of(after));
+    const found = accountOf(after);
     expect(found.costs).to.equal(6000 + 400);
     expect(found.gifts).to.equal(1500);
   });
@@ -92,7 +96,7 @@ describe('plan/accounts', () => {
       writeEntry({ at, kind: 'sale', what: 'old PSU', money: eur(1500), partId: 'F-supply' }),
     );
     expect(indexOf(after).parts.get('F-supply')).to.include({ place: 'gone', from: 'M1' });
-    const found = jobAccount(after, of(after));
+    const found = accountOf(after);
     expect(found.sales).to.equal(1500);
     expect(found.costs).to.equal(8400);
     expect(found.leftovers).to.deep.equal([]);
@@ -116,16 +120,16 @@ describe('plan/accounts', () => {
       money: { minor: 999, currency: 'USD' },
       jobId: '1',
     })(shop);
-    expect(jobAccount(dollars, of(dollars)).noRate).to.deep.equal(['riser (USD)']);
+    expect(accountOf(dollars).noRate).to.deep.equal(['riser (USD)']);
     const rated = setRate({ currency: 'USD', rate: '0.9' })(dollars);
-    expect(jobAccount(rated, of(rated)).costs).to.equal(8400 + 899);
+    expect(accountOf(rated).costs).to.equal(8400 + 899);
     expect(setRate({ currency: 'USD', rate: '' })(rated).settings.rates).to.deep.equal([]);
   });
   it('a leftover another job wants is none', () => {
     const { shop } = bench();
     const other = { ...of(shop), id: '2', changes: [{ seat: 'supply', partId: 'F-supply' }] };
     const both = { ...shop, jobs: [...shop.jobs, { ...other, machineId: undefined }] };
-    expect(jobAccount(both, of(both)).leftovers).to.deep.equal([]);
+    expect(accountOf(both).leftovers).to.deep.equal([]);
   });
 });
 
@@ -202,7 +206,7 @@ describe('edits/ledgerEdits', () => {
       ['paste', 450, 'T-supply', '1'],
       ['paste', 450, undefined, '1'],
     ]);
-    expect(jobAccount(after, of(after)).costs).to.equal(6000 + 450 + 450);
+    expect(accountOf(after).costs).to.equal(6000 + 450 + 450);
     const again = putPart('1', 'fan1', null)(after);
     expect(buyLine('paste', eur(450), at)(again)).to.equal(again);
   });

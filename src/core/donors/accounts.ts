@@ -1,8 +1,7 @@
-import { account, type Account, type Leftover, type Line } from '../donors/index.ts';
+import { account, type Account, type Leftover, type Line } from './ledger.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Entry, Job, Machine, Part, Shop } from '../model/types/types.ts';
-import { planOf } from '../plan/planOf.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
 
 /** The book laid out by what its lines are about; built once per book. */
@@ -50,7 +49,7 @@ function noted(
  * The account of a job: its machine, the parts that come, its wants, what the book says of the job and
  * what its leftovers fetched or would fetch. Every line counts once, however many tags it bears.
  */
-export function jobAccount(shop: Shop, job: Job, plan = planOf(shop, job)): Account {
+export function jobAccount(shop: Shop, job: Job, plan: Plan): Account {
   const book = bookOf(shop);
   const own = book.byJob.get(job.id) ?? [];
   const machine = plan.machine;

@@ -44,7 +44,7 @@ describe('fit, ways to make it fit', () => {
   });
 
   it('moves a part along its places: by hand and by key', async () => {
-    const shop = await openShop('/job/16/fit');
+    const shop = await openShop('/job/14/fit');
     const { page } = shop;
     await page.getByRole('button', { name: 'RAM 1', exact: true }).press('Enter');
     await page
@@ -54,7 +54,7 @@ describe('fit, ways to make it fit', () => {
     await stored<Job>(
       page,
       'jobs',
-      '16',
+      '14',
       (job) => job?.applied.some(({ do: what }) => what === 'slotFurther') === true,
     );
     const part = page.locator('svg.cut').first().locator('g.part.memory').first();
@@ -62,7 +62,8 @@ describe('fit, ways to make it fit', () => {
     if (!box) throw new Error('RAM is not drawn');
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
-    await page.mouse.move(box.x - 40, box.y + box.height / 2, { steps: 6 });
+    /* Moved two slots further, it goes back toward the CPU. */
+    await page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 6 });
     await page.locator('.held').waitFor();
     await page.mouse.up();
     expect(await page.locator('.held').count()).to.equal(0);

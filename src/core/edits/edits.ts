@@ -10,7 +10,9 @@ import { inStages, stageOf, withChange } from '../model/types/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { compareInventory } from '../intake/compare.ts';
+import { splitBundle, type BundlePiece } from '../donors/index.ts';
 import { mergeFacts } from '../intake/merge.ts';
+import type { Money } from '../units/money.ts';
 import { recordOf } from '../record/sheet.ts';
 import type { Incomplete } from '../model/types/recordTypes.ts';
 import { hangOn } from '../remedies/hangOn.ts';
@@ -100,6 +102,18 @@ export const editPart = (id: string, fields: Partial<Omit<Part, 'id' | 'kind'>>)
   draft((shop) => {
     const found = shop.parts.find((each) => each.id === id);
     if (found) Object.assign(found, fields);
+  });
+
+/** One price for several parts, parted by weight; what is dead is marked so and costs nothing. */
+export const priceBundle = (price: Money, pieces: readonly BundlePiece[]): Edit =>
+  draft((shop) => {
+    const split = splitBundle(price, pieces);
+    for (const { partId, dead } of pieces) {
+      const part = shop.parts.find((each) => each.id === partId);
+      if (!part) continue;
+      part.price = split.get(partId);
+      if (dead) part.condition = 'dead';
+    }
   });
 
 export const editSettings = (fields: Partial<Shop['settings']>): Edit =>

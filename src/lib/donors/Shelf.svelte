@@ -13,6 +13,7 @@
   import { outsideOf } from '$lib/draw/sizes.ts';
   import LongList from '$lib/ui/LongList.svelte';
   import PartSheet from '$lib/parts/PartSheet.svelte';
+  import Bundle from './Bundle.svelte';
   import PriceLists from './PriceLists.svelte';
   import Strip from './Strip.svelte';
 
@@ -91,6 +92,7 @@
 </ul>
 
 <PriceLists />
+<Bundle />
 <label class="search"
   ><span class="visually-hidden">Search the shelf</span>
   <input bind:value={query} placeholder="fan 92 · ddr4 8 · a tag" /></label

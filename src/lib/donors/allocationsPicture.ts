@@ -32,10 +32,12 @@ export interface Picture {
 export const HEAD = 26;
 const ROW = 24;
 const GAP = 12;
+/** From the head of a source to the parts nobody has planned: clear of the last row's label. */
+const SPARE = 30;
 /** A donor is drawn with its parts nobody has planned, some three in a row. */
 const DRAWN = 74;
 const sourceLeast = (spare: number) =>
-  spare === 0 ? HEAD : Math.max(DRAWN, 30 + 27 * Math.ceil(spare / 2.6));
+  spare === 0 ? HEAD : Math.max(DRAWN, 36 + 27 * Math.ceil(spare / 2.6));
 
 /**
  * Strands of the job in hand and strands with trouble are drawn one by one; the others of one source and one
@@ -84,7 +86,7 @@ export function allocationsPicture(
       /* Labels of single strands need the whole width: what is spare stands under them. */
       const under = end === 'y0' && own.some(({ single }) => single) ? rows - HEAD : 0;
       const height = Math.max(least(id) + under, rows);
-      const box = { id, y, height, inHead, spareY: y + under + 24, ribbons: own };
+      const box = { id, y, height, inHead, spareY: y + under + SPARE, ribbons: own };
       y += height + GAP;
       return box;
     });

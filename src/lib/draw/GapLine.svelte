@@ -36,6 +36,8 @@
     stroke-width: 2.5;
   }
   .gap-text {
+    /* The part under it is what the hand grabs. */
+    pointer-events: none;
     paint-order: stroke;
     stroke: var(--tape);
     stroke-width: 5px;

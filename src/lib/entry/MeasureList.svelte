@@ -32,15 +32,33 @@
 
   /** Kept; the light and the hands go to the next question. */
   function keep(question: Question, value: number): void {
-    answerThen(question, view, () => measureInto(question, { lo: value, hi: value }));
+    answerThen(
+      question,
+      view,
+      () => measureInto(question, { lo: value, hi: value }),
+      () => list,
+    );
   }
+  const yes = (question: Question, is: boolean) =>
+    answerThen(
+      question,
+      view,
+      () => answerYesNo(question, is),
+      () => list,
+    );
   async function comeTo(): Promise<void> {
     await tick();
     items?.querySelector<HTMLElement>('li.lit :is(input, select, .answers button)')?.focus();
   }
 
   function choose(question: Question, text: string): void {
-    if (text !== '') answerThen(question, view, () => measureInto(question, { text }));
+    if (text !== '')
+      answerThen(
+        question,
+        view,
+        () => measureInto(question, { text }),
+        () => list,
+      );
   }
 </script>
 
@@ -64,14 +82,8 @@
             >
             {#if question.yesNo}
               <span class="answers">
-                <button
-                  onclick={() => answerThen(question, view, () => answerYesNo(question, true))}
-                  >Yes</button
-                >
-                <button
-                  onclick={() => answerThen(question, view, () => answerYesNo(question, false))}
-                  >No</button
-                >
+                <button onclick={() => yes(question, true)}>Yes</button>
+                <button onclick={() => yes(question, false)}>No</button>
                 <MeasureField
                   compact
                   open

@@ -140,26 +140,32 @@ function answerLit(value: AnswerValue, view: JobView | undefined): boolean {
 export const measureInto = ({ input, part }: Question, value: AnswerValue): Promise<void> =>
   recordFact(part, input.key, value);
 
-/** Answers a question and lights the one after it, where that is still asked. */
+/**
+ * Answers a question and lights the one after it, where that is still asked; `among` is what the list in the
+ * hands shows, all questions of the job where there is none.
+ */
 export function answerThen(
   question: Question,
   view: JobView | undefined,
   answer: () => void,
+  among: () => readonly Question[] = () => view?.questions ?? [],
 ): void {
-  const after = keyAfter(questionKey(question), view);
+  const after = keyAfter(questionKey(question), among());
   answer();
-  const asked = (view?.questions ?? []).map(questionKey);
+  const left = among();
   uiState.measuring =
-    after !== undefined && asked.includes(after) ? after : keyAfter(undefined, view);
+    after !== undefined && left.some((each) => questionKey(each) === after)
+      ? after
+      : keyAfter(undefined, left);
 }
 
 export function nextQuestion(view: JobView | undefined): void {
-  uiState.measuring = keyAfter(uiState.measuring, view);
+  uiState.measuring = keyAfter(uiState.measuring, view?.questions ?? []);
 }
 
 /** The question after one, round about, in the order in which they are asked on screen. */
-function keyAfter(key: string | undefined, view: JobView | undefined): string | undefined {
-  const asked = (view?.questions ?? []).map(questionKey);
+function keyAfter(key: string | undefined, questions: readonly Question[]): string | undefined {
+  const asked = questions.map(questionKey);
   const order = uiState.order?.filter((each) => asked.includes(each)) ?? asked;
   return order[order.indexOf(key ?? '') + 1] ?? order[0];
 }

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { formatLength, lengthsIn } from '$core/units/length.ts';
   import { applyRemedy } from '$core/edits/edits.ts';
-  import { area as areaShape } from '$core/model/types/shapes.ts';
+  import { area as areaShape, type Area } from '$core/model/types/shapes.ts';
   import { sameContent } from '$core/shop/items.ts';
   import { recordItems } from '$lib/shop/recordFact.ts';
+  import { nextPort, shifted, standardOpening } from '$core/fit/pickPort.ts';
   import { portViews, readArea, rearPorts } from '$core/fit/rear.ts';
+  import { portKinds } from '$core/standards/ports.ts';
   import { listAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -43,6 +45,22 @@
       fault[key] = `${(error as Error).message}. Kept as typed.`;
     }
   }
+
+  /** A picked one is added as it stands; the figures are moved afterwards. */
+  const picked = (
+    key: 'ports' | 'openings',
+    placed: Placed | undefined,
+    make: (have: readonly Area[]) => Area,
+  ) =>
+    placed &&
+    void recordItems(placed.part, key, (items: readonly Area[]) => [...items, make(items)]);
+
+  /** One area along the rear by so many mm. */
+  const move = (key: 'ports' | 'openings', placed: Placed | undefined, area: Area, byMm: number) =>
+    placed &&
+    void recordItems(placed.part, key, (items: readonly Area[]) =>
+      items.map((each) => (sameContent(each, area) ? shifted(each, byMm) : each)),
+    );
 
   const cuts = $derived(views.flatMap((each) => each.cut ?? []));
   const cutLines = $derived(
@@ -97,10 +115,37 @@
     {#each [{ key: 'ports' as const, label: 'Ports of the board', placed: board, have: ports, hint: 'HDMI 20-38 2-12' }, { key: 'openings' as const, label: 'Cut-outs of the case', placed: shell, have: openings, hint: 'window 4-160 0-42' }] as list (list.key)}
       <section>
         <h2>{list.label}</h2>
+        <p class="picks" role="group" aria-label="{list.label}: pick one">
+          {#if list.key === 'ports'}
+            {#each portKinds as kind (kind.name)}
+              <button onclick={() => picked('ports', board, (have) => nextPort(have, kind))}
+                >{kind.name}</button
+              >
+            {/each}
+          {:else}
+            <button onclick={() => picked('openings', shell, standardOpening)}
+              >Standard opening</button
+            >
+          {/if}
+        </p>
         <ul>
           {#each list.have as area, i (areaShape.write(area) + i)}
             <li>
               <span class="figure">{areaShape.write(area)}</span>
+              <span class="nudge">
+                {#each [-5, -1, 1, 5] as by (by)}
+                  <button
+                    aria-label="{area.name} {length(Math.abs(by))} to the {by < 0
+                      ? 'left'
+                      : 'right'}"
+                    onclick={() => move(list.key, list.placed, area, by)}
+                    title={length(Math.abs(by))}
+                    >{by < 0 ? '−' : '+'}{lengths === 'mm'
+                      ? Math.abs(by)
+                      : length(Math.abs(by)).replace(/ ?in$/, '')}</button
+                  >
+                {/each}
+              </span>
               <button
                 class="drop"
                 aria-label="Drop {area.name}"
@@ -193,7 +238,7 @@
     gap: 8px 28px;
   }
   section {
-    flex: 1 1 230px;
+    flex: 1 1 350px;
   }
   h2 {
     font: 600 17px var(--face-head);
@@ -211,7 +256,39 @@
     align-items: center;
     min-height: 32px;
   }
+  .picks {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    margin: 4px 0;
+  }
+  .picks button,
+  .nudge button {
+    min-width: 40px;
+    min-height: 36px;
+    padding: 0 8px;
+    border: 1px solid var(--line);
+    background: none;
+    color: var(--ink);
+    font: 500 15px var(--face-head);
+  }
+  .nudge {
+    display: flex;
+    gap: 2px;
+    margin-left: auto;
+  }
+  .nudge button {
+    min-width: 32px;
+    min-height: 32px;
+    padding: 0 4px;
+    font: 13px var(--face-figure);
+  }
+  li .figure {
+    font-size: 15px;
+    white-space: nowrap;
+  }
   .drop {
+    white-space: nowrap;
     border: 0;
     background: none;
     color: var(--ink-soft);

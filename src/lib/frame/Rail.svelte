@@ -65,10 +65,10 @@
   .item {
     display: grid;
     grid-template-columns: 14px 1fr auto;
-    gap: 8px;
+    gap: 6px;
     align-items: center;
     min-height: 50px;
-    padding: 0 8px 0 14px;
+    padding: 0 6px 0 10px;
     border-left: 5px solid transparent;
     color: inherit;
     text-decoration: none;
@@ -99,12 +99,12 @@
   }
   .counts {
     display: flex;
-    gap: 5px;
+    gap: 3px;
   }
   .count {
     display: flex;
     align-items: center;
-    gap: 2px;
+    gap: 1px;
     font-size: 14px;
   }
   .count b {

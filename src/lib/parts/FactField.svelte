@@ -55,8 +55,8 @@
 {:else if property.measure === 'list'}
   <ListField
     {property}
-    items={isList(fact) ? fact.items : []}
-    onitems={(items) => onfact(items.length > 0 ? { items } : undefined)}
+    items={isList(fact) ? fact.items : undefined}
+    onitems={(items) => onfact(items && { items })}
   />
 {:else}
   <MeasureField

@@ -1,15 +1,22 @@
 <script lang="ts">
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
-  import { isPlugList, listLike, readList, writeList } from '$core/model/properties/listText.ts';
+  import {
+    isPlugList,
+    listLike,
+    NONE,
+    readList,
+    writeList,
+  } from '$core/model/properties/listText.ts';
   import type { Item } from '$core/model/types/shapes.ts';
   import PlugSteppers from './PlugSteppers.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   interface Props {
     property: Property;
-    items: readonly Item[];
-    /** The whole list, on Enter or on leaving; one that cannot be read stays with its fault. */
-    onitems: (items: Item[]) => void;
+    /** Undefined: nobody looked; empty: looked at, and there is none. */
+    items: readonly Item[] | undefined;
+    /** The whole list, on Enter or on leaving; one that cannot be read stays with its fault. Undefined: forgotten. */
+    onitems: (items: Item[] | undefined) => void;
   }
   const { property, items, onitems }: Props = $props();
   const id = $props.id();
@@ -22,8 +29,8 @@
     const read = readList(typed, property, plugIds);
     fault = 'fault' in read ? `${read.fault} Kept as typed.` : '';
     if ('fault' in read) return;
+    onitems(typed.trim() === '' ? undefined : read.items);
     typed = undefined;
-    onitems(read.items);
   }
 </script>
 
@@ -31,7 +38,7 @@
   {property.label}
   <input
     {id}
-    value={typed ?? writeList(property.key, items)}
+    value={typed ?? (items?.length === 0 ? NONE : writeList(property.key, items ?? []))}
     maxlength="4000"
     placeholder={listLike(property)}
     autocomplete="off"
@@ -54,7 +61,7 @@
 {#if isPlugList(property.key) && property.options}
   <PlugSteppers
     options={property.options}
-    items={items as readonly string[]}
+    items={(items ?? []) as readonly string[]}
     onitems={(next) => {
       typed = undefined;
       fault = '';

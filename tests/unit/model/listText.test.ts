@@ -50,4 +50,9 @@ describe('model/listText', () => {
       }
     expect(lists).to.be.above(20);
   });
+  it('takes the word none for a list somebody looked at and found nothing for', () => {
+    expect(read('case', 'fanMounts', 'none')).to.deep.equal({ items: [] });
+    expect(read('board', 'fanHeaders', ' None ')).to.deep.equal({ items: [] });
+    expect(read('case', 'vents', 'none')).to.deep.equal({ items: [] });
+  });
 });

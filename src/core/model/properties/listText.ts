@@ -21,12 +21,15 @@ const parted = (key: string) =>
 export const writeList = (key: string, items: readonly Item[]): string =>
   itemTexts(key, items).join(parted(key) ? ', ' : ' ');
 
+/** The word for a list somebody looked at and found nothing for. */
+export const NONE = 'none';
+
 /** What an item of this list looks like. */
 export const listLike = ({ key, options, shape }: Property): string =>
   shape?.like ?? writeList(key, options?.slice(0, 3) ?? []);
 
 /**
- * The items of a typed line, or a sentence about the first that is none. `plugIds`: every plug the shop
+ * The items of a typed line, none of them for `none`, or a sentence about the first that is none. `plugIds`: every plug the shop
  * knows, for lists of plugs without options of their own.
  */
 export function readList(
@@ -34,6 +37,7 @@ export function readList(
   { key, options, shape }: Property,
   plugIds: readonly string[],
 ): { items: Item[] } | { fault: string } {
+  if (text.trim().toLowerCase() === NONE && !options?.includes(NONE)) return { items: [] };
   if (isPlugList(key)) {
     const read = plugsSaid(text, options ?? plugIds);
     return 'ids' in read ? { items: read.ids } : read;

@@ -3,6 +3,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
 import { partsOfKind, isApplied, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { paint } from './lid.ts';
+import { standOf } from './stands.ts';
 import { cardBend } from './space/onBoard.ts';
 import { commonPractice } from '../standards/source.ts';
 import { cageOut } from '../remedies/cageOut.ts';
@@ -21,7 +22,8 @@ export function cardLength(plan: Plan): Finding[] {
   const stillIn = numberAt(plan, shell, 'cageGain') !== undefined && !isApplied(plan, cage);
   return partsOfKind(plan, 'card').flatMap((placed) => {
     const length = numberAt(plan, placed, 'length');
-    if (!room || !length) return [];
+    /* On a ribbon it stands where somebody put it: the room from the slot is no room of its. */
+    if (!room || !length || standOf(plan, placed).way === 'ribbon') return [];
     const cut = cutFront({ seat: placed.seat });
     const terms: Term[] = [
       termOf(shell, 'cardRoom', 'room from the bracket', 1, room),

@@ -3,6 +3,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
+import { standOf } from './stands.ts';
 import { range } from '../units/range.ts';
 
 /** From so many lanes on a card wants a long slot, or one open at its end. */
@@ -39,7 +40,8 @@ function longSlots(plan: Plan, cards: readonly Placed[]): Finding[] {
 /** Slots all cards take together against the openings in the rear wall. */
 export function cardSlots(plan: Plan): Finding[] {
   const shell = partOfKind(plan, 'case');
-  const cards = partsOfKind(plan, 'card');
+  /* Lying or on a ribbon a card takes openings of its own, along the way it lies. */
+  const cards = partsOfKind(plan, 'card').filter((placed) => standOf(plan, placed).way === 'slot');
   const openings = shell && numberAt(plan, shell, 'slots');
   if (!shell || !openings || cards.length === 0) return [];
   const terms: Term[] = [termOf(shell, 'slots', 'openings', 1, openings)];

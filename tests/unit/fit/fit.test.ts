@@ -9,8 +9,10 @@ import { coolerHeight } from '../../../src/core/fit/coolerHeight.ts';
 import { memoryHeight } from '../../../src/core/fit/memoryHeight.ts';
 import { coolerMount } from '../../../src/core/fit/coolerMount.ts';
 import { driveMounts } from '../../../src/core/fit/driveMounts.ts';
+import { spaceOf } from '../../../src/core/fit/space/space.ts';
 import { supplyBay } from '../../../src/core/fit/supplyBay.ts';
-import { planWith, the, type Value } from '../../helpers/build.ts';
+import type { Plan } from '../../../src/core/model/lookup/plan.ts';
+import { planWith, the, type Seats, type Value } from '../../helpers/build.ts';
 import { cageOut } from '../../../src/core/remedies/cageOut.ts';
 import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
 import { drill } from '../../../src/core/remedies/drill.ts';
@@ -333,6 +335,54 @@ describe('fit/driveMounts', () => {
     expect(driveMounts(planWith({ case: { bays35: 0 }, drive1: { form: 'M.2' } }))).to.deep.equal(
       [],
     );
+  });
+});
+
+describe('fit/stands, a card that does not stand in its slot', () => {
+  const seats = (sort: string, more: Seats[string] = {}): Seats => ({
+    case: {
+      cardHeightRoom: 72,
+      cardRoom: 200,
+      slots: 1,
+      innerWidth: 92,
+      innerHeight: 330,
+      innerDepth: 370,
+    },
+    board: { format: 'microATX', socket: 'AM4' },
+    card1: { length: 230, height: 111, slotsWide: 2, plugs: [] },
+    small1: { sort, carries: 'card1', ...more },
+  });
+  const ids = (plan: Plan) =>
+    [...cardHeight(plan), ...cardLength(plan), ...cardSlots(plan)]
+      .filter(({ mark }) => mark === 'stop')
+      .map(({ id }) => id);
+  it('a full card flat on a riser is no card over the lid', () => {
+    expect(ids(planWith(seats('screw M3')))).to.include.members([
+      'card-height:card1',
+      'card-slots',
+    ]);
+    expect(ids(planWith(seats('riser')))).to.deep.equal(['card-length:card1']);
+    expect(ids(planWith(seats('ribbon riser')))).to.deep.equal([]);
+  });
+  /* Two slots are 40.64; the seat of the slot stands 8 to 11 over the board. */
+  it('lying, what the riser lifts it and its slots count under the lid', () => {
+    const flat = (rise?: number) =>
+      the(
+        cardHeight(planWith(seats('riser', rise === undefined ? {} : { rise }))),
+        'card-flat:card1',
+      );
+    expect(flat(30).margin?.lo).to.be.closeTo(72 + 8 - 30 - 2 * 20.32, 1e-9);
+    expect(flat(30).mark).to.equal('clear');
+    expect(flat(45).mark).to.equal('stop');
+    expect(flat().mark).to.equal('watch');
+    expect(flat().terms.find(({ input }) => input?.key === 'rise')?.value).to.deep.equal({
+      lo: 15,
+      hi: 45,
+    });
+  });
+  it('is drawn in its slot and judged against nothing there', () => {
+    const box = spaceOf(planWith(seats('riser')))?.boxes.find(({ seat }) => seat === 'card1');
+    expect(box?.what).to.equal('guess');
   });
 });
 

@@ -1,10 +1,4 @@
-import {
-  partsOfKind,
-  isApplied,
-  partOfKind,
-  textAt,
-  type Plan,
-} from '../../model/lookup/plan.ts';
+import { partsOfKind, isApplied, partOfKind, textAt, type Plan } from '../../model/lookup/plan.ts';
 import { driveSize, box } from './onBoard.ts';
 import type { Box } from './box.ts';
 import { radiator, supplyFormat } from '../../standards/room.ts';

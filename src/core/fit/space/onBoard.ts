@@ -14,6 +14,7 @@ import { SLOT_PITCH_MM } from '../../standards/boards.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../../standards/room.ts';
 import { range, type Range } from '../../units/range.ts';
 import type { Box, BoxWhat } from './box.ts';
+import { standOf } from '../stands.ts';
 import {
   beyond,
   coord,
@@ -185,6 +186,9 @@ export function cardBoxes(plan: Plan, at: Places): Box[] {
     const end = coord(length);
     const top = beyond(slotW, flipped(height));
     slot = beyond(slot, slots);
+    /* On a riser or a ribbon it lies or stands elsewhere: drawn in its slot, judged nowhere. */
+    if (standOf(plan, placed).way !== 'slot')
+      return [box(placed, 'guess', name, { x: [origin, end], y, w: [top, slotW] })];
     const boxes = [box(placed, 'body', name, { x: [origin, end], y, w: [top, slotW] })];
     const bend = cardBend(plan, placed);
     if (bend) {

@@ -124,6 +124,11 @@ export const smallProperties = [
   text('sort', 'sort', 'What sort of part is it?', smallSorts),
   num('count', 'count', 'count', 'How many are there?', 10000, 20),
   text('plug', 'plug', 'Which plug has it?'),
+  mm(
+    'rise',
+    'slot of the riser over the board',
+    "How high over the board does the riser's slot stand?",
+  ),
   text('belongsTo', 'PSU it belongs to', 'Which PSU, or model of PSU, did this lead come with?'),
   shaped(
     'buzzed',

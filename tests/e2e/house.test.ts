@@ -11,6 +11,7 @@ import {
   retype,
   type Shop,
   stored,
+  unfoldClear,
   visit,
   watch,
 } from './helpers/app.ts';
@@ -336,11 +337,13 @@ describe('state', () => {
   it('measures into the model: the twin has it too', async () => {
     const { page } = shop;
     await visit(page, '/job/14/fit');
+    await unfoldClear(page);
     await page.locator('#sum-cooler-height').getByRole('button').click();
     await retype(page.getByLabel(/cooler height clearance/), '150');
     await page.keyboard.press('Enter');
     await page.locator('#sum-cooler-height').getByText('92').first().waitFor();
     await visit(page, '/job/5/fit');
+    await page.locator('#sum-cooler-height').getByRole('button').first().click();
     await page.locator('#sum-cooler-height').getByText('150').first().waitFor();
   });
 
@@ -352,6 +355,7 @@ describe('state', () => {
     it(`says at its place what is wrong with "${typed}" and keeps the figure`, async () => {
       const { page } = shop;
       await visit(page, '/job/14/fit');
+      await unfoldClear(page);
       await page.locator('#sum-cooler-height').getByRole('button').click();
       const field = page.getByLabel(/cooler height clearance/);
       await retype(field, '');

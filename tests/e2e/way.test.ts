@@ -4,7 +4,7 @@ import { PDFDocument } from 'pdf-lib';
 import type { Job, Machine } from '../../src/core/model/types/types.ts';
 import { readShop } from '../../src/core/document/read.ts';
 import { fixture } from '../helpers/fixture.ts';
-import { openShop, ready, retype, type Shop, stored } from './helpers/app.ts';
+import { openShop, ready, retype, type Shop, stored, unfoldClear } from './helpers/app.ts';
 
 /** The whole way of a machine, from the bench to the swap sheet, with a real machine's dump. */
 describe('the whole way', () => {
@@ -61,6 +61,7 @@ describe('the whole way', () => {
     await page.getByRole('link', { name: /Watts/ }).click();
     await page.locator('#sum-supply-total').waitFor();
     await page.getByRole('link', { name: /Fit/ }).click();
+    await unfoldClear(page);
     await page.locator('#sum-card-length\\:card1').getByText('19').waitFor();
 
     await page.getByRole('link', { name: /Work order/ }).click();
@@ -243,6 +244,8 @@ describe('the whole way', () => {
     await page.getByRole('link', { name: /Plugs/ }).click();
     const sum = page.locator('#sum-main-plug');
     await sum.getByRole('button', { name: /Adapter ATX 24-pin/ }).click();
+    /* Taken it is a Watch, a line until it is pressed. */
+    await sum.locator('button.line').click();
     await sum.getByText('taken', { exact: true }).waitFor();
     expect(await sum.getByRole('button', { name: /Adapter/ }).count()).to.equal(0);
     await stored<Job>(page, 'jobs', '14', (job) => job?.wants.length === 1);

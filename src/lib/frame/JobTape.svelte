@@ -6,6 +6,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
+  import Mark from '$lib/ui/Mark.svelte';
   import Sum from '$lib/ui/Sum.svelte';
   import { stationName } from '$lib/frame/stations.ts';
   import Tape from '$lib/frame/Tape.svelte';
@@ -22,6 +23,11 @@
   const here = $derived(view.found.filter((finding) => everything || finding.station === station));
   const open = $derived(here.filter((finding) => finding.mark !== 'clear'));
   const clear = $derived(here.filter((finding) => finding.mark === 'clear'));
+  /** What is chosen or has just turned stands open among what is; the rest of what is clear is a number. */
+  const shown = $derived(
+    clear.filter(({ id }) => uiState.chosen === id || view.flips.get(id) !== undefined),
+  );
+  const folded = $derived(clear.filter((finding) => !shown.includes(finding)));
   const elsewhere = $derived(
     view.found.filter((finding) => finding.mark !== 'clear').length - open.length,
   );
@@ -40,6 +46,17 @@
   }
 </script>
 
+{#snippet line(finding: Finding)}
+  <Sum
+    {finding}
+    lengths={shopStore.shop.settings.unit}
+    folded={uiState.chosen !== finding.id}
+    chosen={uiState.chosen === finding.id}
+    flip={view.flips.get(finding.id)}
+    onchoose={() => choose(finding)}
+  />
+{/snippet}
+
 <Tape title={stationName(station)} aside={elsewhere > 0 ? `${elsewhere} elsewhere` : ''}>
   <QuickSums job={view.job} />
   {#if view.flips.size > 0}
@@ -56,23 +73,23 @@
       <Sum
         {finding}
         lengths={shopStore.shop.settings.unit}
+        folded={finding.mark === 'watch' && uiState.chosen !== finding.id}
         chosen={uiState.chosen === finding.id}
         flip={view.flips.get(finding.id)}
         onchoose={() => choose(finding)}
         ontake={(remedy) => take(finding, remedy)}
       />
     {/each}
-    {#each clear as finding (finding.id)}
-      <Sum
-        {finding}
-        lengths={shopStore.shop.settings.unit}
-        folded={uiState.chosen !== finding.id}
-        chosen={uiState.chosen === finding.id}
-        flip={view.flips.get(finding.id)}
-        onchoose={() => choose(finding)}
-      />
-    {/each}
+    {#each shown as finding (finding.id)}{@render line(finding)}{/each}
   </ul>
+  {#if folded.length > 0}
+    <details class="clear">
+      <summary><Mark mark="clear" size={16} /> {folded.length} clear</summary>
+      <ul>
+        {#each folded as finding (finding.id)}{@render line(finding)}{/each}
+      </ul>
+    </details>
+  {/if}
   <MeasureList {view} only={everything ? undefined : ids} />
   {#if view.job && view.job.applied.length > 0}
     <section class="ink" aria-label="Remedies taken">
@@ -99,6 +116,16 @@
   ul {
     margin: 0;
     padding: 0;
+  }
+  .clear summary {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    min-height: 40px;
+    padding: 0 14px 0 19px;
+    color: var(--ink-soft);
+    font-size: 15px;
+    cursor: pointer;
   }
   .flips {
     padding: 6px 14px 6px 19px;

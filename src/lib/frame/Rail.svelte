@@ -2,6 +2,10 @@
   import { resolve } from '$app/paths';
   import type { StationId } from '$core/findings/finding.ts';
   import type { Counts } from '$core/plan/run.ts';
+  import Redo from '@lucide/svelte/icons/redo-2';
+  import Undo from '@lucide/svelte/icons/undo-2';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { undo } from '../entry/act.ts';
   import Mark from '../ui/Mark.svelte';
   import { stations } from './stations.ts';
 
@@ -51,6 +55,14 @@
       </span>
     {/if}
   {/each}
+  <span class="back">
+    <button title="Undo (u)" aria-label="Undo" onclick={() => void undo()}
+      ><Undo size={20} /></button
+    >
+    <button title="Redo (U)" aria-label="Redo" onclick={() => void shopStore.redo()}
+      ><Redo size={20} /></button
+    >
+  </span>
 </nav>
 
 <style>
@@ -110,7 +122,32 @@
   .count b {
     font-weight: 500;
   }
+  .back {
+    display: flex;
+    gap: 4px;
+    margin-top: auto;
+    padding: 8px 10px;
+  }
+  .back button {
+    display: grid;
+    flex: 1;
+    place-items: center;
+    min-width: 44px;
+    height: 44px;
+    border: 1px solid var(--mat-soft);
+    background: none;
+    color: var(--mat-ink);
+  }
+  .back button:hover {
+    background: var(--mat-deep);
+  }
   @media (max-width: 1000px) {
+    .back {
+      flex-direction: column;
+    }
+    .back button {
+      flex: none;
+    }
     .item {
       grid-template-columns: 14px 1fr;
       padding: 4px 4px 4px 8px;
@@ -137,6 +174,10 @@
       border-left: 0;
       border-top: 4px solid transparent;
       white-space: nowrap;
+    }
+    .back {
+      flex-direction: row;
+      margin: 0 0 0 auto;
     }
     [aria-current] {
       border-top-color: var(--accent);

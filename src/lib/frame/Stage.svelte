@@ -43,8 +43,11 @@
   }
   .tools {
     display: flex;
+    flex-wrap: wrap;
     gap: 8px;
     margin-left: auto;
+    /* Names of views are whole words. */
+    overflow-wrap: normal;
   }
   .tape-button {
     display: none;

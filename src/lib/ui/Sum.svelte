@@ -149,9 +149,9 @@
     font-size: 15px;
   }
   .label {
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
+    min-width: 0;
+    line-height: 1.2;
+    overflow-wrap: anywhere;
   }
   dl {
     margin: 2px 0 0;

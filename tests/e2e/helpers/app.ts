@@ -80,6 +80,12 @@ export async function ready(page: Page): Promise<void> {
   await page.waitForFunction(() => (document.querySelector('#stage h1')?.textContent ?? '') !== '');
 }
 
+/** What is clear lies folded on the tape: this lays it open. */
+export async function unfoldClear(page: Page): Promise<void> {
+  const fold = page.locator('details.clear');
+  await fold.evaluate((node: HTMLDetailsElement) => (node.open = true));
+}
+
 /** Waits until the shop in the browser's store fulfils a condition. */
 export async function stored<T>(
   page: Page,

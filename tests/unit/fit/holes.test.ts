@@ -161,6 +161,15 @@ describe('fit/holes, whose board', () => {
     expect(answer.say).to.contain('hole 7');
     expect(answer.candidates[0]?.extra).to.deep.equal([6]);
   });
+  it('names holes as not there only when all were measured', () => {
+    const points = [...at('C', 'F', 'H', 'J', 'L', 'M'), { x: 120, y: 100 }];
+    const said = (all: boolean | undefined) => identifyBoard({ points, accuracyMm: 0.3, all }).say;
+    expect(said(undefined)).to.contain('hole 7').and.not.contain('are not there');
+    const five = [...at('C', 'F', 'H', 'J', 'S'), { x: 120, y: 100 }];
+    expect(identifyBoard({ points: five, accuracyMm: 0.3, all: true }).say).to.contain(
+      'are not there',
+    );
+  });
   it("knows no board of its maker's own", () => {
     const points = [
       { x: 0, y: 0 },

@@ -10,6 +10,10 @@ import { lastChance } from '../../../src/core/plan/lastChance.ts';
 import { foundOf, planOf } from '../../../src/core/plan/planOf.ts';
 import { answered, questions } from '../../../src/core/plan/questions.ts';
 import { candidates, remediesFor } from '../../../src/core/resolve/otherParts.ts';
+import { gap } from '../../../src/core/findings/gap.ts';
+import { plain } from '../../../src/core/findings/terms.ts';
+import { commonPractice } from '../../../src/core/standards/source.ts';
+import { range } from '../../../src/core/units/range.ts';
 import { countByStation, runChecks, tightest } from '../../../src/core/plan/run.ts';
 import { buyLine } from '../../../src/core/edits/tripEdits.ts';
 import { tripList } from '../../../src/core/shop/shopping.ts';
@@ -63,6 +67,24 @@ describe('plan/run', () => {
   it('names the tightest measure before a count', () => {
     expect(tightest(check(demo, '14'))?.id).to.equal('card-length:card1');
     expect(tightest([])).to.equal(undefined);
+    /* Ten spare of a hundred is nearer to trouble than eight of twenty. */
+    const sum = (id: string, room: number, ...needs: number[]) =>
+      gap({
+        id,
+        station: 'fit',
+        title: id,
+        seats: [],
+        unit: 'mm',
+        terms: [
+          plain('room', range(room), 1),
+          ...needs.map((need) => plain('need', range(need), -1)),
+        ],
+        minimumMargin: 0,
+        source: commonPractice,
+        undoMinutes: 1,
+        say: () => '.',
+      });
+    expect(tightest([sum('roomy', 28, 20), sum('tight', 110, 5, 95)])?.id).to.equal('tight');
   });
 });
 

@@ -14,7 +14,7 @@ export interface WorthInput {
   /** Without a price: named, not guessed. */
   fixes: readonly { what: string; price?: Amount | undefined }[];
   asked?: number | undefined;
-  /** Hours of hands and what one is worth; left out where nobody counts them. */
+  /** Hours of hands, and what one is worth where somebody counts them: else it leaves so much before the work. */
   hours?: { lo: number; hi: number } | undefined;
   anHour?: number | undefined;
   seed?: number;
@@ -82,9 +82,17 @@ export function worth({ value, fixes, asked, hours, anHour, seed = 1 }: WorthInp
     pays,
     decides,
     unpriced,
-    say: sayOf(breakEven, pays, decides, unpriced),
+    say:
+      sayOf(breakEven, pays, decides, unpriced) +
+      beforeWork(anHour === undefined ? hours : undefined),
   };
 }
+
+/** Hours nobody put a price on: what is left is left before them. */
+const beforeWork = (hours: Amount | undefined): string =>
+  hours && hours.hi > 0
+    ? ` All before ${hours.lo === hours.hi ? hours.lo : `${hours.lo} to ${hours.hi}`} hours of work.`
+    : '';
 
 function check({ lo, hi }: Amount, path: string): void {
   if (!Number.isSafeInteger(lo) || !Number.isSafeInteger(hi))

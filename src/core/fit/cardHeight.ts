@@ -15,7 +15,7 @@ import { SLOT_PITCH_MM } from '../standards/boards.ts';
 import { card } from '../standards/room.ts';
 import { range } from '../units/range.ts';
 import { lidRemedies, lidTerms } from './lid.ts';
-import { standOf } from './stands.ts';
+import { standOf } from '../model/lookup/stands.ts';
 import { cardBend } from './space/onBoard.ts';
 import { commonPractice } from '../standards/source.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';

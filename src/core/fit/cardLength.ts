@@ -3,7 +3,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { termOf } from '../findings/terms.ts';
 import { partsOfKind, isApplied, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { paint } from './lid.ts';
-import { standOf } from './stands.ts';
+import { standOf } from '../model/lookup/stands.ts';
 import { cardBend } from './space/onBoard.ts';
 import { commonPractice } from '../standards/source.ts';
 import { cageOut } from '../remedies/cageOut.ts';

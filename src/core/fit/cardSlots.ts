@@ -3,7 +3,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import { card } from '../standards/room.ts';
-import { standOf } from './stands.ts';
+import { standOf } from '../model/lookup/stands.ts';
 import { range } from '../units/range.ts';
 
 /** From so many lanes on a card wants a long slot, or one open at its end. */

@@ -186,6 +186,21 @@ describe('donors/worth, what has no price', () => {
   });
 });
 
+describe('donors/worth, hours nobody priced', () => {
+  const say = (anHour?: number) =>
+    worth({
+      value: { lo: 10000, hi: 10000 },
+      fixes: [],
+      asked: 2800,
+      hours: { lo: 3, hi: 3 },
+      ...(anHour !== undefined && { anHour }),
+    }).say;
+  it('leaves so much before the work, and nothing of it once an hour has a price', () => {
+    expect(say()).to.contain('All before 3 hours of work.');
+    expect(say(1500)).to.not.contain('before 3 hours');
+  });
+});
+
 describe('donors/stays, the cooler', () => {
   const says = (seats: Seats) =>
     staying(planWith(seats)).find(({ seat }) => seat === 'cooler')?.says;

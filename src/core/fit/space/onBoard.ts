@@ -14,7 +14,7 @@ import { SLOT_PITCH_MM } from '../../standards/boards.ts';
 import { ANGLED_BEND_MM, CARD_PLUG_BEND_MM } from '../../standards/room.ts';
 import { range, type Range } from '../../units/range.ts';
 import type { Box, BoxWhat } from './box.ts';
-import { standOf } from '../stands.ts';
+import { standOf } from '../../model/lookup/stands.ts';
 import {
   beyond,
   coord,

@@ -1,5 +1,5 @@
-import { isSort, partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
-import type { SmallSort } from '../model/properties/smallSorts.ts';
+import { isSort, partsOfKind, textAt, type Placed, type Plan } from './plan.ts';
+import type { SmallSort } from '../properties/smallSorts.ts';
 
 /** How a card stands: in its slot, flat on a rigid riser, or elsewhere on a ribbon. */
 export interface Stand {

@@ -130,7 +130,7 @@
               >{#if first.trouble}<Mark mark={first.trouble.mark} size={14} />{/if}<b class="figure"
                 >{first.part.id}</b
               >
-              {clip(first.part.name, 22)}</button
+              <span>{clip(first.part.name, 22)}</span></button
             >
           {:else}
             <span class="row left soft" style:top="{ribbon.y0 - 11}px"
@@ -243,9 +243,11 @@
     overflow: hidden;
   }
   .row.left {
+    display: flex;
+    gap: 6px;
+    align-items: center;
     left: 0;
     width: 240px;
-    text-align: right;
     pointer-events: none;
   }
   .row.right {

@@ -49,6 +49,7 @@
           value={job.becomes}
           maxlength="120"
           placeholder="what it should become"
+          title={job.becomes}
           oninput={(event) => {
             const becomes = event.currentTarget.value;
             shopStore.edit(
@@ -97,8 +98,10 @@
     align-items: center;
     gap: 12px;
     height: 48px;
-    width: 470px;
+    /* As wide as what the job becomes, within reason. */
+    width: max-content;
     min-width: 260px;
+    max-width: min(680px, 52vw);
     padding: 0 14px 0 12px;
     background: var(--kraft);
     color: var(--kraft-ink);
@@ -129,7 +132,9 @@
   }
   input {
     flex: 1;
-    min-width: 0;
+    field-sizing: content;
+    min-width: 12ch;
+    max-width: 100%;
     height: auto;
     padding: 0;
     border: 0;

@@ -141,7 +141,7 @@
   }
   .line {
     display: grid;
-    grid-template-columns: auto 1fr auto 26px;
+    grid-template-columns: auto 1fr auto minmax(26px, auto);
     gap: 8px;
     align-items: center;
     width: 100%;

@@ -242,6 +242,8 @@ async function editToTape(browser, address) {
   await page.goto(address);
   await page.waitForFunction(() => document.querySelector('#stage h1')?.textContent === 'Bench');
   await page.goto(`${address}/job/14/fit`);
+  /* What is clear lies folded on the tape. */
+  await page.locator('details.clear').evaluate((node) => (node.open = true));
   await page.locator('#sum-cooler-height button').first().click();
   await page.getByLabel(/cooler height clearance/).waitFor();
   const times = await page.evaluate(async () => {
@@ -283,7 +285,7 @@ async function dragFrame(browser, address) {
   const page = await context.newPage();
   await page.goto(address);
   await page.waitForFunction(() => document.querySelector('#stage h1')?.textContent === 'Bench');
-  await page.goto(`${address}/job/16/fit`);
+  await page.goto(`${address}/job/14/fit`);
   const part = page.locator('svg.cut').first().locator('g.part.memory').first();
   const box = await part.boundingBox();
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];

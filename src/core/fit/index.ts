@@ -17,7 +17,7 @@ import { leads } from './leads.ts';
 import { noInsertionPath } from './insertionPaths.ts';
 import { radiators } from './radiator.ts';
 import { memoryHeight } from './memoryHeight.ts';
-import { rearPorts } from './rear.ts';
+import { portPlate, rearPorts } from './rear.ts';
 import { stack } from './stack.ts';
 import { supplyBay } from './supplyBay.ts';
 
@@ -40,6 +40,7 @@ export const fitChecks: readonly Check[] = [
   exhaust,
   contradictions,
   rearPorts,
+  portPlate,
   hotFaces,
   cover,
   leads,

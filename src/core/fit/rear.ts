@@ -1,7 +1,16 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
-import { plain } from '../findings/terms.ts';
-import { isApplied, listAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { plain, wordOf } from '../findings/terms.ts';
+import {
+  isApplied,
+  isSort,
+  listAt,
+  partOfKind,
+  partsOfKind,
+  textAt,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { area, type Area } from '../model/types/shapes.ts';
+import { ioSource } from '../standards/ports.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
@@ -63,6 +72,39 @@ export function cutsOf(plan: Plan): PortView[] {
   const ports = (board && listAt(plan, board, 'ports')?.items) ?? [];
   const openings = (shell && listAt(plan, shell, 'openings')?.items) ?? [];
   return portViews(ports, openings).filter((each) => each.blockedMm > 0);
+}
+
+/** The plate round a board's ports said to be missing: the hole stays open, or one is made. */
+export function portPlate(plan: Plan): Finding[] {
+  const board = partOfKind(plan, 'board');
+  const plate = board && textAt(plan, board, 'ioPlate');
+  const there = partsOfKind(plan, 'small').some((each) => isSort(plan, each, ['rear plate']));
+  if (!board || plate?.text !== 'missing' || there || !partOfKind(plan, 'case')) return [];
+  const open = isApplied(plan, rearOpen());
+  const settled = open || isApplied(plan, rearPlate());
+  return [
+    {
+      id: 'port-plate',
+      station: 'fit',
+      mark: settled ? 'watch' : 'mend',
+      title: 'plate round the ports',
+      seats: ['board', 'case'],
+      unit: '',
+      terms: [
+        { ...wordOf(board, 'ioPlate', 'plate', plate), value: plate.text, sign: 0 },
+        ...(settled ? [plain(open ? 'left open' : 'a plate made', 'taken', 0)] : []),
+      ],
+      marginLabel: settled ? 'seen to' : 'missing',
+      say: settled
+        ? 'Left open, dust and radio noise come in; a plate made wants smooth edges and contact to the case.'
+        : 'The plate of this board is missing: get one of its model, make one of sheet, or leave the hole open.',
+      source: ioSource,
+      remedies: settled
+        ? []
+        : [rearPlate(), rearOpen()].map((value) => offer(plan, value, 'watch')),
+      undoMinutes: 45,
+    },
+  ];
 }
 
 /** The board's ports against the cut-outs of the rear wall. */

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { match } from '../findings/match.ts';
 import { wordOf } from '../findings/terms.ts';
-import { partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { numberAt, partsOfKind, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { socketTakes } from '../standards/sockets.ts';
 import { commonPractice } from '../standards/source.ts';
 
@@ -38,7 +38,10 @@ export function socket(plan: Plan): Finding[] {
     }),
   ];
   const graphics = textAt(plan, processor, 'graphics');
-  if (graphics?.text === 'no' && partsOfKind(plan, 'card').length === 0) {
+  const chip = textAt(plan, board, 'graphics')?.text === 'yes';
+  /* A card without an output shows nothing either. */
+  const shows = partsOfKind(plan, 'card').some((card) => numberAt(plan, card, 'screens')?.hi !== 0);
+  if (graphics?.text === 'no' && !shows && !chip) {
     found.push(
       match({
         id: 'picture',

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { portViews, readArea, rearPorts } from '../../../src/core/fit/rear.ts';
+import { portPlate, portViews, readArea, rearPorts } from '../../../src/core/fit/rear.ts';
 import {
   screwLength,
   screwLengthsMm,
@@ -10,7 +10,7 @@ import {
 } from '../../../src/core/fit/fasteners.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { area as shape } from '../../../src/core/model/types/shapes.ts';
-import { jobWith, planWith } from '../../helpers/build.ts';
+import { jobWith, planWith, type Seats } from '../../helpers/build.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import type { Part } from '../../../src/core/model/types/types.ts';
 import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
@@ -186,5 +186,21 @@ describe('fit/fasteners', () => {
   });
   it('needs nothing where nothing comes', () => {
     expect(fastenersFor(planWith({}))).to.deep.equal([]);
+  });
+});
+
+describe('fit/rear, the plate round the ports', () => {
+  const found = (ioPlate: string | undefined, more: Seats = {}, applied: RemedyValue[] = []) =>
+    portPlate(planWith({ case: {}, board: ioPlate ? { ioPlate } : {}, ...more }, { applied }))[0];
+  it('is missed where it was said to be missing, and seen to by one made, left out or put in', () => {
+    expect(found('missing')?.mark).to.equal('mend');
+    expect(found('missing')?.remedies.map(({ value }) => value.do)).to.deep.equal([
+      'rearPlate',
+      'rearOpen',
+    ]);
+    expect(found('missing', {}, [rearOpen()])?.mark).to.equal('watch');
+    expect(found('missing', { small1: { sort: 'rear plate' } })).to.equal(undefined);
+    expect(found('with it')).to.equal(undefined);
+    expect(found(undefined)).to.equal(undefined);
   });
 });

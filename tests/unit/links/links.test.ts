@@ -39,6 +39,23 @@ describe('links/socket', () => {
   });
 });
 
+describe('links/socket, a picture from somewhere', () => {
+  const stops = (seats: Seats) =>
+    socket(
+      planWith({
+        board: { socket: 'AM4' },
+        processor: { socket: 'AM4', graphics: 'no' },
+        ...seats,
+      }),
+    ).some(({ id, mark }) => id === 'picture' && mark === 'stop');
+  it('comes from a card with outputs or a chip on the board', () => {
+    expect(stops({ card1: { screens: 0 } })).to.equal(true);
+    expect(stops({ card1: { screens: 2 } })).to.equal(false);
+    expect(stops({ card1: {} })).to.equal(false);
+    expect(stops({ board: { socket: 'AM4', graphics: 'yes' } })).to.equal(false);
+  });
+});
+
 describe('links/memory', () => {
   const board = {
     memoryKind: 'DDR4',

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { airOf, heatSums, placedFans } from '../../../src/core/plan/heatSums.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
-import { jobOver, planWith, the, type Seats } from '../../helpers/build.ts';
+import { jobOver, jobWith, planWith, the, type Seats } from '../../helpers/build.ts';
 import { limitWatts } from '../../../src/core/remedies/limitWatts.ts';
 
 const tower: Seats = {
@@ -126,6 +126,11 @@ describe('plan/heatSums', () => {
     expect(at({ material: 'ABS', beside: 'drive' })).to.equal('clear');
     expect(at({ material: 'PLA', beside: 'processor' })).to.equal('watch');
     expect(at({})).to.equal('watch');
+    /* Its material is told by what it is called. */
+    const named = jobWith({ small1: { sort: 'printed part', beside: 'drive' } });
+    const parts = named.shop.parts.map((part) => ({ ...part, name: 'duct, ABS, printed' }));
+    const shop = { ...named.shop, parts };
+    expect(the(heatSums(planOf(shop, named.job)), 'heat-print:small1').mark).to.equal('clear');
     expect(heatSums(planWith({ small1: { sort: 'screw M3' } }))).to.be.empty;
   });
 });

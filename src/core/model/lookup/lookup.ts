@@ -1,5 +1,5 @@
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
-import { smallSortOf } from '../properties/smallSorts.ts';
+import { materialOf, smallSortOf } from '../properties/smallSorts.ts';
 import type { Item } from '../types/shapes.ts';
 import type { Range } from '../../units/range.ts';
 import type { Money } from '../../units/money.ts';
@@ -189,6 +189,8 @@ function classOf(shop: Shop, part: Part, key: string) {
   /* Small parts are told by what is written on their bag. */
   const sort = part.kind === 'small' && key === 'sort' ? smallSortOf(part.name) : undefined;
   if (sort) return { value: sort, source: 'its name' };
+  const material = part.kind === 'small' && key === 'material' ? materialOf(part.name) : undefined;
+  if (material) return { value: material, source: 'its name' };
   return classValue(part.kind, key, (other) => {
     const found = factOf(shop, part, other);
     return found && isText(found.fact) ? found.fact.text : undefined;

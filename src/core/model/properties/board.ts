@@ -131,6 +131,15 @@ export const boardProperties = [
     "How far is it from the CPU's middle to the block of ports?",
   ),
   mm('toSlot', 'CPU to card slot', "How far is it from the CPU's middle to the slot?"),
+  text('ioPlate', 'plate of its ports', 'Is the plate round its ports with it?', [
+    'with it',
+    'fixed to it',
+    'missing',
+  ]),
+  text('graphics', 'picture chip of its own', 'Has the board a picture chip of its own?', [
+    'yes',
+    'no',
+  ]),
   shaped('ports', 'ports', 'Where are its ports, from the port end and up from the board?', area),
   num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
   num('phases', 'power phases', 'count', 'How many chokes stand round the socket?', 30, 20),

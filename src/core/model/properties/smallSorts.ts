@@ -1,3 +1,5 @@
+import { softensC } from '../../standards/air.ts';
+
 /** Sorts of small parts, in the trade's words. */
 export const smallSorts = [
   'screw 6-32',
@@ -101,3 +103,7 @@ export function smallSortOf(name: string): SmallSort | undefined {
     named.find(([pattern]) => pattern.test(text))?.[1]
   );
 }
+
+/** What a printed part is made of, by what it is called: `PETG bracket`; undefined where no word of it says so. */
+export const materialOf = (name: string): string | undefined =>
+  Object.keys(softensC).find((material) => new RegExp(`\\b${material}\\b`, 'i').test(name));

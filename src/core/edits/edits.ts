@@ -10,7 +10,7 @@ import { inStages, stageOf, withChange } from '../model/types/stages.ts';
 import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { compareInventory } from '../intake/compare.ts';
-import { splitBundle, type BundlePiece } from '../donors/index.ts';
+import { splitBundle, type BundlePiece } from '../donors/bundle.ts';
 import { mergeFacts } from '../intake/merge.ts';
 import type { Money } from '../units/money.ts';
 import { recordOf } from '../record/sheet.ts';

@@ -1,4 +1,4 @@
-import { jobAccount } from '../donors/index.ts';
+import { jobAccount } from '../donors/accounts.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';

@@ -12,7 +12,7 @@ import type {
 } from '../model/types/recordTypes.ts';
 import type { Job, Part, Shop } from '../model/types/types.ts';
 import { workOrderOf } from '../plan/workOrderOf.ts';
-import { jobAccount } from '../donors/index.ts';
+import { jobAccount } from '../donors/accounts.ts';
 import { costs } from '../shop/standing.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';

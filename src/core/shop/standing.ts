@@ -4,7 +4,7 @@ import type { Job, Shop } from '../model/types/types.ts';
 import { workOrderOf } from '../plan/workOrderOf.ts';
 import { handsNeeded, progress, type Hands, type Progress } from '../order/index.ts';
 import type { MoneySum } from '../units/money.ts';
-import { jobAccount } from '../donors/index.ts';
+import { jobAccount } from '../donors/accounts.ts';
 import { planOf } from '../plan/planOf.ts';
 import { checksOf, tightest } from '../plan/run.ts';
 

@@ -51,7 +51,7 @@ export const coolerHeights: Record<string, Range> = table({
 
 export const drives = {
   '3.5': { widthMm: 101.6, lengthMm: 147, heightMm: 26.1 },
-  '2.5': { widthMm: 69.85, lengthMm: 100.2, heightMm: 9.5 },
+  '2.5': { widthMm: 69.85, lengthMm: 100.45, heightMm: 9.5 },
 } as const;
 
 /** Distance between fan screw holes by fan size, mm. */

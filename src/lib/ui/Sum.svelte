@@ -141,12 +141,17 @@
   }
   .line {
     display: grid;
-    grid-template-columns: auto 1fr auto minmax(26px, auto);
+    /* The label keeps room for a word of its own beside a long value. */
+    grid-template-columns: auto minmax(5.5em, 1fr) minmax(0, auto) minmax(26px, auto);
     gap: 8px;
     align-items: center;
     width: 100%;
     min-height: 28px;
     font-size: 15px;
+  }
+  .line .figure {
+    text-align: right;
+    line-height: 1.2;
   }
   .label {
     min-width: 0;

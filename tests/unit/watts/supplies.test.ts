@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { numberAt } from '../../../src/core/model/lookup/plan.ts';
+import { feedLimits } from '../../../src/core/watts/feedLimits.ts';
 import type { Finding } from '../../../src/core/findings/finding.ts';
 import { efficiency } from '../../../src/core/standards/supplies.ts';
 import type { RemedyValue } from '../../../src/core/model/types/remedyValue.ts';
@@ -243,5 +245,31 @@ describe("watts, drives on a maker's board that feeds them itself", () => {
     const tree = treeOf(planWith(seats({ drivePlugs: 2 })), 'full');
     expect(tree?.on.get('drive1 12 V')).to.equal('main');
     expect(tree?.unfed.map((draw) => draw.id)).to.not.include('drive1 12 V');
+  });
+});
+
+describe('watts, small machines nobody asked', () => {
+  const marks = (sort: string) =>
+    Object.fromEntries(
+      feedLimits(
+        planWith({
+          case: { class: sort },
+          board: {},
+          processor: {},
+          memory1: { size: 8 },
+          supply: { feeds: 'brick', volts: 19, watts: 65 },
+        }),
+      ).map(({ id, mark }) => [id, mark]),
+    );
+  /* Common practice, no source: notebooks and one-litre machines live on bricks of 65 W. */
+  it('a notebook on a brick of 65 W is no Stop, a tower on one is', () => {
+    expect(marks('notebook')['feed-watts']).to.not.equal('stop');
+    expect(marks('micro')['feed-watts']).to.not.equal('stop');
+    expect(marks('tower')['feed-watts']).to.equal('stop');
+  });
+  it('what was said of a CPU holds in any of them', () => {
+    const plan = planWith({ case: { class: 'notebook' }, processor: { watts: 95 } });
+    const [cpu] = plan.seats.filter(({ kind }) => kind === 'processor');
+    expect(numberAt(plan, cpu!, 'watts')).to.include({ lo: 95, hi: 95 });
   });
 });

@@ -77,6 +77,16 @@ const counts: Record<string, Range> = table({
   bays25: range(0, 6),
 });
 
+/** What boards and CPUs of small machines draw, W, where nobody said (common practice, no source). */
+const smallMachines: Record<string, Partial<Record<Kind, Range>>> = table({
+  notebook: { processor: range(6, 55), board: range(3, 12) },
+  micro: { processor: range(6, 90), board: range(4, 20) },
+});
+
+/** The watts usual in this sort of machine, where they are other than those of desktops. */
+export const smallMachineWatts = (sort: string, kind: Kind): Range | undefined =>
+  smallMachines[sort]?.[kind];
+
 export function classValue(kind: Kind, key: string, textOf: TextOf): ClassValue | undefined {
   return sizeClass(kind, key, textOf) ?? placeClass(kind, key, textOf);
 }

@@ -64,6 +64,7 @@ export function placeClass(
       'mini tower': 'above the board',
       slim: 'above the board',
       micro: 'outside the case',
+      notebook: 'outside the case',
     });
     const name = textOf('class') ?? '';
     return at[name] ? of(at[name], name) : undefined;

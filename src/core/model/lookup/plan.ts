@@ -7,6 +7,7 @@ import {
   type ResolvedText,
 } from './lookup.ts';
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
+import { smallMachineWatts } from '../classes/classes.ts';
 import { smallSorts, type SmallSort } from '../properties/smallSorts.ts';
 import { appliedFor, behind, seatsFor } from './reads.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
@@ -33,8 +34,18 @@ export function partsOfKind(plan: Plan, kind: Kind): Placed[] {
   return seatsFor(plan, kind).filter((placed) => placed.kind === kind);
 }
 
-export const numberAt = (plan: Plan, placed: Placed, key: NumberKey): ResolvedNumber | undefined =>
-  numberOf(behind(plan), placed.part, key);
+/**
+ * A number of a part as the plan has it: said of it or its model, else its class's range, which for watts is that
+ * of the sort of machine it sits in.
+ */
+export function numberAt(plan: Plan, placed: Placed, key: NumberKey): ResolvedNumber | undefined {
+  const told = numberOf(behind(plan), placed.part, key);
+  if (key !== 'watts' || told?.level !== 'class') return told;
+  const shell = partOfKind(plan, 'case');
+  const sort = shell && textOf(behind(plan), shell.part, 'class')?.text;
+  const watts = sort === undefined ? undefined : smallMachineWatts(sort, placed.kind);
+  return watts ? { ...told, ...watts, source: sort } : told;
+}
 export const textAt = (plan: Plan, placed: Placed, key: TextKey): ResolvedText | undefined =>
   textOf(behind(plan), placed.part, key);
 export const listAt = <K extends ListKey>(

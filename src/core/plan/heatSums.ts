@@ -105,12 +105,16 @@ export function airOf(plan: Plan): CaseAir | undefined {
 
 /** Will it stay cool? Cooler against watts and room, the air of the case, prints beside what is hot. */
 export function heatSums(plan: Plan): Finding[] {
-  if (!warmthChanges(plan)) return prints(plan);
+  if (!changes(plan, warms)) return prints(plan);
   const air = airOf(plan);
-  return [
-    ...[...processorHeat(plan, air).filter(likelyOver), ...caseWarmth(air)].filter(worthSaying),
-    ...prints(plan),
-  ];
+  /* A card warms the air of the case, which is a sum of its own: the CPU under its cooler is as it was. */
+  const cpu = changes(
+    plan,
+    warms.filter((kind) => kind !== 'card'),
+  )
+    ? processorHeat(plan, air).filter(likelyOver)
+    : [];
+  return [...[...cpu, ...caseWarmth(air)].filter(worthSaying), ...prints(plan)];
 }
 
 /** A few kelvin over the aim at the middle of all ranges prove nothing yet. */
@@ -121,10 +125,10 @@ const likelyOver = ({ mark, margin }: Finding): boolean =>
 const warms: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler', 'processor'];
 
 /** As found, a machine stayed cool enough; asked again when something that warms or cools it changes. */
-function warmthChanges(plan: Plan): boolean {
+function changes(plan: Plan, kinds: readonly Kind[]): boolean {
   return (
-    plan.seats.some((placed) => placed.state === 'comes' && warms.includes(placed.kind)) ||
-    plan.goes.some((gone) => warms.includes(gone.kind)) ||
+    plan.seats.some((placed) => placed.state === 'comes' && kinds.includes(placed.kind)) ||
+    plan.goes.some((gone) => kinds.includes(gone.kind)) ||
     isApplied(plan, turnSupply())
   );
 }

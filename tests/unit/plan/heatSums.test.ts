@@ -117,6 +117,14 @@ describe('plan/heatSums', () => {
     expect(heatSums(planOf(shop, job))).to.be.empty;
     const more = jobOver(tower, { card1: { watts: 450 } });
     expect(heatSums(planOf(more.shop, more.job)).map((each) => each.id)).to.include('heat-case');
+    /* A card turns the air of the case, not the CPU under the cooler it had; another cooler does. */
+    const warm: Seats = { ...tower, processor: { watts: 250 }, cooler: { class: 'low' } };
+    const ids = (comes: Seats) => {
+      const changed = jobOver(warm, comes);
+      return heatSums(planOf(changed.shop, changed.job)).map(({ id }) => id);
+    };
+    expect(ids({ card1: { watts: 450 } })).to.not.include('heat-processor');
+    expect(ids({ cooler: { class: 'low' } })).to.include('heat-processor');
   });
   it('a print beside what is hot: soft material stops, unknown watches', () => {
     const at = (more: Record<string, string>) =>

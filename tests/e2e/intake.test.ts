@@ -34,7 +34,11 @@ describe('intake, a paste', () => {
     const shop = await openShop();
     const { page } = shop;
     await page.getByRole('button', { name: 'New job' }).click();
-    await page.getByRole('dialog').locator('input').first().fill('Desk 60');
+    await page
+      .getByRole('dialog')
+      .locator('input')
+      .first()
+      .pressSequentially('Desk 60', { delay: 10 });
     await page.keyboard.press('Enter');
     await page.waitForURL(/job\/20\/take-in/);
     const take = async (sizes: readonly number[]) => {

@@ -2,12 +2,10 @@ import { gap } from '../findings/gap.ts';
 import type { Finding, Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { LONG_LANES } from '../standards/links.ts';
 import { card } from '../standards/room.ts';
 import { standOf } from '../model/lookup/stands.ts';
 import { range } from '../units/range.ts';
-
-/** From so many lanes on a card wants a long slot, or one open at its end. */
-const LONG_LANES = 8;
 
 /** Cards for long slots against the long slots of the board, once there are more of them than slots. */
 function longSlots(plan: Plan, cards: readonly Placed[]): Finding[] {

@@ -12,7 +12,7 @@ import {
   sortOf,
   isSort,
 } from '../model/lookup/plan.ts';
-import { laneGBs, linkSource, newestGeneration } from '../standards/links.ts';
+import { laneGBs, linkSource, LONG_LANES, newestGeneration } from '../standards/links.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 import { betweenSlots } from '../model/properties/smallSorts.ts';
@@ -121,9 +121,6 @@ export function chainsOf(plan: Plan): Chain[] {
     }),
   ];
 }
-
-/** From so many lanes on a card wants one of the long slots. */
-const LONG_LANES = 8;
 
 /**
  * The slot of a card; `at` is its place among several long cards, -1 where it is the only one. Long slots of most

@@ -15,6 +15,9 @@ const generations: readonly { gts: number; data: number; of: number }[] = [
   { gts: 64, data: 242, of: 256 },
 ];
 
+/** From so many lanes on a card wants a long slot, or one open at its end (common practice, no source). */
+export const LONG_LANES = 8;
+
 /** The newest generation a figure may name. */
 export const newestGeneration = generations.length;
 

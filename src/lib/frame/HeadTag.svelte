@@ -16,7 +16,8 @@
   );
   const over = $derived(view.found.some(({ id, mark }) => id === 'budget' && mark === 'mend'));
   /** The budget while it is typed; emptied it is no budget. */
-  let typed = $state<string | undefined>(undefined);
+  let typing = $state<{ jobId: string; text: string } | undefined>(undefined);
+  const typed = $derived(typing?.jobId === view.job?.id ? typing?.text : undefined);
   let fault = $state(false);
   function setBudget(id: string): void {
     if (typed === undefined || !spent) return;
@@ -27,7 +28,7 @@
       toast(read.fault, 'stop');
       return;
     }
-    typed = undefined;
+    typing = undefined;
     shopStore.edit('the budget', editJob(id, { budget: read.money }));
   }
   const donors = $derived(
@@ -73,13 +74,13 @@
         value={typed ?? (job.budget ? formatMoney(job.budget).replace('.00', '') : '')}
         aria-invalid={fault}
         oninput={(event) => {
-          typed = event.currentTarget.value;
+          typing = { jobId: job.id, text: event.currentTarget.value };
           fault = false;
         }}
         onblur={() => setBudget(job.id)}
         onkeydown={(event) => {
           if (event.key === 'Enter') setBudget(job.id);
-          else if (event.key === 'Escape') typed = undefined;
+          else if (event.key === 'Escape') typing = undefined;
         }}
       />
       <i>{currencySign(spent.total.currency)}{spent.unpriced.length ? ' + ?' : ''}</i>

@@ -70,6 +70,7 @@
       what: countOf(parts),
       ignored,
       where: machines.length > 1 ? (name ?? '') : '',
+      jobId: job.id,
     }));
     const waits = indexOf(shopStore.shop)
       .machines.get(machineId)

@@ -2,14 +2,16 @@
   import Button from '$lib/ui/Button.svelte';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
 
+  const { jobId }: { jobId: string } = $props();
+  const list = $derived(uiState.justRead.filter((each) => each.jobId === jobId));
   /** What the last paste or files gave: tool by tool what was read, what was not believed, what was no inventory. */
 </script>
 
-{#if uiState.justRead.length > 0}
+{#if list.length > 0}
   <section aria-label="What was read">
     <h3>Read just now</h3>
     <ul>
-      {#each uiState.justRead as { tool, what, ignored, where }, i (i)}
+      {#each list as { tool, what, ignored, where }, i (i)}
         <li>
           <b>{tool}</b>{where ? `, ${where}` : ''}: {what || 'nothing of a machine'}
           {#each ignored as note (note)}<span class="not">not believed: {note}</span>{/each}

@@ -104,7 +104,7 @@
   {#snippet tools()}
     {#if machine}<Button onclick={() => (taking = true)}>Take in more</Button>{/if}
   {/snippet}
-  <JustRead />
+  {#if job}<JustRead jobId={job.id} />{/if}
   {#if machine?.unsettled}<Unsettled {machine} />{/if}
   {#if job && !machine}
     <Intake {job} />

@@ -15,6 +15,8 @@ export interface JustRead {
   ignored: readonly string[];
   /** The machine it went to, where a paste held several. */
   where: string;
+  /** The job at whose Intake it was pasted. */
+  jobId: string;
 }
 
 /** What the hands are on: the chosen sum, the lit measure, open drawers. Not stored. */

@@ -87,7 +87,7 @@ function shopOf60(): { shop: Shop; job: Job } {
 const times: number[] = [];
 let parts = 0;
 let findings = 0;
-for (let i = 0; i < 400; i += 1) {
+for (let i = 0; i < 1000; i += 1) {
   const { shop, job } = shopOf60();
   const start = performance.now();
   const plan = planOf(shop, job);

@@ -1,5 +1,5 @@
 import type { Source } from '../standards/source.ts';
-import { isExact, scale, total, zero, type Range } from '../units/range.ts';
+import { isExact, type Range } from '../units/range.ts';
 import { trim } from '../units/length.ts';
 import type { Finding, Mark, Remedy, StationId, Subject, Term } from './finding.ts';
 
@@ -34,9 +34,13 @@ export interface GapSpec {
 }
 
 export function restOf(terms: readonly Term[]): Range {
-  return total(
-    terms.map((term) => (typeof term.value === 'string' ? zero : scale(term.value, term.sign))),
-  );
+  let [lo, hi] = [0, 0];
+  for (const { value, sign } of terms) {
+    if (typeof value === 'string' || sign === 0) continue;
+    lo += sign === 1 ? value.lo : -value.hi;
+    hi += sign === 1 ? value.hi : -value.lo;
+  }
+  return { lo, hi };
 }
 
 export function markOf(rest: Range, margin: number, lack: Mark = 'stop'): Mark {
@@ -47,13 +51,12 @@ export function markOf(rest: Range, margin: number, lack: Mark = 'stop'): Mark {
 export function gap(spec: GapSpec): Finding {
   const rest = restOf(spec.terms);
   const mark = markOf(rest, spec.minimumMargin, spec.lack);
-  return {
+  const found: Finding = {
     id: spec.id,
     station: spec.station,
     mark,
     title: spec.title,
     seats: spec.seats,
-    ...(spec.about && { about: spec.about }),
     unit: spec.unit,
     terms: spec.terms,
     margin: rest,
@@ -63,6 +66,8 @@ export function gap(spec: GapSpec): Finding {
     remedies: mark === 'clear' ? [] : (spec.remedies?.(rest) ?? []),
     undoMinutes: spec.undoMinutes,
   };
+  if (spec.about) found.about = spec.about;
+  return found;
 }
 
 /**

@@ -41,7 +41,7 @@ function among(plan: Plan, boxes: readonly Box[]): Finding[] {
   for (let i = 0; i < boxes.length; i += 1) {
     for (let k = i + 1; k < boxes.length; k += 1) {
       const [a, b] = [boxes[i] as Box, boxes[k] as Box];
-      if (!mayCollide(a, b) || farApart(a, b, FAR_MM)) continue;
+      if (farApart(a, b, FAR_MM) || !mayCollide(a, b)) continue;
       const rest = airBetween(a, b);
       const worthALine = rest.lo < 0 || (rest.lo < FAR_MM && width(rest) < FAR_MM);
       if (!worthALine) continue;

@@ -72,16 +72,16 @@ const carrier = (box: Box): SeatId =>
 /** Is y in the way x goes in by: nearer to the lid, and over x seen from the lid? */
 function overlap(x: Box, y: Box): 'sure' | 'may' | 'no' {
   const tilt = x.kind === 'board' && x.what === 'body' ? TILT_MM : 0;
-  const over = [
-    shared(x.x, y.x, tilt),
-    shared(x.y, y.y, 0),
-    /* y reaches nearer to the lid than x's far side. */
-    below(y.w[0].lo, y.w[0].hi, x.w[1].lo, x.w[1].hi),
-  ];
-  if (over.includes('no')) return 'no';
+  /* y reaches nearer to the lid than x's far side. */
+  const nearer = below(y.w[0].lo, y.w[0].hi, x.w[1].lo, x.w[1].hi);
+  if (nearer === 'no') return 'no';
+  const alongX = shared(x.x, y.x, tilt);
+  if (alongX === 'no') return 'no';
+  const alongY = shared(x.y, y.y, 0);
+  if (alongY === 'no') return 'no';
   /* Two that want the same place are a clash, not a matter of order. */
   if (airBetween(x, y).hi < 0) return 'no';
-  return over.every((each) => each === 'sure') ? 'sure' : 'may';
+  return nearer === 'sure' && alongX === 'sure' && alongY === 'sure' ? 'sure' : 'may';
 }
 
 /** Beside each other seen from the lid, whatever the ranges: neither is over the other. */

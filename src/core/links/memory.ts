@@ -60,7 +60,7 @@ function kind(plan: Plan, board: Placed, module: Placed): Finding {
   });
 }
 
-function slots(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+function slots(plan: Plan, board: Placed, modules: readonly Placed[]): Finding[] {
   const have = numberAt(plan, board, 'memorySlots');
   if (!have) return [];
   return [
@@ -86,7 +86,7 @@ function slots(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
   ];
 }
 
-function limit(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+function limit(plan: Plan, board: Placed, modules: readonly Placed[]): Finding[] {
   const most = numberAt(plan, board, 'memoryMax');
   const sizes = modules.flatMap((module) => {
     const size = numberAt(plan, module, 'size');
@@ -173,7 +173,7 @@ function perSlot(plan: Plan, board: Placed, module: Placed, all: readonly Placed
 const RANKS = { plain: 4, registered: 8 } as const;
 
 /** Ranks of all modules on the fullest channel. Says nothing where it is within what every board drives. */
-function ranks(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+function ranks(plan: Plan, board: Placed, modules: readonly Placed[]): Finding[] {
   const counted = modules.flatMap((module) => {
     const told = numberAt(plan, module, 'ranks');
     return told ? [{ module, told }] : [];
@@ -207,7 +207,7 @@ function ranks(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
   ];
 }
 
-function speed(plan: Plan, board: Placed, modules: Placed[]): Finding[] {
+function speed(plan: Plan, board: Placed, modules: readonly Placed[]): Finding[] {
   const top = numberAt(plan, board, 'memorySpeed');
   const speeds = modules.flatMap((module) => {
     const told = numberAt(plan, module, 'speed');

@@ -101,7 +101,8 @@ function better(a: Range, b: Range): boolean {
 
 /** Far enough apart along some axis by the bounds alone, mm: no sum needs to be made. */
 export function farApart(a: Box, b: Box, mm: number): boolean {
-  return axes.some(
-    (axis) => b[axis][0].lo - a[axis][1].hi >= mm || a[axis][0].lo - b[axis][1].hi >= mm,
-  );
+  return beside(a.x, b.x, mm) || beside(a.y, b.y, mm) || beside(a.w, b.w, mm);
 }
+
+const beside = (a: Box[Axis], b: Box[Axis], mm: number) =>
+  b[0].lo - a[1].hi >= mm || a[0].lo - b[1].hi >= mm;

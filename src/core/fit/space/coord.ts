@@ -44,39 +44,52 @@ export function offset(from: Coord, to: Coord): Range {
   let [nearOut, farOut] = [0, 0];
   for (let i = 0; i < near.length; i += 1) {
     const term = near[i] as Term;
-    const j = far.findIndex(
-      (other, k) => !(farOut & (1 << k)) && other.sign === term.sign && same(other, term),
-    );
+    const j = like(far, far.length, farOut, term, term.sign);
     if (j >= 0) {
       farOut |= 1 << j;
       nearOut |= 1 << i;
       continue;
     }
-    for (let k = 0; k < i; k += 1) {
-      const other = near[k] as Term;
-      if (nearOut & (1 << k) || -other.sign !== term.sign || !same(other, term)) continue;
-      nearOut |= (1 << k) | (1 << i);
-      break;
-    }
+    const k = like(near, i, nearOut, term, -term.sign);
+    if (k >= 0) nearOut |= (1 << k) | (1 << i);
   }
   let [lo, hi] = [0, 0];
-  const add = ({ value, sign }: Term, turned: 1 | -1) => {
-    if (typeof value === 'string' || sign === 0) return;
-    lo += sign === turned ? value.lo : -value.hi;
-    hi += sign === turned ? value.hi : -value.lo;
-  };
-  for (let j = 0; j < far.length; j += 1) if (!(farOut & (1 << j))) add(far[j] as Term, 1);
-  for (let i = 0; i < near.length; i += 1) if (!(nearOut & (1 << i))) add(near[i] as Term, -1);
+  for (let j = 0; j < far.length; j += 1) {
+    const { value, sign } = far[j] as Term;
+    if (farOut & (1 << j) || typeof value === 'string' || sign === 0) continue;
+    lo += sign === 1 ? value.lo : -value.hi;
+    hi += sign === 1 ? value.hi : -value.lo;
+  }
+  for (let i = 0; i < near.length; i += 1) {
+    const { value, sign } = near[i] as Term;
+    if (nearOut & (1 << i) || typeof value === 'string' || sign === 0) continue;
+    lo += sign === 1 ? -value.hi : value.lo;
+    hi += sign === 1 ? -value.lo : value.hi;
+  }
   return { lo, hi };
 }
 
+/** The first of so many terms that says the same with this sign and is not left out by its bit; -1 for none. */
+function like(
+  terms: readonly Term[],
+  count: number,
+  out: number,
+  term: Term,
+  sign: number,
+): number {
+  for (let i = 0; i < count; i += 1) {
+    const other = terms[i] as Term;
+    if (other.sign === sign && !(out & (1 << i)) && same(other, term)) return i;
+  }
+  return -1;
+}
+
 function same(a: Term, b: Term): boolean {
-  return (
-    a.label === b.label &&
-    a.input?.partId === b.input?.partId &&
-    a.input?.key === b.input?.key &&
-    (a.input !== undefined || sameValue(a.value, b.value))
-  );
+  if (a === b) return true;
+  if (a.label !== b.label) return false;
+  const [one, two] = [a.input, b.input];
+  if (!one || !two) return one === two && sameValue(a.value, b.value);
+  return one.partId === two.partId && one.key === two.key;
 }
 
 const sameValue = (a: Term['value'], b: Term['value']) =>

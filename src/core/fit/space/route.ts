@@ -58,16 +58,14 @@ export function route(
     edge.pop();
     if (done[at]) continue;
     done[at] = 1;
-    const [i, j] = [at % cols, Math.floor(at / cols)];
-    for (const [di, dj] of [
-      [1, 0],
-      [-1, 0],
-      [0, 1],
-      [0, -1],
-    ] as const) {
-      const [ni, nj] = [i + di, j + dj];
+    const i = at % cols;
+    const j = Math.floor(at / cols);
+    for (const [di, dj] of neighbours) {
+      const ni = i + di;
+      const nj = j + dj;
       if (ni < 0 || nj < 0 || ni >= cols || nj >= ys.length) continue;
-      const [mx, my] = [(xs[i]! + xs[ni]!) / 2, (ys[j]! + ys[nj]!) / 2];
+      const mx = (xs[i]! + xs[ni]!) / 2;
+      const my = (ys[j]! + ys[nj]!) / 2;
       if (walls.some((rect) => inside(rect, mx, my))) continue;
       const next = nj * cols + ni;
       const mm = dist[at]! + Math.abs(xs[ni]! - xs[i]!) + Math.abs(ys[nj]! - ys[j]!);
@@ -83,6 +81,13 @@ export function route(
     path.unshift({ x: xs[at % cols]!, y: ys[Math.floor(at / cols)]! });
   return { mm: dist[goal]!, path };
 }
+
+const neighbours = [
+  [1, 0],
+  [-1, 0],
+  [0, 1],
+  [0, -1],
+] as const;
 
 /** No way is shorter than one corner: where nothing stands in its way the grid need not be looked at. */
 function corner(

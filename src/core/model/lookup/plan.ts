@@ -26,13 +26,29 @@ export const appliedOf = <K extends RemedyName>(plan: Plan, name: K): RemedyValu
     (value) => value.do === name,
   ) as readonly RemedyValue[] as RemedyValue<K>[];
 
-export function partOfKind(plan: Plan, kind: Kind): Placed | undefined {
-  return seatsFor(plan, kind).find((placed) => placed.kind === kind);
+/** The seats of a plan sorted by kind, kept as long as their list lives. */
+const sorted = new WeakMap<readonly Placed[], Map<Kind, readonly Placed[]>>();
+const none: readonly Placed[] = [];
+
+export function partsOfKind(plan: Plan, kind: Kind): readonly Placed[] {
+  const seats = seatsFor(plan, kind);
+  let byKind = sorted.get(seats);
+  if (!byKind) sorted.set(seats, (byKind = byKindOf(seats)));
+  return byKind.get(kind) ?? none;
 }
 
-export function partsOfKind(plan: Plan, kind: Kind): Placed[] {
-  return seatsFor(plan, kind).filter((placed) => placed.kind === kind);
+function byKindOf(seats: readonly Placed[]): Map<Kind, readonly Placed[]> {
+  const byKind = new Map<Kind, Placed[]>();
+  for (const placed of seats) {
+    const own = byKind.get(placed.kind);
+    if (own) own.push(placed);
+    else byKind.set(placed.kind, [placed]);
+  }
+  return byKind;
 }
+
+export const partOfKind = (plan: Plan, kind: Kind): Placed | undefined =>
+  partsOfKind(plan, kind)[0];
 
 /**
  * A number of a part as the plan has it: said of it or its model, else its class's range, which for watts is that

@@ -10,12 +10,13 @@ export interface Stand {
 
 const rigid: readonly SmallSort[] = ['riser'];
 const ribbons: readonly SmallSort[] = ['ribbon riser', 'powered riser'];
+const risers = [...rigid, ...ribbons];
 
 /** By the riser of the plan that carries its seat; one that names none carries the first card. */
 export function standOf(plan: Plan, card: Placed): Stand {
   const on = partsOfKind(plan, 'small').find(
     (each) =>
-      isSort(plan, each, [...rigid, ...ribbons]) &&
+      isSort(plan, each, risers) &&
       (textAt(plan, each, 'carries')?.text ?? 'card1') === card.seat,
   );
   if (!on) return { way: 'slot' };

@@ -1,15 +1,24 @@
 import { doubledKinds, kinds, manyKinds, type Kind, type SeatId } from './types.ts';
 
-const seatPattern = new RegExp(`^(${kinds.join('|')})(\\d{1,3})?$`);
+const byName = new Map<string, Kind>(kinds.map((kind) => [kind, kind]));
+const many: ReadonlySet<Kind> = new Set(manyKinds);
+
+const isDigit = (code: number) => code >= 48 && code <= 57;
+
+/** Where the number of a seat begins: at its length when it has none. */
+function numberFrom(seat: SeatId): number {
+  let at = seat.length;
+  while (at > 0 && isDigit(seat.charCodeAt(at - 1))) at -= 1;
+  return at;
+}
 
 /** The kind of part a seat takes; undefined when the text names no seat. */
 export function kindOfSeat(seat: SeatId): Kind | undefined {
-  const match = seatPattern.exec(seat);
-  if (!match) return undefined;
-  const kind = match[1] as Kind;
-  const number = match[2];
-  if (number === undefined) return manyKinds.includes(kind) ? undefined : kind;
-  return manyKinds.includes(kind) || (doubledKinds.includes(kind) && Number(number) > 1)
+  const at = numberFrom(seat);
+  const kind = byName.get(at === seat.length ? seat : seat.slice(0, at));
+  if (!kind || seat.length - at > 3) return undefined;
+  if (at === seat.length) return many.has(kind) ? undefined : kind;
+  return many.has(kind) || (doubledKinds.includes(kind) && Number(seat.slice(at)) > 1)
     ? kind
     : undefined;
 }
@@ -37,7 +46,7 @@ export function compareSeats(a: SeatId, b: SeatId): number {
   const kindA = kindOfSeat(a);
   const kindB = kindOfSeat(b);
   const byKind = (order.get(kindA ?? 'small') ?? 0) - (order.get(kindB ?? 'small') ?? 0);
-  return byKind || Number(a.replace(/\D/g, '') || 0) - Number(b.replace(/\D/g, '') || 0);
+  return byKind || Number(a.slice(numberFrom(a))) - Number(b.slice(numberFrom(b)));
 }
 
 const names: Record<Kind, string> = {

@@ -5,7 +5,7 @@ import { demoShop } from '../src/core/demo/demoShop.ts';
 import { compactIds, idIndex, trainedLinks } from '../src/core/links/index.ts';
 import type { Job, Part, Shop } from '../src/core/model/types/types.ts';
 import { candidatesFor, pool } from '../src/core/resolve/candidatesFor.ts';
-import { findParts } from '../src/core/quick/understand.ts';
+import { findParts } from '../src/core/quick/readings/find.ts';
 import { largeShop } from '../tests/helpers/largeShop.ts';
 
 /** Links and donors: candidates through all checks, a large shop searched, names from numbers, a large dump read. */

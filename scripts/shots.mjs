@@ -94,7 +94,10 @@ const views = [
     'bench-390',
     '/',
     async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/settings`);
       await page.getByLabel('Light').selectOption('dark');
+      await page.getByRole('link', { name: 'Bench', exact: false }).first().click();
+      await page.locator('.shelves').waitFor();
       await page.locator('#stage').evaluate((stage) => stage.scrollTo(0, 0));
     },
     [390, 844],

@@ -59,6 +59,10 @@
       theme === 'dark' || (theme === 'auto' && matchMedia('(prefers-color-scheme: dark)').matches);
     document.documentElement.dataset['theme'] = dark ? 'dark' : 'light';
   });
+  $effect(() => {
+    const size = shopStore.shop.settings.textSize ?? 100;
+    document.documentElement.style.setProperty('zoom', size === 100 ? '' : `${size}%`);
+  });
 </script>
 
 <svelte:head
@@ -117,9 +121,25 @@
     </main>
   {/if}
 </div>
+{#if uiState.sheet}
+  {@const partId = uiState.sheet}
+  {#await import('$lib/parts/PartSheet.svelte') then { default: PartSheet }}
+    <PartSheet {partId} onclose={() => (uiState.sheet = undefined)} />
+  {/await}
+{/if}
 <Toasts />
 <Keys {view} {station} />
 {#if uiState.dialog === 'new job'}<NewJob />{/if}
+{#if uiState.dialog === 'paste'}
+  {#await import('$lib/intake/BeginPaste.svelte') then { default: BeginPaste }}<BeginPaste
+    />{/await}
+{:else if uiState.dialog === 'dead'}
+  {#await import('$lib/startup/DeadMachine.svelte') then { default: DeadMachine }}
+    <DeadMachine />
+  {/await}
+{:else if uiState.dialog === 'new shop'}
+  {#await import('$lib/shop/NewShop.svelte') then { default: NewShop }}<NewShop />{/await}
+{/if}
 {#if uiState.opening}
   {@const { file, shop } = uiState.opening}
   {#await import('$lib/frame/OpenFile.svelte') then { default: OpenFile }}

@@ -8,6 +8,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import BenchFoot from '$lib/frame/BenchFoot.svelte';
+  import BenchStart from '$lib/frame/BenchStart.svelte';
+  import WhichShop from '$lib/frame/WhichShop.svelte';
   import BenchTape from '$lib/frame/BenchTape.svelte';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
@@ -85,25 +87,19 @@
   title="Bench"
   subtitle={waiting > 0
     ? `${waiting} more jobs are being looked at`
-    : 'a machine stands where hands are next needed · one scale'}
+    : 'where hands are next needed'}
 >
   {#snippet tools()}
     <svg class="rule" width={rule.mm * SCALE + 60} height="14" aria-hidden="true">
       <path d="M1 3v8M1 7h{rule.mm * SCALE}v-4v8" />
       <text x={rule.mm * SCALE + 8} y="12">{rule.text}</text>
     </svg>
-    <Button next={open.length === 0} onclick={() => (uiState.dialog = 'new job')}>New job</Button>
+    {#if open.length > 0}<BenchStart />{/if}
+    <Button next={open.length > 0} onclick={() => (uiState.dialog = 'new job')}>New job</Button>
   {/snippet}
 
-  {#if open.length === 0}
-    <div class="empty">
-      <p><b>Nothing on the bench.</b></p>
-      <p>
-        Type two numbers above, like <span class="figure">267 in 247</span>, and the answer is
-        there. Or start a job: a name is enough.
-      </p>
-    </div>
-  {/if}
+  {#if shopStore.shop.settings.demo}<WhichShop />{/if}
+  {#if open.length === 0}<BenchStart large />{/if}
 
   <ol class="shelves">
     {#each open as each (each.job.id)}
@@ -176,6 +172,7 @@
     </p>
   {/if}
 
+  {#if !shopStore.shop.settings.demo}<WhichShop />{/if}
   <BenchFoot />
 </Stage>
 
@@ -272,10 +269,6 @@
     stroke: var(--line);
     stroke-width: 2;
     stroke-dasharray: 4 4;
-  }
-  .empty {
-    padding: 60px 0;
-    font-size: 18px;
   }
   .done {
     margin-top: 16px;

@@ -32,6 +32,9 @@ const views = [
   '/',
   '/parts-of-the-house',
   '/scan-sheet',
+  '/settings',
+  '/labels',
+  '/book',
   ...stations.map((station) => `/job/14/${station}`),
   '/job/12/take-in',
 ];
@@ -55,6 +58,7 @@ describe('every view', () => {
       this.timeout(180_000);
       const found: string[] = [];
       const shop = await openShop();
+      await visit(shop.page, '/settings');
       await shop.page.getByLabel('Light').selectOption(theme);
       await shop.page.waitForFunction(
         (name) => document.documentElement.dataset['theme'] === name,
@@ -88,6 +92,7 @@ describe('every view', () => {
     const shop = await openShop();
     const { page } = shop;
     const found: string[] = [];
+    await visit(page, '/settings');
     await page.getByLabel('Lengths').selectOption('in');
     await stored<{ settings: Settings }>(
       page,

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { stationIds } from '../../src/core/findings/finding.ts';
 import type { Job, Part } from '../../src/core/model/types/types.ts';
-import { scanWords } from '../../src/core/quick/quick.ts';
+import { scanWords } from '../../src/core/quick/line/understood.ts';
 import { openShop, stored, visit, type Shop } from './helpers/app.ts';
 import { byHand, scan, scanInside } from './helpers/keys.ts';
 
@@ -159,11 +159,11 @@ describe('a scanner, nothing focused', function () {
       expect(await dialogs(page)).to.equal(0);
       await page.getByText('on a copy of the shop').waitFor({ state: 'detached' });
     }
+    await visit(page, '/settings');
     const lengths = page.getByLabel('Lengths');
     await lengths.focus();
     await scan(page, 'I99 inches');
     expect(await lengths.inputValue()).to.equal('mm');
-    await page.locator('#stage').focus();
     await visit(page, '/job/12/take-in');
     const origin = page.getByLabel(/^From/).first();
     await origin.focus();
@@ -210,7 +210,7 @@ describe('hands', function () {
 
   it('type a letter in a list of choices as in any other', async () => {
     const { page } = shop;
-    await visit(page, '/');
+    await visit(page, '/settings');
     const light = page.getByLabel('Light');
     await light.focus();
     await byHand(page, 'e');

@@ -183,7 +183,7 @@ describe('the whole way', () => {
     await page.keyboard.press('0');
     await page.waitForURL(/hand-over/);
     await page.keyboard.press('?');
-    await page.getByRole('dialog', { name: 'Keys' }).waitFor();
+    await page.getByRole('dialog', { name: 'Help · Hand-over' }).waitFor();
     await page.keyboard.press('Escape');
     await page.keyboard.press('g');
     await page.keyboard.press('b');

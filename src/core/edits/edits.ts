@@ -116,6 +116,11 @@ export const priceBundle = (price: Money, pieces: readonly BundlePiece[]): Edit 
     }
   });
 
+export const renameShop = (name: string): Edit =>
+  draft((shop) => {
+    shop.name = name.slice(0, 200);
+  });
+
 export const editSettings = (fields: Partial<Shop['settings']>): Edit =>
   draft((shop) => {
     Object.assign(shop.settings, fields);

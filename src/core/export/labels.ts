@@ -11,8 +11,8 @@ export interface Label {
 }
 
 /**
- * Labels of what is on the shelf, of the shelf's own places, of the donors with their parts, or of one job
- * (`job:14`) and what goes into it.
+ * Labels of what is on the shelf, of the shelf's own places, of the donors with their parts, of one job (`job:14`)
+ * and what goes into it, or of one part (`part:F04`).
  */
 export function labelsFor(shop: Shop, which: string): Label[] {
   const index = indexOf(shop);
@@ -29,6 +29,7 @@ export function labelsFor(shop: Shop, which: string): Label[] {
       },
     ];
   };
+  if (which.startsWith('part:')) return ofPart(which.slice(5));
   if (which === 'places') return placesOf(shop);
   if (which === 'donors')
     return shop.machines

@@ -2,9 +2,9 @@ import { indexOf } from '../model/lookup/lookup.ts';
 import type { Entry, Shop } from '../model/types/types.ts';
 import { currencyOf } from '../units/currency.ts';
 import { readAmount, readMoney, type Money } from '../units/money.ts';
-import type { Understood } from './quick.ts';
+import type { Understood } from './line/understood.ts';
 
-const verbs = { paid: 'cost', sold: 'sale', gift: 'gift' } as const;
+const verbs = { paid: 'cost', spent: 'cost', bought: 'cost', sold: 'sale', gift: 'gift' } as const;
 
 /**
  * `paid 12.50 paint`, `sold A07 25`, `gift 20 USD cooler`, `worked 90 min sanding`: a line for the book.
@@ -15,7 +15,7 @@ export function asEntry(shop: Shop, text: string): Understood | undefined {
 }
 
 function moneyLine(shop: Shop, text: string): Understood | undefined {
-  const match = /^(paid|sold|gift) (.+)$/i.exec(text);
+  const match = /^(paid|spent|bought|sold|gift) (.+)$/i.exec(text);
   if (!match?.[1] || !match[2]) return undefined;
   const verb = match[1].toLowerCase() as keyof typeof verbs;
   const words = match[2].split(' ');
@@ -33,6 +33,16 @@ function moneyLine(shop: Shop, text: string): Understood | undefined {
 /** The amount among the words: one with a currency beside or at it before a bare one, the first of its sort. */
 function amountIn(shop: Shop, words: readonly string[]) {
   const own = shop.settings.currency;
+  /* `bought fan 92 for 4.50`: what stands after `for` is the price. */
+  const priced = words.findIndex(
+    (word, i) => word.toLowerCase() === 'for' && readAmount(words[i + 1] ?? '') !== undefined,
+  );
+  const minorFor = priced < 0 ? undefined : readAmount(words[priced + 1] ?? '');
+  if (minorFor !== undefined && currencyOf(words[priced + 2] ?? '', own) === undefined)
+    return {
+      money: { minor: minorFor, currency: own },
+      rest: without(words, priced + 1, priced + 1),
+    };
   let bare: { at: number; money: Money } | undefined;
   let fault: string | undefined;
   for (const [at, word] of words.entries()) {
@@ -63,7 +73,7 @@ function amountIn(shop: Shop, words: readonly string[]) {
 
 /** The words but those of the amount, and the `for` beside it. */
 function without(words: readonly string[], from: number, to: number): string[] {
-  const isFor = (word: string | undefined) => word?.toLowerCase() === 'for';
+  const isFor = (word: string | undefined) => /^(?:for|on)$/i.test(word ?? '');
   const start = isFor(words[from - 1]) ? from - 1 : from;
   const end = isFor(words[to + 1]) ? to + 1 : to;
   return [...words.slice(0, start), ...words.slice(end + 1)];
@@ -74,11 +84,12 @@ export type Draft = Omit<Entry, 'id' | 'at'>;
 
 function hoursLine(shop: Shop, text: string): Understood | undefined {
   const match =
-    /^worked\s+(?:(\d+):(\d{2})|(\d+(?:[.,]\d+)?)\s*(h|hours?|min|minutes?))(?: (.+))?$/i.exec(
+    /^(worked\s+)?(?:(\d+):(\d{2})|(\d+(?:[.,]\d+)?)\s*(h|hours?|min|minutes?))(?: (?:of )?(.+))?$/i.exec(
       text,
     );
-  if (!match) return undefined;
-  const [, h, m, figure = '', unit = '', rest = ''] = match;
+  /* `2 hours sanding` is work too; a time alone is not. */
+  if (!match || (!match[1] && !match[6])) return undefined;
+  const [, , h, m, figure = '', unit = '', rest = ''] = match;
   const amount = Number(figure.replace(',', '.'));
   const minutes =
     h === undefined
@@ -132,11 +143,22 @@ function sayOf(verb: string, { money, what, partId, machineId }: Draft): string 
 export function asMove(shop: Shop, text: string): Understood | undefined {
   const place = /^@\s*(\S.{0,39})$/.exec(text)?.[1];
   if (place) return { kind: 'place', text, say: `parts go to ${place}`, where: place };
-  const match = /^(\S+)\s+(?:to|@)\s*(\S.{0,39})$/i.exec(text);
+  const match =
+    /^(\S+)\s+(?:to|@)\s*(\S.{0,39})$/i.exec(text) ??
+    /^(?:move|put|lay|store|keep) (\S+) (?:to|in|into|on|at) (?:the )?(\S.{0,39})$/i.exec(text);
   const part = match?.[1] && indexOf(shop).parts.get(match[1].toUpperCase());
   if (!part || !match?.[2]) return undefined;
   const home = indexOf(shop).homeOf.get(part.id);
   const where = match[2];
+  /* A job is no shelf. */
+  const job = /^(?:this )?(?:job|machine)(?: (\S+))?$/i.exec(where);
+  if (job)
+    return {
+      kind: 'nothing',
+      text,
+      say: `Open the job, then type ${part.id}.`,
+      guesses: job[1] ? [`job ${job[1]}`] : [],
+    };
   return home
     ? {
         kind: 'nothing',

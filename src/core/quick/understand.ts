@@ -1,39 +1,69 @@
 import { indexOf } from '../model/lookup/lookup.ts';
-import { kindName } from '../model/types/seats.ts';
-import { kinds, type Part, type Shop } from '../model/types/types.ts';
-import { isNumber, isText } from '../model/types/fact.ts';
-import { factOf } from '../model/lookup/lookup.ts';
 import { plugNameIn } from '../model/lookup/ownPlugs.ts';
 import type { Property } from '../model/properties/index.ts';
+import type { Shop } from '../model/types/types.ts';
 import { readFigure } from '../units/figure.ts';
 import { formatLength, parseLength, parseNumber, trim } from '../units/length.ts';
 import { asEntry, asMove } from './book.ts';
+import { guessesFor } from './guess.ts';
+import { phraseOf, type Phrase, type Place } from './line/phrase.ts';
+import { scanWords, type Understood, type Word } from './line/understood.ts';
+import { asAboutPart } from './readings/aboutPart.ts';
+import { asAdd, asSet } from './readings/add.ts';
+import { asPlugs } from './readings/askPlugs.ts';
+import { asFind } from './readings/find.ts';
+import { asLead, asNote, asPlaceAsked } from './readings/lead.ts';
+import { asEnough, asFitsHere, asNeeds, asPartFits } from './readings/ofJob.ts';
 import { quickSum } from './sums.ts';
-import { scanWords, type Understood, type Word } from './quick.ts';
 
 /**
- * What the entry line makes of a text: a word of the scan sheet, a tag that was scanned,
- * a sum, a search on the shelf, a new job, or (while a question is lit) an answer that fits it.
+ * What the entry line makes of a text: a word of the scan sheet, a tag that was scanned, a sum, a question, a
+ * command, a search on the shelf, a new job, or (while a question is lit) an answer that fits it. A reading
+ * takes a line only when it has read every word of it; what none takes is said, with what may have been meant.
  */
-export function understand(shop: Shop, typed: string, asked?: { property: Property }): Understood {
+export function understand(shop: Shop, typed: string, place: Place = {}): Understood {
   const text = typed.trim().replace(/\s+/g, ' ');
   if (text === '') return { kind: 'nothing', text, say: '' };
   const lower = text.toLowerCase();
   if ((scanWords as readonly string[]).includes(lower)) {
     return { kind: 'word', text, say: lower, word: lower as Word };
   }
+  const phrase = phraseOf(text, shop.settings.unit);
   return (
-    (asked ? asAnswer(shop, text, asked.property) : undefined) ??
+    (place.property ? asAnswer(shop, text, place.property) : undefined) ??
     asTag(shop, text) ??
-    asMove(shop, text) ??
-    asEntry(shop, text) ??
-    asNewJob(text) ??
-    asSum(text, shop) ??
-    asFind(shop, lower) ?? {
+    read(shop, phrase, place) ?? {
       kind: 'nothing',
       text,
-      say: 'Not understood. Try 267 in 247, 12 V 20 A, fan 92, or scan a tag.',
+      say: 'Not understood.',
+      guesses: guessesFor(phrase, (line) => {
+        const other = read(shop, phraseOf(line, shop.settings.unit), place);
+        return other !== undefined && other.kind !== 'nothing';
+      }),
     }
+  );
+}
+
+/** The first reading that takes the whole line. */
+function read(shop: Shop, phrase: Phrase, place: Place): Understood | undefined {
+  const { text } = phrase;
+  return (
+    asMove(shop, text) ??
+    asEntry(shop, text) ??
+    asNote(shop, text, place) ??
+    asLead(text) ??
+    asPartFits(shop, phrase, place) ??
+    asAboutPart(shop, phrase) ??
+    asSet(shop, phrase) ??
+    asAdd(phrase) ??
+    asNewJob(text) ??
+    asEnough(phrase, place) ??
+    asNeeds(phrase, place) ??
+    asFitsHere(phrase, place) ??
+    asSum(text, shop) ??
+    asPlaceAsked(shop, phrase) ??
+    asPlugs(text) ??
+    asFind(shop, phrase)
   );
 }
 
@@ -114,45 +144,4 @@ function asNewJob(text: string): Understood | undefined {
 function asSum(text: string, shop: Shop): Understood | undefined {
   const sum = quickSum(text, shop.settings.unit);
   return sum && { kind: 'sum', text, say: sum.say, finding: sum.finding };
-}
-
-/** `fan 92`, `ddr4 8`, `sfx`: every word must be found in the part's tag, kind, name or facts. */
-function asFind(shop: Shop, lower: string): Understood | undefined {
-  const parts = findParts(shop, lower);
-  const asked =
-    (kinds as readonly string[]).includes(lower.split(' ')[0] ?? '') || parts.length > 0;
-  if (!asked) return undefined;
-  const where = parts.slice(0, 3).map((part) => part.id);
-  const more = parts.length > 3 ? ` and ${parts.length - 3} more` : '';
-  const say =
-    parts.length === 0 ? 'none on the shelf' : `${parts.length} found: ${where.join(', ')}${more}`;
-  return { kind: 'find', text: lower, say, parts };
-}
-
-/** Parts in whose tag, kind, name, place or facts every word is found. */
-export function findParts(shop: Shop, text: string): Part[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  return shop.parts.filter(
-    (part) => part.place !== 'gone' && words.every((word) => haystack(shop, part).includes(word)),
-  );
-}
-
-const haystacks = new WeakMap<Part, string>();
-
-function haystack(shop: Shop, part: Part): string {
-  let text = haystacks.get(part);
-  if (text === undefined) {
-    const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
-    const keys = [...Object.keys(part.facts), ...Object.keys(model?.facts ?? {})];
-    const words = keys.flatMap((key) => {
-      const fact = factOf(shop, part, key)?.fact;
-      if (isText(fact)) return [fact.text];
-      return isNumber(fact) && fact.lo === fact.hi ? [String(fact.lo)] : [];
-    });
-    text = [part.id, kindName(part.kind), part.name, part.where ?? '', ...words]
-      .join(' ')
-      .toLowerCase();
-    haystacks.set(part, text);
-  }
-  return text;
 }

@@ -7,7 +7,7 @@ import { scale, type Range } from '../units/range.ts';
 import { cardsOwnSupply, drawsOf } from './tree/index.ts';
 
 const named = [
-  ['processor', 'processor'],
+  ['processor', 'CPU'],
   ['card', 'card'],
   ['board', 'board'],
 ] as const;

@@ -6,7 +6,7 @@
   import { donorsViews } from './views.ts';
 
   const { view }: { view: JobView } = $props();
-  const shown = new ViewSwitch(donorsViews[0]);
+  const shown = new ViewSwitch(donorsViews, () => donorsViews[0]);
 </script>
 
 {#snippet tools()}<ViewButtons views={donorsViews} {shown} />{/snippet}

@@ -5,7 +5,7 @@
   import { wantedBy } from '$core/model/lookup/wanted.ts';
   import { kindName } from '$core/model/types/seats.ts';
   import type { Part } from '$core/model/types/types.ts';
-  import { findParts } from '$core/quick/understand.ts';
+  import { findParts } from '$core/quick/readings/find.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';

@@ -20,9 +20,15 @@ const usual: Record<string, [number, number, number]> = table({
   'custom case': [220, 200, 300],
 });
 
+/** What a case of a class usually measures outside. */
+export function usualOutside(name: string): Outside {
+  const [w, h, d] = usual[name] ?? [175, 360, 360];
+  return { w, h, d, known: false, class: name };
+}
+
 export function outsideOf(shop: Shop, shell: Part): Outside {
   const name = textOf(shop, shell, 'class')?.text ?? 'mini tower';
-  const [w, h, d] = usual[name] ?? [175, 360, 360];
+  const { w, h, d } = usualOutside(name);
   const at = (key: NumberKey) => numberOf(shop, shell, key);
   const [width, height, depth] = [at('outerWidth'), at('outerHeight'), at('outerDepth')];
   return {

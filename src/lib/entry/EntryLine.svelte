@@ -3,14 +3,12 @@
   import { understand } from '$core/quick/understand.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { seatName } from '$core/model/types/seats.ts';
-  import { standingOf } from '$core/model/lookup/lookup.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
-  import Gap from '$lib/ui/Gap.svelte';
-  import Mark from '$lib/ui/Mark.svelte';
   import { act, litQuestion, seatFor } from './act.ts';
+  import Answer from './Answer.svelte';
   import { listenForScans } from './scanner.ts';
 
   interface Props {
@@ -20,9 +18,13 @@
   let text = $state('');
   let input = $state<HTMLInputElement>();
   const lit = $derived(litQuestion(view));
-  const understood = $derived(understand(shopStore.shop, text, lit));
+  const place = $derived({ property: lit?.property, plan: view?.plan });
+  const understood = $derived(understand(shopStore.shop, text, place));
   const say = $derived.by(() => {
     if (understood.kind === 'nothing') return understood.say;
+    if (understood.kind === 'checked') return understood.say;
+    if (understood.kind === 'told') return `${understood.say} · Enter opens it`;
+    if (understood.kind === 'plugs') return `${understood.say} · Enter opens Plugs`;
     if (understood.kind === 'sum') return `${understood.say} · Enter keeps it`;
     if (understood.kind === 'part') {
       if (uiState.laying !== undefined)
@@ -30,7 +32,8 @@
       const seat = seatFor(understood.partId, view);
       return seat ? `${understood.say} · Enter puts it in as ${seatName(seat)}` : understood.say;
     }
-    if (understood.kind === 'find') return understood.say;
+    if (understood.kind === 'find')
+      return understood.parts.length === 1 ? `${understood.say} · Enter opens it` : understood.say;
     return `${understood.say} · Enter`;
   });
   const hint = $derived(
@@ -50,10 +53,13 @@
     });
   }
 
+  const codes: readonly string[] = ['word', 'part', 'move', 'place'];
+  const atOnce: readonly string[] = [...codes, 'answer', 'job'];
+
   /** A scan does at once what it means; what it does not is shown here to be mended. */
   function scanned(scan: string): void {
-    const meant = understand(shopStore.shop, scan, lit);
-    if (meant.kind !== 'nothing' && meant.kind !== 'find') {
+    const meant = understand(shopStore.shop, scan, place);
+    if (atOnce.includes(meant.kind)) {
       act(meant, view);
       return;
     }
@@ -68,7 +74,6 @@
       input?.setSelectionRange(typed.length, typed.length);
     });
   }
-  const codes: readonly string[] = ['word', 'part', 'move', 'place'];
   $effect(() =>
     listenForScans({
       onscan: scanned,
@@ -79,7 +84,7 @@
 
   function submit(event: SubmitEvent): void {
     event.preventDefault();
-    if (act(understood, view) && understood.kind !== 'find') text = '';
+    if (act(understood, view)) text = '';
   }
 </script>
 
@@ -105,39 +110,8 @@
     }}
   />
   <output id="entry-say" class="say" aria-live="polite">{say}</output>
-  {#if understood.kind === 'sum' && understood.finding.margin}
-    <div class="drop sum">
-      <Mark mark={understood.finding.mark} word />
-      <Gap finding={understood.finding} width={260} height={22} />
-      <b class="figure">{understood.say}</b>
-      <span>{lengthsIn(understood.finding.say, shopStore.shop.settings.unit)}</span>
-    </div>
-  {:else if understood.kind === 'sum'}
-    <div class="drop sum">
-      <Mark mark={understood.finding.mark} word />
-      <b class="figure">{understood.say}</b>
-      <span
-        >{lengthsIn(
-          `${understood.finding.marginLabel}. ${understood.finding.say}`,
-          shopStore.shop.settings.unit,
-        )}</span
-      >
-    </div>
-  {:else if understood.kind === 'find' && understood.parts.length > 0}
-    <ul class="drop" aria-label="Found on the shelf">
-      {#each understood.parts.slice(0, 8) as part (part.id)}
-        <li>
-          <button type="button" onclick={() => (text = part.id)}>
-            <b class="figure">{part.id}</b>
-            <span>{part.name}</span>
-            <small
-              >{part.where ? `shelf ${part.where}` : part.place}, {standingOf(shopStore.shop, part)
-                .condition}</small
-            >
-          </button>
-        </li>
-      {/each}
-    </ul>
+  {#if text.trim() !== ''}
+    <Answer {understood} {view} ontry={(line) => into(line)} ondone={() => (text = '')} />
   {/if}
 </form>
 
@@ -203,51 +177,6 @@
     white-space: nowrap;
     font-size: 15px;
     color: var(--mat-ink);
-  }
-  .drop {
-    position: absolute;
-    z-index: 30;
-    top: 100%;
-    left: 0;
-    right: 0;
-    margin: 4px 0 0;
-    padding: 10px 14px;
-    background: var(--tape);
-    color: var(--ink);
-    border: 1px solid var(--line);
-    box-shadow: 0 6px 18px rgb(0 0 0 / 25%);
-  }
-  .sum {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 6px 14px;
-  }
-  .sum b {
-    font-size: 20px;
-  }
-  .sum span {
-    flex-basis: 100%;
-  }
-  ul.drop {
-    list-style: none;
-    padding: 4px;
-  }
-  li button {
-    display: grid;
-    grid-template-columns: 64px 1fr auto;
-    gap: 10px;
-    align-items: baseline;
-    width: 100%;
-    min-height: 40px;
-    padding: 4px 10px;
-    border: 0;
-    background: none;
-    text-align: left;
-  }
-  li button:hover,
-  li button:focus-visible {
-    background: var(--tape-lit);
   }
   @media (max-width: 600px) {
     .say {

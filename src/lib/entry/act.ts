@@ -2,13 +2,22 @@ import { goto } from '$app/navigation';
 import { resolve } from '$app/paths';
 import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
 import type { Draft } from '$core/quick/book.ts';
-import { newJob, putPart, tickStep } from '$core/edits/edits.ts';
+import { editPart, newJob, newPart, putPart, tickStep } from '$core/edits/edits.ts';
+import { deletePart, noteJob, noteMachine, notePart, whyKept } from '$core/edits/partEdits.ts';
 import { addItems } from '$core/shop/items.ts';
 import { indexOf } from '$core/model/lookup/lookup.ts';
-import { freeSeat, kindOfSeat, seatName } from '$core/model/types/seats.ts';
+import { freeSeat, kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
-import type { AnswerValue, Understood, Word } from '$core/quick/quick.ts';
+import type { Part } from '$core/model/types/types.ts';
+import type {
+  AnswerValue,
+  Destination,
+  PartCommand,
+  Understood,
+  Word,
+} from '$core/quick/line/understood.ts';
 import { progress } from '$core/order/index.ts';
+import { saveShop } from '$lib/shop/files.ts';
 import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -46,11 +55,172 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
       return lay(understood.partId, understood.where);
     case 'place':
       return placeScanned(understood.where);
-    case 'find':
-      return understood.parts.length > 0;
+    case 'find': {
+      const [only, ...others] = understood.parts;
+      if (!only || others.length > 0) return false;
+      uiState.sheet = only.id;
+      return true;
+    }
+    case 'told':
+      uiState.sheet = understood.partId;
+      return true;
+    case 'checked':
+      return goTo(understood.finding.station, view);
+    case 'plugs':
+      return goTo('plugs', view);
+    case 'go':
+      return goTo(understood.to, view);
+    case 'do':
+      return doTo(understood.what, understood.partId);
+    case 'add':
+      return add(understood, view);
+    case 'set': {
+      const part = partNamed(understood.partId);
+      if (!part) return false;
+      void recordFact(part, understood.key, understood.value);
+      toast(`${understood.say}.`, 'plain', undoNow);
+      return true;
+    }
+    case 'price':
+      void shopStore.edit(
+        `price of ${understood.partId}`,
+        editPart(understood.partId, { price: understood.price }),
+      );
+      toast(`${understood.say}.`, 'plain', undoNow);
+      return true;
+    case 'note': {
+      const { partId, machineId, jobId, note } = understood;
+      const edit = partId
+        ? notePart(partId, note)
+        : machineId
+          ? noteMachine(machineId, note)
+          : jobId
+            ? noteJob(jobId, note)
+            : undefined;
+      if (!edit) return false;
+      void shopStore.edit(`note: ${note.slice(0, 40)}`, edit);
+      toast(`${understood.say}.`, 'plain', undoNow);
+      return true;
+    }
     case 'nothing':
       return false;
   }
+}
+
+const partNamed = (id: string): Part | undefined =>
+  shopStore.shop.parts.find((part) => part.id === id);
+
+const undoNow = (): void => void shopStore.undo();
+
+/** Opens a station of the open job, a page, or what a button opens too. */
+function goTo(to: Destination, view: JobView | undefined): boolean {
+  switch (to) {
+    case 'bench':
+      void goto(resolve('/'));
+      return true;
+    case 'book':
+      void goto(resolve('/book'));
+      return true;
+    case 'labels':
+      void goto(resolve('/labels'));
+      return true;
+    case 'scan sheet':
+      void goto(resolve('/scan-sheet'));
+      return true;
+    case 'settings':
+      void goto(resolve('/settings'));
+      return true;
+    case 'new job':
+      uiState.dialog = 'new job';
+      return true;
+    case 'help':
+      uiState.dialog = 'keys';
+      return true;
+    case 'print':
+      window.print();
+      return true;
+    case 'export':
+      saveShop(shopStore.shop);
+      return true;
+    case 'open file':
+      pickShopFile();
+      return true;
+    default: {
+      const id = view?.job?.id ?? uiState.lastJob ?? shopStore.shop.jobs.at(0)?.id;
+      if (id === undefined) {
+        toast('Start a job first: its stations are there then.');
+        return false;
+      }
+      void goto(resolve('/job/[id]/[station]', { id, station: to }));
+      return true;
+    }
+  }
+}
+
+/** The same as the button at the foot of the bench: the browser asks for the file. */
+function pickShopFile(): void {
+  const input = document.createElement('input');
+  input.type = 'file';
+  input.accept = '.json,application/json';
+  input.onchange = async () => {
+    const [file] = input.files ?? [];
+    if (!file) return;
+    const { readFile } = await import('$lib/shop/openFile.ts');
+    await readFile(file);
+  };
+  input.click();
+}
+
+function doTo(what: PartCommand, partId: string): boolean {
+  switch (what) {
+    case 'edit':
+      uiState.sheet = partId;
+      return true;
+    case 'label':
+      uiState.labelOf = partId;
+      void goto(resolve('/labels'));
+      return true;
+    case 'delete': {
+      const why = whyKept(shopStore.shop, partId);
+      if (why) {
+        toast(why, 'stop');
+        return false;
+      }
+      void shopStore.edit(`${partId} deleted`, deletePart(partId));
+      toast(`${partId} deleted.`, 'plain', undoNow);
+      return true;
+    }
+  }
+}
+
+/** A part, or several alike: on the shelf, and the first of them in the plan of the open job where it has a place. */
+async function added(
+  { part, times }: Extract<Understood, { kind: 'add' }>,
+  view: JobView | undefined,
+): Promise<void> {
+  const at = shopStore.now;
+  const facts = Object.fromEntries(
+    Object.entries(part.facts).map(([key, fact]) => [key, { ...fact, at }]),
+  );
+  const job = view?.job;
+  const tags: string[] = [];
+  for (let n = 0; n < times; n += 1) {
+    const taken = view?.plan?.seats.map(({ seat }) => seat) ?? [];
+    const seat = job && freeSeat(part.kind, taken);
+    const isFree = seat !== undefined && !taken.includes(seat);
+    const made = newPart(
+      { ...part, facts, place: 'shelf' },
+      job && isFree ? (id) => putPart(job.id, seat, id) : undefined,
+    );
+    await shopStore.edit(`new ${kindName(part.kind)}: ${part.name}`, made.edit);
+    tags.push(`${made.tag()}${job && isFree ? ` (${seatName(seat)} of job ${job.id})` : ''}`);
+  }
+  toast(`Added ${tags.join(', ')}.`, 'plain', undoNow);
+}
+
+function add(adding: Extract<Understood, { kind: 'add' }>, view: JobView | undefined): boolean {
+  void added(adding, view);
+  return true;
 }
 
 /** A new job needs a name; what it should become may follow. */
@@ -118,7 +288,7 @@ function putScanned(partId: string, view: JobView | undefined): boolean {
     return true;
   }
   shopStore.edit(`${partId} as ${seatName(seat)}`, putPart(view.job.id, seat, partId));
-  toast(`${partId} is planned as ${seatName(seat)}.`);
+  toast(`${partId} is planned as ${seatName(seat)}.`, 'plain', undoNow);
   return true;
 }
 

@@ -16,7 +16,7 @@
   const chosen = new Chosen(view, 'fit');
   const plan = $derived(view.plan);
   const shell = $derived(plan && partOfKind(plan, 'case'));
-  const shown = new ViewSwitch();
+  const shown = new ViewSwitch(fitViews);
 
   const views = $derived(
     fitViews.filter((each) => (each.needs === 'board' ? plan && partOfKind(plan, 'board') : shell)),

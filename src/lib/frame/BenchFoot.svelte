@@ -1,12 +1,9 @@
 <script lang="ts">
   import { asset, resolve } from '$app/paths';
-  import { editSettings } from '$core/edits/edits.ts';
-  import type { Settings } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { saveShop } from '$lib/shop/files.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
 
   /** The validator is large and seldom wanted: it is loaded with the first file. */
@@ -14,9 +11,6 @@
     const { readFile } = await import('$lib/shop/openFile.ts');
     await readFile(file);
   }
-
-  const set = (label: string, fields: Partial<Settings>) =>
-    shopStore.edit(label, editSettings(fields));
 </script>
 
 <p class="keep">
@@ -38,44 +32,7 @@
       onclick={() => shopStore.startPractice()}>Practise</Button
     >
   {/if}
-  <Field label="Lengths"
-    ><select
-      value={shopStore.shop.settings.unit}
-      onchange={(event) =>
-        set('unit of length', { unit: event.currentTarget.value as Settings['unit'] })}
-    >
-      <option value="mm">mm</option><option value="in">inches</option>
-    </select></Field
-  >
-  <Field label="Light"
-    ><select
-      value={shopStore.shop.settings.theme}
-      onchange={(event) => set('light', { theme: event.currentTarget.value as Settings['theme'] })}
-    >
-      <option value="auto">as the machine</option><option value="light">bright bench</option><option
-        value="dark">evening</option
-      >
-    </select></Field
-  >
-  <Field label="Mains"
-    ><select
-      value={String(shopStore.shop.settings.mains ?? 230)}
-      onchange={(event) =>
-        set('mains volts', { mains: event.currentTarget.value === '115' ? 115 : 230 })}
-    >
-      <option value="230">230 V</option><option value="115">115 V</option>
-    </select></Field
-  >
-  <Field label="Headroom"
-    ><select
-      value={String(shopStore.shop.settings.headroom)}
-      onchange={(event) => set('headroom', { headroom: Number(event.currentTarget.value) })}
-    >
-      {#each [0, 0.1, 0.2, 0.3, 0.5, 1] as share (share)}<option value={String(share)}
-          >{Math.round(share * 100)} %</option
-        >{/each}
-    </select></Field
-  >
+  <a href={resolve('/settings')}>Settings</a>
 </p>
 
 <style>
@@ -88,10 +45,6 @@
     padding-top: 8px;
     border-top: 1px solid var(--line);
     font-size: 15px;
-  }
-  select {
-    height: 36px;
-    border-bottom: 1.5px solid var(--ink);
   }
   .keep a {
     color: inherit;

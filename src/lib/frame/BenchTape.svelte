@@ -60,17 +60,12 @@
     <dl>
       {#each today as each (each.job.id)}
         <div>
-          <dt>{each.progress.next?.title}, {each.job.id}</dt>
-          <dd class="figure">{formatHours(each.progress.next?.minutes ?? 0)}</dd>
+          <dt class="job" title={each.progress.next?.title}>
+            <b class="figure">{each.job.id}</b>
+            {each.progress.next?.title}
+          </dt>
+          <dd class="figure">{formatHours(each.progress.minutesLeft)}</dd>
         </div>
-        {#if each.progress.minutesLeft > (each.progress.next?.minutes ?? 0)}
-          <div>
-            <dt>and the steps after it</dt>
-            <dd class="figure">
-              {formatHours(each.progress.minutesLeft - (each.progress.next?.minutes ?? 0))}
-            </dd>
-          </div>
-        {/if}
       {:else}
         <div>
           <dt>none asked for</dt>
@@ -224,6 +219,11 @@
     background: var(--paper);
     color: var(--ink);
     padding: 0 8px;
+  }
+  .job {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
   dd {
     margin: 0;

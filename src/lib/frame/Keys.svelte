@@ -7,7 +7,6 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
-  import Dialog from '$lib/ui/Dialog.svelte';
   import { stations } from '$lib/frame/stations.ts';
   import { nextQuestion, undo } from '../entry/act.ts';
 
@@ -16,19 +15,6 @@
     station: StationId | undefined;
   }
   const { view, station }: Props = $props();
-
-  const list = [
-    ['/', 'entry line'],
-    ['g then 1 to 9, 0', 'station'],
-    ['g b', 'bench'],
-    ['[  ]', 'previous and next finding'],
-    ['m', 'measure the next open thing'],
-    ['t', 'the tape, on a narrow screen'],
-    ['n', 'new job'],
-    ['u  U', 'undo, redo'],
-    ['p', 'print this station'],
-    ['?', 'this list'],
-  ] as const;
 
   const typing = (event: KeyboardEvent) =>
     (event.target as HTMLElement).matches('input, textarea, select, [contenteditable]') ||
@@ -80,32 +66,10 @@
 </script>
 
 {#if uiState.dialog === 'keys'}
-  <Dialog title="Keys" onclose={() => (uiState.dialog = undefined)}>
-    <dl>
-      {#each list as [keys, what] (keys)}
-        <div>
-          <dt class="figure">{keys}</dt>
-          <dd>{what}</dd>
-        </div>
-      {/each}
-    </dl>
-    <p class="soft">
-      A caliper types its number and Enter; a scanner types a tag and Enter. Both land in the entry
-      line.
-    </p>
-  </Dialog>
+  {#await import('./HelpDialog.svelte') then { default: HelpDialog }}
+    <HelpDialog {station} />
+  {/await}
 {/if}
-
-<style>
-  dl {
-    margin: 0 0 12px;
-  }
-  div {
-    display: grid;
-    grid-template-columns: 180px 1fr;
-    padding: 4px 0;
-  }
-  dd {
-    margin: 0;
-  }
-</style>
+{#if uiState.tour !== undefined}
+  {#await import('./Tour.svelte') then { default: Tour }}<Tour />{/await}
+{/if}

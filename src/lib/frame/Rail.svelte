@@ -1,10 +1,14 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
+  import { page } from '$app/state';
   import type { StationId } from '$core/findings/finding.ts';
   import type { Counts } from '$core/plan/run.ts';
   import Redo from '@lucide/svelte/icons/redo-2';
+  import CircleHelp from '@lucide/svelte/icons/circle-question-mark';
+  import Settings from '@lucide/svelte/icons/settings';
   import Undo from '@lucide/svelte/icons/undo-2';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { undo } from '../entry/act.ts';
   import Mark from '../ui/Mark.svelte';
   import { stations } from './stations.ts';
@@ -19,12 +23,21 @@
   }
   const { current, jobId, counts, live }: Props = $props();
   const marks = ['stop', 'mend', 'watch'] as const;
+  const isAt = (path: string) => (page.url.pathname === path ? 'page' : undefined);
 </script>
 
 <nav class="rail" aria-label="Stations">
-  <a class="item" href={resolve('/')} aria-current={current === undefined ? 'page' : undefined}>
+  <a class="item" href={resolve('/')} aria-current={isAt(resolve('/'))}>
     <span class="digit">·</span><span class="name">Bench</span>
   </a>
+  {#if !jobId}
+    <a class="item folded" href={resolve('/book')} aria-current={isAt(resolve('/book'))}>
+      <span class="digit"></span><span class="name">The book</span>
+    </a>
+    <a class="item folded" href={resolve('/labels')} aria-current={isAt(resolve('/labels'))}>
+      <span class="digit"></span><span class="name">Labels</span>
+    </a>
+  {/if}
   {#each stations as station (station.id)}
     {@const folded = !live.includes(station.id) && current !== station.id}
     {@const here = counts[station.id]}
@@ -49,13 +62,13 @@
           {/each}
         </span>
       </a>
-    {:else}
-      <span class="item folded" aria-disabled="true">
-        <span class="digit">{station.digit}</span><span class="name">{station.name}</span>
-      </span>
     {/if}
   {/each}
   <span class="back">
+    <a title="Settings" aria-label="Settings" href={resolve('/settings')}><Settings size={20} /></a>
+    <button title="Help (?)" aria-label="Help" onclick={() => (uiState.dialog = 'keys')}
+      ><CircleHelp size={20} /></button
+    >
     <button title="Undo (u)" aria-label="Undo" onclick={() => void undo()}
       ><Undo size={20} /></button
     >
@@ -124,13 +137,15 @@
   }
   .back {
     display: flex;
+    flex-wrap: wrap;
     gap: 4px;
     margin-top: auto;
     padding: 8px 10px;
   }
-  .back button {
+  .back button,
+  .back a {
     display: grid;
-    flex: 1;
+    flex: 1 1 40%;
     place-items: center;
     min-width: 44px;
     height: 44px;
@@ -138,14 +153,16 @@
     background: none;
     color: var(--mat-ink);
   }
-  .back button:hover {
+  .back button:hover,
+  .back a:hover {
     background: var(--mat-deep);
   }
   @media (max-width: 1000px) {
     .back {
       flex-direction: column;
     }
-    .back button {
+    .back button,
+    .back a {
       flex: none;
     }
     .item {

@@ -12,7 +12,7 @@
 </script>
 
 {#each views as each (each.id)}
-  <Button onclick={() => void shown.show(each)} aria-pressed={shown.open?.id === each.id}
+  <Button onclick={() => shown.show(each)} aria-pressed={shown.open?.id === each.id}
     >{each.label}</Button
   >
 {/each}

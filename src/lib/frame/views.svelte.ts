@@ -1,4 +1,7 @@
 import type { Component } from 'svelte';
+import { goto } from '$app/navigation';
+import { resolve } from '$app/paths';
+import { page } from '$app/state';
 import type { Plan } from '$core/model/lookup/plan.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
 
@@ -19,29 +22,53 @@ export interface StationView {
   load: () => Promise<{ default: Component<ViewProps> }>;
 }
 
-/** Which view a station shows: the one asked for last, else its first, else its own picture. */
+/**
+ * Which view a station shows: the one its address names (`/job/5/fit#holes`), so that going back leads back and a
+ * link leads there; else its first, or its own picture where it has one.
+ */
 export class ViewSwitch {
-  open = $state.raw<StationView | undefined>(undefined);
+  #views: readonly StationView[];
+  #first: () => StationView | undefined;
   Shown = $state.raw<Component<ViewProps> | undefined>(undefined);
-  #first: StationView | undefined;
+  readonly open = $derived.by((): StationView | undefined => this.#named() ?? this.#first());
 
-  constructor(first?: StationView) {
+  constructor(
+    views: readonly StationView[],
+    first: () => StationView | undefined = () => undefined,
+  ) {
+    this.#views = views;
     this.#first = first;
-    if (first) void this.show(first);
+    $effect(() => {
+      const wanted = this.open;
+      if (!wanted) {
+        this.Shown = undefined;
+        return;
+      }
+      void wanted.load().then((loaded) => {
+        if (this.open?.id === wanted.id) this.Shown = loaded.default;
+      });
+    });
+  }
+
+  #named(): StationView | undefined {
+    const name = page.url.hash.slice(1);
+    return this.#views.find(({ id }) => id === name);
   }
 
   /** Shows a view; asked for again, the station's own picture where it has one. */
-  show = async (next: StationView): Promise<void> => {
-    if (this.open?.id === next.id && !this.#first) return this.close();
-    this.open = next;
-    if (!this.#first) this.Shown = undefined;
-    const loaded = (await next.load()).default;
-    if (this.open === next) this.Shown = loaded;
+  show = (next: StationView): void => {
+    if (this.open?.id === next.id) this.close();
+    else this.#go(`#${next.id}`);
   };
 
   close = (): void => {
-    if (this.#first) return;
-    this.open = undefined;
-    this.Shown = undefined;
+    if (!this.#first()) this.#go('');
   };
+
+  #go(hash: `#${string}` | ''): void {
+    const { id = '', station = '' } = page.params;
+    const path: `/job/${string}/${string}` = `/job/${id}/${station}`;
+    const options = { keepFocus: true, noScroll: true };
+    void (hash === '' ? goto(resolve(path), options) : goto(resolve(`${path}${hash}`), options));
+  }
 }

@@ -6,7 +6,7 @@
   import { heatViews } from './views.ts';
 
   const { view }: { view: JobView } = $props();
-  const shown = new ViewSwitch(heatViews[0]);
+  const shown = new ViewSwitch(heatViews, () => heatViews[0]);
 </script>
 
 {#snippet tools()}<ViewButtons views={heatViews} {shown} />{/snippet}

@@ -1,22 +1,20 @@
 <script lang="ts">
-  import { IntakeError, type Inventory } from '$core/intake/inventory.ts';
+  import type { Inventory } from '$core/intake/inventory.ts';
   import { byHand } from '$core/intake/byHand.ts';
   import { cimCommand } from '$core/intake/cim.ts';
   import { byMachine } from '$core/intake/merge.ts';
-  import { readInventories } from '$core/intake/read.ts';
   import { caseClasses } from '$core/model/properties/index.ts';
   import { boardFormats } from '$core/standards/boards.ts';
   import { takeInAll } from '$core/edits/edits.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
-  import { kindName } from '$core/model/types/seats.ts';
-  import { kinds, type Job, type Kind } from '$core/model/types/types.ts';
+  import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Field from '$lib/ui/Field.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
+  import { countOf, piecesOf, readPieces, sayRead, type Piece } from './takingIn.ts';
 
   interface Props {
     job: Job;
@@ -45,17 +43,9 @@
     ['the common desktop system', cimCommand],
   ] as const;
 
-  function read(pieces: { from: string; text: string }[]): void {
-    faults = [];
-    const inventories: Inventory[] = [];
-    for (const piece of pieces) {
-      try {
-        inventories.push(...readInventories(piece.text));
-      } catch (error) {
-        if (!(error instanceof IntakeError)) throw error;
-        faults.push(`${piece.from}: ${error.message}`);
-      }
-    }
+  function read(pieces: readonly Piece[]): void {
+    const { inventories, faults: unread } = readPieces(pieces);
+    faults = unread;
     if (inventories.length > 0) store(inventories);
   }
 
@@ -65,13 +55,7 @@
     const machines = byMachine(inventories);
     const tools = inventories.map(({ tool }) => tool).join(', ');
     void shopStore.edit(`taken in from ${tools}`, takeInAll(machineId, machines, at, job.id));
-    uiState.justRead = inventories.map(({ tool, name, parts, ignored }) => ({
-      tool,
-      what: countOf(parts),
-      ignored,
-      where: machines.length > 1 ? (name ?? '') : '',
-      jobId: job.id,
-    }));
+    sayRead(inventories, machines, job.id);
     const waits = indexOf(shopStore.shop)
       .machines.get(machineId)
       ?.unsettled?.some((each) => each.at === at);
@@ -91,31 +75,9 @@
     }
   }
 
-  /** `board, CPU, 2 RAM`. */
-  function countOf(parts: readonly { kind: Kind }[]): string {
-    return kinds
-      .flatMap((kind) => {
-        const count = parts.filter((part) => part.kind === kind).length;
-        return count === 0 ? [] : [count === 1 ? kindName(kind) : `${count} ${kindName(kind)}`];
-      })
-      .join(', ');
-  }
-
   async function files(list: readonly File[]): Promise<void> {
-    const pieces = await Promise.all(
-      list.map(async (file) => ({
-        from: file.name,
-        text: file.size > 5_000_000 ? 'x'.repeat(5_000_001) : decode(await file.arrayBuffer()),
-      })),
-    );
+    const pieces = await piecesOf(list);
     if (pieces.length > 0) read(pieces);
-  }
-
-  /** Redirected output of the common desktop system's shell is UTF-16. */
-  function decode(buffer: ArrayBuffer): string {
-    const bytes = new Uint8Array(buffer);
-    const utf16 = bytes[0] === 0xff && bytes[1] === 0xfe;
-    return new TextDecoder(utf16 ? 'utf-16le' : 'utf-8').decode(buffer);
   }
 
   function hand(): void {

@@ -1,25 +1,19 @@
 <script lang="ts">
-  import type { FactKey } from '$core/model/properties/index.ts';
-  import { newPart } from '$core/edits/edits.ts';
-  import type { Facts } from '$core/model/types/fact.ts';
   import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
-  import { properties } from '$core/model/properties/index.ts';
   import { kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
   import { inStages, MOST_STAGES, stageName, stageOf } from '$core/model/types/stages.ts';
   import type { Job, Part } from '$core/model/types/types.ts';
   import { planOf } from '$core/plan/planOf.ts';
-  import { formatMoney, parseMoney } from '$core/units/money.ts';
+  import { formatMoney } from '$core/units/money.ts';
   import { Judge } from '$lib/parts/judge.svelte.ts';
-  import { factFrom, type FactValue } from '$lib/shop/recordFact.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { show } from '$lib/ui/figures.ts';
-  import FactField from './FactField.svelte';
+  import PartForm from './PartForm.svelte';
   import Field from '$lib/ui/Field.svelte';
-  import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
     job: Job;
@@ -46,11 +40,6 @@
   let stage = $state(Math.max(1, ...planned.map(stageOf)));
   let query = $state('');
   let typing = $state(false);
-  let name = $state('');
-  let price = $state('');
-  let place = $state<'shelf' | 'buy'>('shelf');
-  let facts = $state.raw<Facts>({});
-  let fault = $state('');
 
   /** Each candidate with the tightest of its own sums in this plan. */
   /** More are found by typing: nobody reads past them. */
@@ -66,8 +55,6 @@
     ),
   );
 
-  const asked = $derived(properties[kind]);
-
   function where(part: Part): string {
     const home = indexOf(shopStore.shop).homeOf.get(part.id);
     /* Out of a donor; out of a machine somebody uses, or one whose own job lets it go. */
@@ -81,31 +68,6 @@
     if (home) return `${out[home.state]} ${home.id}, ${home.name}`;
     if (part.place === 'buy' && part.where) return `to buy, ${part.where}`;
     return part.place === 'buy' ? 'to buy' : `shelf ${part.where ?? ''}`.trim();
-  }
-
-  function setKey(key: FactKey, value: FactValue | undefined): void {
-    const next = { ...facts };
-    if (value && kind) next[key] = factFrom(kind, key, value);
-    else delete next[key];
-    facts = next;
-  }
-
-  async function addTyped(): Promise<void> {
-    const money =
-      price.trim() === '' ? undefined : parseMoney(price, shopStore.shop.settings.currency);
-    if (price.trim() !== '' && !money) {
-      fault = 'The price is no amount: 12 or 12.50.';
-      return;
-    }
-    const made = newPart({
-      kind,
-      name: name.trim() || kindName(kind),
-      facts,
-      place,
-      ...(money ? { price: money } : {}),
-    });
-    await shopStore.edit(`${name || kindName(kind)} added`, made.edit);
-    onpick(made.tag(), stage);
   }
 </script>
 
@@ -132,42 +94,13 @@
     </ul>
   {/if}
   {#if typing}
-    <form
-      onsubmit={(event) => {
-        event.preventDefault();
-        void addTyped();
-      }}
-    >
-      <p class="soft">
-        Only the figures that matter. What is left empty is what its class usually measures.
-      </p>
-      <div class="fields">
-        <Field label="Name"
-          ><input bind:value={name} maxlength="120" placeholder={kindName(kind)} /></Field
-        >
-        <Field label="Price"
-          ><input bind:value={price} inputmode="decimal" placeholder="?" maxlength="12" /></Field
-        >
-        <Field label="Where is it?"
-          ><select bind:value={place}
-            ><option value="shelf">on the shelf</option><option value="buy">to buy</option></select
-          ></Field
-        >
-        {#each asked as property (property.key)}
-          <FactField
-            {property}
-            fact={facts[property.key]}
-            lengths={shopStore.shop.settings.unit}
-            onfact={(value) => setKey(property.key, value)}
-          />
-        {/each}
-      </div>
-      <Fault text={fault} />
-      <p class="row">
-        <Button next type="submit">Put it in</Button>
-        <Button quiet onclick={() => (typing = false)}>Back to the shelf</Button>
-      </p>
-    </form>
+    <PartForm
+      {job}
+      {seat}
+      {stage}
+      onmade={(partId) => onpick(partId, stage)}
+      onback={() => (typing = false)}
+    />
   {:else}
     <p class="row">
       <input
@@ -304,13 +237,6 @@
   }
   .none {
     padding: 20px 8px;
-  }
-  .fields {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-    gap: 10px 16px;
-    margin-top: 10px;
-    align-items: end;
   }
   @media (max-width: 700px) {
     li button {

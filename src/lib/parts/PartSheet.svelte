@@ -3,9 +3,10 @@
   import { recordFact } from '$lib/shop/recordFact.ts';
   import { lend, reserve, type LoanFields } from '$core/edits/ledgerEdits.ts';
   import { factOf, indexOf, numberOf, standingOf } from '$core/model/lookup/lookup.ts';
-  import { isNumberKey, properties } from '$core/model/properties/index.ts';
+  import { isNumberKey, properties, type Property } from '$core/model/properties/index.ts';
+  import { firstFigures } from '$core/plan/deciding.ts';
   import { kindName } from '$core/model/types/seats.ts';
-  import { conditions, type Condition, type Loan } from '$core/model/types/types.ts';
+  import { conditions, type Condition, type Loan, type Part } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
@@ -38,11 +39,36 @@
       .join(', ');
   }
 
+  /** What was known when the sheet was opened, and what is said first of its kind; the rest lies under More. */
+  // svelte-ignore state_referenced_locally (a field that is emptied stays where it is)
+  const firstShown = new Set<string>(
+    part && [
+      ...firstFigures[part.kind],
+      ...properties[part.kind].flatMap(({ key }) => (factOf(shopStore.shop, part, key) ? key : [])),
+    ],
+  );
+  const shownOf = ({ kind }: Part) => properties[kind].filter(({ key }) => firstShown.has(key));
+  const moreOf = ({ kind }: Part) => properties[kind].filter(({ key }) => !firstShown.has(key));
+
   /** Another way of loan, or none, or something more about it. */
   function setLoan(fields: LoanFields): void {
     void shopStore.edit('loan', lend(partId, fields), `loan ${partId}`);
   }
 </script>
+
+{#snippet fact(part: Part, property: Property)}
+  {@const known = factOf(shopStore.shop, part, property.key)}
+  <div>
+    <FactField
+      {property}
+      fact={known?.fact}
+      usual={isNumberKey(property.key) ? numberOf(shopStore.shop, part, property.key) : undefined}
+      lengths={shopStore.shop.settings.unit}
+      onfact={(value) => recordFact(part, property.key, value, { onlyThis })}
+    />
+    <small>{source(property.key)}</small>
+  </div>
+{/snippet}
 
 {#if part && standing}
   <Dialog title="{part.id} · {part.name}" wide {onclose}>
@@ -137,22 +163,14 @@
           /></Field
         >
       {/if}
-      {#each properties[part.kind] as property (property.key)}
-        {@const known = factOf(shopStore.shop, part, property.key)}
-        <div>
-          <FactField
-            {property}
-            fact={known?.fact}
-            usual={isNumberKey(property.key)
-              ? numberOf(shopStore.shop, part, property.key)
-              : undefined}
-            lengths={shopStore.shop.settings.unit}
-            onfact={(value) => recordFact(part, property.key, value, { onlyThis })}
-          />
-          <small>{source(property.key)}</small>
-        </div>
-      {/each}
+      {#each shownOf(part) as property (property.key)}{@render fact(part, property)}{/each}
     </div>
+    <details>
+      <summary>More, {moreOf(part).length}</summary>
+      <div class="fields">
+        {#each moreOf(part) as property (property.key)}{@render fact(part, property)}{/each}
+      </div>
+    </details>
     {#if model}
       <Field label="What I measure now differs on this piece only" check
         ><input type="checkbox" bind:checked={onlyThis} /></Field
@@ -192,6 +210,15 @@
     padding: 0 8px;
     color: var(--ink);
     min-width: 0;
+  }
+  summary {
+    display: flex;
+    align-items: center;
+    min-height: var(--target);
+    font: 600 16px var(--face-head);
+    text-decoration: underline;
+    text-underline-offset: 3px;
+    cursor: pointer;
   }
   small {
     font-size: 13px;

@@ -11,7 +11,7 @@
   import { plugViews } from './views.ts';
 
   const { view }: { view: JobView } = $props();
-  const shown = new ViewSwitch();
+  const shown = new ViewSwitch(plugViews);
   const plan = $derived(view.plan);
   const supply = $derived(plan && partOfKind(plan, 'supply'));
   const board = $derived(plan && partOfKind(plan, 'board'));

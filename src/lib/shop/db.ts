@@ -70,8 +70,8 @@ export interface OpenSigns {
  * transaction, so that it is either whole as it was or whole as it shall be.
  * Rejects with a `VersionError` where a newer product has been.
  */
-export function openShopDb(signs: OpenSigns): Promise<Db> {
-  return openDB<Schema>(DB_NAME, DB_VERSION, {
+export function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
+  return openDB<Schema>(name, DB_VERSION, {
     async upgrade(db, _older, _newer, tx) {
       const has = (name: string) => (db.objectStoreNames as DOMStringList).contains(name);
       const fresh = !has('head');

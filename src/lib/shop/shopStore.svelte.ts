@@ -2,6 +2,8 @@ import type { Edit } from '$core/edits/edits.ts';
 import { carryMemo } from '$core/model/lookup/reads.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
+import { parseMoney } from '$core/units/money.ts';
+import { beginning, storeName, whichShop, type Which } from './shops.ts';
 import { ShopStore, type Trouble } from './store.ts';
 import { toast } from './toasts.svelte.ts';
 
@@ -22,19 +24,25 @@ class Bench {
   /** ISO time, moved on every half minute: when hands are next needed hangs on it. */
   now = $state(new Date().toISOString());
 
+  /** Which of the shops kept here this page shows. */
+  readonly which: Which = whichShop();
+
   #channel: BroadcastChannel | undefined;
-  #store = new ShopStore({
-    onchange: () => this.#show(),
-    onsay: toast,
-    onwritten: (rev) => this.#channel?.postMessage(rev),
-    now: () => Date.now(),
-  });
+  #store = new ShopStore(
+    {
+      onchange: () => this.#show(),
+      onsay: toast,
+      onwritten: (rev) => this.#channel?.postMessage(rev),
+      now: () => Date.now(),
+    },
+    storeName(this.which),
+  );
   #started = false;
 
   async start(): Promise<void> {
     if (this.#started) return;
     this.#started = true;
-    this.#channel = new BroadcastChannel('nutshell-swap');
+    this.#channel = new BroadcastChannel(storeName(this.which));
     this.#channel.onmessage = () => void this.#store.look();
     document.addEventListener('visibilitychange', () => {
       if (document.visibilityState === 'visible') void this.#store.look();
@@ -97,12 +105,29 @@ class Bench {
 
   /** Two tabs opened at once lay the demo down once: the second finds a shop that has something in it. */
   async #firstRun(): Promise<void> {
-    const answer = await fetch('/api/v1/demo?when=first').catch(() => undefined);
+    if (this.which === 'own') return this.#begin();
+    const answer = await fetch(
+      this.which === 'demo' ? '/api/v1/demo' : '/api/v1/demo?when=first',
+    ).catch(() => undefined);
     if (answer?.status !== 200) return;
     const demo = (await answer.json()) as Shop;
     const empty = ({ jobs, parts, machines }: Shop) =>
       jobs.length + parts.length + machines.length === 0;
     await this.edit('demo shop', (shop) => (empty(shop) ? demo : shop));
+    this.before = undefined;
+  }
+
+  /** A shop of one's own: empty, with its name, its currency and what an hour is worth. */
+  async #begin(): Promise<void> {
+    const chosen = beginning();
+    if (!chosen) return;
+    const { name, unit, currency, hour } = chosen;
+    const anHour = hour === '' ? undefined : parseMoney(hour, currency);
+    await this.edit('my own shop', (shop) => ({
+      ...shop,
+      name: name || shop.name,
+      settings: { ...shop.settings, unit, currency, ...(anHour && { anHour }) },
+    }));
     this.before = undefined;
   }
 }

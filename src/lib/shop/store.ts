@@ -9,6 +9,7 @@ import type { Edit } from '$core/edits/edits.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import {
+  DB_NAME,
   loadAll,
   openShopDb,
   readTx,
@@ -89,8 +90,11 @@ export class ShopStore {
   #retryMs = FIRST_RETRY_MS;
   #retry: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(signs: StoreSigns) {
+  #name: string;
+
+  constructor(signs: StoreSigns, name = DB_NAME) {
     this.#signs = signs;
+    this.#name = name;
   }
 
   /** Opens the store and reads it. Resolves once there is a shop to show, stored or not. */
@@ -207,21 +211,24 @@ export class ShopStore {
   }
 
   #openDb(): Promise<Db> {
-    return openShopDb({
-      onblocked: () =>
-        this.#trouble(
-          'held by another tab',
-          'Another tab holds this shop with an older version of Nutshell Swap. Close or reload that tab.',
-        ),
-      onnewer: () => {
-        this.#db = undefined;
-        this.#trouble(
-          'newer',
-          'A newer version of Nutshell Swap has opened this shop in another tab. Reload this page.',
-        );
+    return openShopDb(
+      {
+        onblocked: () =>
+          this.#trouble(
+            'held by another tab',
+            'Another tab holds this shop with an older version of Nutshell Swap. Close or reload that tab.',
+          ),
+        onnewer: () => {
+          this.#db = undefined;
+          this.#trouble(
+            'newer',
+            'A newer version of Nutshell Swap has opened this shop in another tab. Reload this page.',
+          );
+        },
+        onclosed: () => (this.#db = undefined),
       },
-      onclosed: () => (this.#db = undefined),
-    });
+      this.#name,
+    );
   }
 
   #enqueue<T>(work: () => Promise<T>): Promise<T> {

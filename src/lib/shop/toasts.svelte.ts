@@ -2,6 +2,8 @@ export interface Toast {
   id: number;
   text: string;
   tone: 'plain' | 'stop';
+  /** What its button does: takes back what the sentence says. */
+  undo?: (() => void) | undefined;
 }
 
 let last = 0;
@@ -9,13 +11,17 @@ const list = $state<Toast[]>([]);
 
 export const toasts = list;
 
-/** A short message at the foot of the stage; it leaves by itself, a Stop stays longer. */
-export function toast(text: string, tone: Toast['tone'] = 'plain'): void {
+const PLAIN_MS = 4_000;
+/** A Stop is read twice, and an undo is looked for. */
+const LONG_MS = 12_000;
+
+/** A short message at the foot of the stage; it leaves by itself. */
+export function toast(text: string, tone: Toast['tone'] = 'plain', undo?: () => void): void {
   last += 1;
   const id = last;
-  list.push({ id, text, tone });
+  list.push({ id, text, tone, undo });
   if (list.length > 4) list.shift();
-  setTimeout(() => dismiss(id), tone === 'stop' ? 12_000 : 4_000);
+  setTimeout(() => dismiss(id), tone === 'stop' || undo ? LONG_MS : PLAIN_MS);
 }
 
 export function dismiss(id: number): void {

@@ -43,11 +43,17 @@ class Look {
   justRead = $state.raw<readonly JustRead[]>([]);
   /** Who is at the bench, as they name themselves. */
   who = $state('');
+  /** The part whose label was asked for. */
+  labelOf = $state<string | undefined>(undefined);
+  /** The part whose sheet is open. */
+  sheet = $state<string | undefined>(undefined);
+  /** The stop of the tour that is shown; undefined: no tour. */
+  tour = $state<number | undefined>(undefined);
   tapeOpen = $state(false);
   /** A file that was read and waits for the word whether it is added or replaces the shop. */
   opening = $state.raw<{ file: string; shop: Shop } | undefined>(undefined);
   /** Dialogs opened from anywhere. */
-  dialog = $state<'keys' | 'new job' | undefined>(undefined);
+  dialog = $state<'keys' | 'new job' | 'new shop' | 'paste' | 'dead' | undefined>(undefined);
   /** The job last opened, for stations reached from the bench. */
   lastJob = $state<string | undefined>(undefined);
 }

@@ -153,6 +153,7 @@
         </p>
       {:else if inHand}
         <TestInHand
+          best={inHand.test.id === tests[0]?.test.id}
           test={inHand}
           onanswer={answer}
           onskip={() => (skipped = [...skipped, inHand.test.id])}

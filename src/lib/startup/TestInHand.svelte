@@ -4,10 +4,12 @@
 
   interface Props {
     test: NextTest;
+    /** No other tells more for its minutes. */
+    best: boolean;
     onanswer: (yes: boolean) => void;
     onskip?: () => void;
   }
-  const { test, onanswer, onskip }: Props = $props();
+  const { test, best, onanswer, onskip }: Props = $props();
 </script>
 
 <!-- The one thing to do next, large enough to read across the bench. -->
@@ -16,9 +18,9 @@
     {test.test.ask}{#if test.with}<span class="with"> with {test.with.name}</span>{/if}
   </p>
   <p class="soft">
-    <span class="figure">{Math.round(test.minutes)} min</span>, tells
-    <span class="figure">{test.bits.toFixed(2)}</span> bit, yes in
-    <span class="figure">{Math.round(test.chance * 100)}</span> of 100.{test.test.caution
+    {best ? 'The most useful next test for its minutes: ' : ''}<span class="figure"
+      >{Math.round(test.minutes)} min</span
+    >, yes in <span class="figure">{Math.round(test.chance * 100)}</span> of 100.{test.test.caution
       ? ` ${test.test.caution}`
       : ''}
   </p>

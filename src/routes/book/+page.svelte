@@ -99,7 +99,7 @@
               : '?'}</b
         >
         <button
-          aria-label="Strike {entry.what}"
+          aria-label="delete {entry.what}"
           onclick={() => shopStore.edit('line deleted', dropEntry(entry.id))}>delete</button
         >
       </p>

@@ -2,13 +2,17 @@
   import { resolve } from '$app/paths';
   import { labelsFor } from '$core/export/labels.ts';
   import { codeImage } from '$lib/print/code.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
   import Field from '$lib/ui/Field.svelte';
 
-  let which = $state('shelf');
+  /** A label asked for by its tag comes first. */
+  const part = uiState.labelOf;
+  uiState.labelOf = undefined;
+  let which = $state(part ? `part:${part}` : 'shelf');
   const labels = $derived(labelsFor(shopStore.shop, which));
 </script>
 
@@ -18,6 +22,7 @@
   {#snippet tools()}
     <Field label="of"
       ><select bind:value={which}>
+        {#if part}<option value="part:{part}">{part}</option>{/if}
         <option value="shelf">the shelf</option>
         <option value="places">places on the shelf</option>
         <option value="donors">the donors</option>
@@ -84,6 +89,7 @@
   }
   small {
     font-size: 12px;
+    color: inherit;
   }
   .hint {
     padding: 12px 19px;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
-  import { scanWords } from '$core/quick/quick.ts';
+  import { scanWords } from '$core/quick/line/understood.ts';
   import { codeImage } from '$lib/print/code.ts';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';

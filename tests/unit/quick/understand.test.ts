@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { property } from '../../../src/core/model/properties/index.ts';
 import type { Kind } from '../../../src/core/model/types/types.ts';
-import { scanWords } from '../../../src/core/quick/quick.ts';
+import { scanWords } from '../../../src/core/quick/line/understood.ts';
 import { quickSum } from '../../../src/core/quick/sums.ts';
 import { understand } from '../../../src/core/quick/understand.ts';
-import { leadLimit } from '../../../src/core/quick/wireLimit.ts';
+import { leadLimit } from '../../../src/core/quick/readings/wireLimit.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
 
@@ -155,7 +155,10 @@ describe('quick/understand', () => {
       expect(found.parts.map((part) => part.id)).to.deep.equal(['H01', 'H02']);
   });
   it('says so when there is none of a kind', () => {
-    expect(understand(shop, 'fan 200')).to.deep.include({ kind: 'find', say: 'none on the shelf' });
+    expect(understand(shop, 'fan 200')).to.deep.include({
+      kind: 'find',
+      say: 'no fan 200 on the shelf',
+    });
   });
   it("knows a scanned tag, in either case, and a job's number", () => {
     expect(understand(shop, 'h03')).to.deep.include({ kind: 'part', partId: 'H03' });

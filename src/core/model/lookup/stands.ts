@@ -16,8 +16,7 @@ const risers = [...rigid, ...ribbons];
 export function standOf(plan: Plan, card: Placed): Stand {
   const on = partsOfKind(plan, 'small').find(
     (each) =>
-      isSort(plan, each, risers) &&
-      (textAt(plan, each, 'carries')?.text ?? 'card1') === card.seat,
+      isSort(plan, each, risers) && (textAt(plan, each, 'carries')?.text ?? 'card1') === card.seat,
   );
   if (!on) return { way: 'slot' };
   return { way: isSort(plan, on, rigid) ? 'riser' : 'ribbon', on };

@@ -121,6 +121,12 @@ export interface Settings {
   rates: Rate[];
   /** What an hour of hands is worth; undefined where nobody counts them. */
   anHour?: Money | undefined;
+  /** Where the shop is reached, as it stands on what it prints. */
+  contact?: string | undefined;
+  /** Percent of the usual size everything is shown at. */
+  textSize?: 100 | 115 | 130 | 150 | undefined;
+  /** The demo: said on screen, so that nobody takes it for their own. */
+  demo?: boolean | undefined;
 }
 
 export interface Rate {

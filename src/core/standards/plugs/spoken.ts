@@ -56,6 +56,8 @@ const spoken: Record<string, string> = table({
   'atx 20': 'main20',
   '20': 'main20',
   'main 10': 'main10',
+  main: 'main24',
+  'atx main': 'main24',
 });
 
 /** Said alone these could be one of two: which is asked. */
@@ -87,7 +89,7 @@ export function plugSaid(
   const words = plainWords(text);
   const own = allowed.find((id) => id.toLowerCase() === text.trim().toLowerCase());
   if (own !== undefined) return { id: own };
-  const byName = plugs.find((each) => plainWords(each.name) === words);
+  const byName = plugs.find((each) => [words, turned(words)].includes(plainWords(each.name)));
   const id = byName?.id ?? spoken[words] ?? spoken[turned(words)] ?? words;
   if (allowed.includes(id)) return { id };
   const which = unclear[words];

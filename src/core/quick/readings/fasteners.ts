@@ -1,10 +1,10 @@
-import type { Finding } from '../findings/finding.ts';
-import { figure } from '../findings/gap.ts';
-import { plain } from '../findings/terms.ts';
-import { screwLength, whichThread } from '../fit/fasteners.ts';
-import { commonPractice } from '../standards/source.ts';
-import { parseNumber } from '../units/length.ts';
-import { range } from '../units/range.ts';
+import type { Finding } from '../../findings/finding.ts';
+import { figure } from '../../findings/gap.ts';
+import { plain } from '../../findings/terms.ts';
+import { screwLength, whichThread } from '../../fit/fasteners.ts';
+import { commonPractice } from '../../standards/source.ts';
+import { parseNumber } from '../../units/length.ts';
+import { range } from '../../units/range.ts';
 
 const n = String.raw`(\d+(?:[.,]\d+)?)`;
 const num = (text: string | undefined) => parseNumber(text ?? '') ?? NaN;

@@ -1,4 +1,4 @@
-import { wireAlone } from '../standards/wire.ts';
+import { wireAlone } from '../../standards/wire.ts';
 
 /** What limits a lead of one gauge, and to how many amps. */
 export interface LeadLimit {

@@ -259,3 +259,91 @@ describe('the first evening', () => {
     await page.locator('button[aria-pressed="true"]', { hasText: 'Limits' }).waitFor();
   });
 });
+
+describe('a phone at the bench', () => {
+  it('reads a label with its camera and does what a scanner does', async () => {
+    const shop = await openShop('/', { width: 390, height: 844 });
+    const { page } = shop;
+    /* The camera sees the product's own label of H03. */
+    await page.addInitScript(() => {
+      navigator.mediaDevices.getUserMedia = async () => {
+        const image = new Image();
+        image.src = (window as unknown as { label: string }).label;
+        await image.decode();
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [640, 480];
+        const context = canvas.getContext('2d');
+        setInterval(() => {
+          if (!context) return;
+          context.fillStyle = '#ddd';
+          context.fillRect(0, 0, 640, 480);
+          context.drawImage(image, 120, 160, 400, 160);
+        }, 50);
+        return canvas.captureStream(20);
+      };
+    });
+    await visit(page, '/labels');
+    const label = await page.locator('img[alt="code for H03"]').getAttribute('src');
+    await page.addInitScript((source) => {
+      (window as unknown as { label: string }).label = source;
+    }, label ?? '');
+    await visit(page, '/job/12/take-in');
+    await page.getByRole('button', { name: 'Scan a label with the camera' }).click();
+    await page.getByRole('dialog', { name: 'Scan a label' }).getByText('H03').waitFor();
+    await stored<Job>(page, 'jobs', '12', (job) =>
+      Boolean(job?.changes.some(({ partId }) => partId === 'H03')),
+    );
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('says why there is no camera, and keeps header, station and targets in reach', async () => {
+    const shop = await openShop('/job/14/heat', { width: 390, height: 844 });
+    const { page } = shop;
+    await page.getByRole('button', { name: 'Scan a label with the camera' }).click();
+    await page
+      .getByText(/camera/i)
+      .filter({ hasText: /allowed|found|opened/ })
+      .waitFor();
+    await page.keyboard.press('Escape');
+    const header = await page.locator('header.head').boundingBox();
+    expect(header?.height ?? 999).to.be.at.most(120);
+    const current = await page.locator('.rail [aria-current]').boundingBox();
+    expect(current?.x ?? -1).to.be.within(0, 390 - (current?.width ?? 390));
+    await retype(page.getByRole('textbox', { name: /Entry line/ }), 'fan 92');
+    const hits = await page.getByRole('list', { name: 'Found on the shelf' }).boundingBox();
+    /* A phone's keyboard takes the lower half. */
+    expect((hits?.y ?? 0) + (hits?.height ?? 999)).to.be.at.most(844 * 0.58);
+    await shop.context.close();
+  });
+
+  it('has nothing smaller than a thumb but what is drawn to scale or stands on the tag', async function () {
+    this.timeout(120_000);
+    const shop = await openShop('/', { width: 390, height: 844 });
+    const { page } = shop;
+    const small: string[] = [];
+    const stations =
+      'take-in fit plugs watts links donors order power-up heat hand-over fit#holes fit#screws heat#runs';
+    const paths = [
+      '/',
+      '/settings',
+      '/book',
+      ...stations.split(' ').map((each) => `/job/14/${each}`),
+    ];
+    for (const path of paths) {
+      await visit(page, path);
+      await page.waitForTimeout(120);
+      const found = await page.evaluate(() => {
+        const wanted =
+          'button:not(.row), select, summary, textarea, input:not([type=checkbox], [type=radio], [type=file])';
+        return [...document.querySelectorAll<HTMLElement>(wanted)]
+          .filter((node) => node.checkVisibility() && !node.closest('.tag, svg'))
+          .filter((node) => node.getBoundingClientRect().height < 43.5)
+          .map((node) => `${node.tagName} ${node.textContent.trim().slice(0, 30)}`);
+      });
+      small.push(...found.map((each) => `${path}: ${each}`));
+    }
+    expect(small).to.deep.equal([]);
+    await shop.context.close();
+  });
+});

@@ -138,11 +138,13 @@
         height={box.h * scale}
       />
       {#if !small}
+        {@const words = `${drawnLength(-overCard.margin.hi, cut.lengths, 'ceil')} over`}
+        {@const beside = 10 + box.w * scale + words.length * 10 < cut.side.w * scale}
         <text
           class="over-text figure"
-          x={10 + box.w * scale}
-          y={2 + (box.y + box.h / 2) * scale + 6}
-          >{drawnLength(-overCard.margin.hi, cut.lengths, 'ceil')} over</text
+          text-anchor={beside ? 'start' : 'end'}
+          x={(beside ? 10 : 4) + box.w * scale}
+          y={beside ? 8 + (box.y + box.h / 2) * scale : box.y * scale - 4}>{words}</text
         >
       {/if}
     {/if}

@@ -199,7 +199,20 @@
     background: none;
   }
   @media (max-width: 600px) {
+    /* Above the keyboard of a phone, which takes half of it. */
+    .drop {
+      left: -4px;
+      right: -4px;
+      max-height: 40vh;
+    }
+    li {
+      flex-wrap: wrap;
+    }
+    .put {
+      margin: 0 10px 6px;
+    }
     .open {
+      flex-basis: 100%;
       grid-template-columns: 56px 1fr;
     }
     .open small {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { tick } from 'svelte';
+  import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
   import { understand } from '$core/quick/understand.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { seatName } from '$core/model/types/seats.ts';
@@ -9,6 +10,7 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import { act, litQuestion, seatFor } from './act.ts';
   import Answer from './Answer.svelte';
+  import { hasCamera } from './camera.ts';
   import { listenForScans } from './scanner.ts';
 
   interface Props {
@@ -67,6 +69,11 @@
     text = scan;
     focus();
   }
+  /** What the camera reads is done as a scanner's; what means nothing here closes it, so that it can be mended. */
+  function byCamera(code: string): void {
+    if (!atOnce.includes(understand(shopStore.shop, code, place).kind)) uiState.scanning = false;
+    scanned(code);
+  }
   function into(typed: string): void {
     text = typed;
     void tick().then(() => {
@@ -109,11 +116,26 @@
       }
     }}
   />
+  {#if hasCamera()}
+    <button
+      type="button"
+      class="scan"
+      title="Scan a label with the camera"
+      aria-label="Scan a label with the camera"
+      onclick={() => (uiState.scanning = true)}><ScanBarcode size={22} /></button
+    >
+  {/if}
   <output id="entry-say" class="say" aria-live="polite">{say}</output>
   {#if text.trim() !== ''}
     <Answer {understood} {view} ontry={(line) => into(line)} ondone={() => (text = '')} />
   {/if}
 </form>
+
+{#if uiState.scanning}
+  {#await import('./CameraScan.svelte') then { default: CameraScan }}
+    <CameraScan onscan={byCamera} onclose={() => (uiState.scanning = false)} />
+  {/await}
+{/if}
 
 <svelte:window
   onkeydown={(event) => {
@@ -170,6 +192,22 @@
     opacity: 1;
     font-size: 15px;
   }
+  .scan {
+    display: none;
+    flex: none;
+    place-items: center;
+    width: var(--target);
+    height: var(--target);
+    border: 0;
+    background: none;
+    color: var(--mat-ink);
+  }
+  /* Where fingers are the pointer a camera is at hand. */
+  @media (pointer: coarse), (max-width: 600px) {
+    .scan {
+      display: grid;
+    }
+  }
   .say {
     max-width: 60%;
     overflow: hidden;
@@ -179,7 +217,13 @@
     color: var(--mat-ink);
   }
   @media (max-width: 600px) {
+    .entry {
+      flex: 1 0 100%;
+    }
     .say {
+      display: none;
+    }
+    kbd {
       display: none;
     }
   }

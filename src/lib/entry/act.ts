@@ -17,6 +17,7 @@ import type {
   Word,
 } from '$core/quick/line/understood.ts';
 import { progress } from '$core/order/index.ts';
+import { hasCamera } from './camera.ts';
 import { saveShop } from '$lib/shop/files.ts';
 import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
@@ -125,7 +126,8 @@ function goTo(to: Destination, view: JobView | undefined): boolean {
       void goto(resolve('/labels'));
       return true;
     case 'scan sheet':
-      void goto(resolve('/scan-sheet'));
+      if (hasCamera() && matchMedia('(pointer: coarse)').matches) uiState.scanning = true;
+      else void goto(resolve('/scan-sheet'));
       return true;
     case 'settings':
       void goto(resolve('/settings'));

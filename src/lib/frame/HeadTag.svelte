@@ -194,7 +194,13 @@
   }
   @media (max-width: 600px) {
     .tag {
-      width: 100%;
+      flex: 1 0 100%;
+      width: auto;
+      max-width: none;
+      height: var(--target);
+    }
+    label > span {
+      flex: none;
     }
     .shop {
       display: none;

@@ -23,10 +23,16 @@
   }
   const { current, jobId, counts, live }: Props = $props();
   const marks = ['stop', 'mend', 'watch'] as const;
+  /** On a phone the stations stand in one row: the current one is rolled into sight. */
+  let rail = $state<HTMLElement>();
+  $effect(() => {
+    void [current, jobId, live];
+    rail?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  });
   const isAt = (path: string) => (page.url.pathname === path ? 'page' : undefined);
 </script>
 
-<nav class="rail" aria-label="Stations">
+<nav class="rail" aria-label="Stations" bind:this={rail}>
   <a class="item" href={resolve('/')} aria-current={isAt(resolve('/'))}>
     <span class="digit">·</span><span class="name">Bench</span>
   </a>
@@ -193,8 +199,9 @@
       white-space: nowrap;
     }
     .back {
-      flex-direction: row;
+      flex-flow: row nowrap;
       margin: 0 0 0 auto;
+      padding: 8px 6px;
     }
     [aria-current] {
       border-top-color: var(--accent);

@@ -66,6 +66,31 @@
     .stage {
       padding: 10px 12px;
     }
+    header {
+      display: grid;
+      grid-template-columns: auto minmax(0, 1fr) auto;
+      align-items: center;
+    }
+    header p {
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+    .tape-button {
+      grid-area: 1 / 3;
+    }
+    .tools {
+      grid-column: 1 / -1;
+      flex-wrap: nowrap;
+      align-items: end;
+      margin: 0;
+      padding-bottom: 4px;
+      overflow-x: auto;
+      white-space: nowrap;
+    }
+    .tools > :global(*) {
+      flex: none;
+    }
   }
   @media print {
     .stage {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { stayAwake } from '$lib/frame/awake.ts';
   import Check from '@lucide/svelte/icons/check';
   import { format } from 'date-fns';
   import { editSchools, tickStep, untickStep } from '$core/edits/edits.ts';
@@ -50,6 +51,7 @@
   function school(which: 'start' | 'supply', value: string): void {
     if (job) shopStore.edit('school of work', editSchools(job.id, { [which]: value }));
   }
+  $effect(() => stayAwake());
 </script>
 
 <Stage

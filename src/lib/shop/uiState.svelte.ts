@@ -47,6 +47,8 @@ class Look {
   labelOf = $state<string | undefined>(undefined);
   /** The part whose sheet is open. */
   sheet = $state<string | undefined>(undefined);
+  /** The camera looks for labels. */
+  scanning = $state(false);
   /** The stop of the tour that is shown; undefined: no tour. */
   tour = $state<number | undefined>(undefined);
   tapeOpen = $state(false);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { stayAwake } from '$lib/frame/awake.ts';
   import { format } from 'date-fns';
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
@@ -34,6 +35,7 @@
     loss = '';
     if (failed) void goto(resolve(`/job/${view.job.id}/power-up#fault`));
   }
+  $effect(() => stayAwake());
 </script>
 
 {#if gates.length === 0}

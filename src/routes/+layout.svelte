@@ -20,6 +20,7 @@
   import Keys from '$lib/frame/Keys.svelte';
   import NewJob from '$lib/entry/NewJob.svelte';
   import Notices from '$lib/frame/Notices.svelte';
+  import PrintHead from '$lib/frame/PrintHead.svelte';
   import Rail from '$lib/frame/Rail.svelte';
   import { isStation, stations } from '$lib/frame/stations.ts';
   import Toasts from '$lib/frame/Toasts.svelte';
@@ -71,7 +72,7 @@
 >
 
 <a class="skip" href="#stage">Skip to the stage</a>
-<div class="frame">
+<div class="frame" class:with-tape={uiState.printTape}>
   <header class="head no-print">
     <span class="brand">Nutshell<br />Swap</span>
     <svelte:boundary>
@@ -80,6 +81,7 @@
     </svelte:boundary>
     <EntryLine {view} />
   </header>
+  <PrintHead {view} />
   <div class="notices"><Notices /></div>
   <div class="rail no-print">
     <svelte:boundary>
@@ -136,6 +138,10 @@
 {:else if uiState.dialog === 'dead'}
   {#await import('$lib/startup/DeadMachine.svelte') then { default: DeadMachine }}
     <DeadMachine />
+  {/await}
+{:else if uiState.dialog === 'print'}
+  {#await import('$lib/frame/PrintDialog.svelte') then { default: PrintDialog }}
+    <PrintDialog />
   {/await}
 {:else if uiState.dialog === 'new shop'}
   {#await import('$lib/shop/NewShop.svelte') then { default: NewShop }}<NewShop />{/await}

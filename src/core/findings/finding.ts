@@ -70,6 +70,8 @@ export type Subject =
   | { of: 'branch'; branch: string }
   /** A modular lead, by the seat of the lead. */
   | { of: 'lead'; lead: SeatId }
+  /** A plug and the socket it is held against, by their ids; a side nobody said is left out. */
+  | { of: 'plugs'; plug?: string | undefined; socket?: string | undefined }
   /** What the job asks for. */
   | { of: 'requirement' }
   /** Money over several steps. */

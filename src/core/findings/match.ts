@@ -1,5 +1,5 @@
 import type { Source } from '../standards/source.ts';
-import type { Finding, Mark, Remedy, StationId, Term } from './finding.ts';
+import type { Finding, Mark, Remedy, StationId, Subject, Term } from './finding.ts';
 
 /** Two words that must agree: a socket, a plug, a kind of memory. */
 export interface MatchSpec {
@@ -7,6 +7,7 @@ export interface MatchSpec {
   station: StationId;
   title: string;
   seats: string[];
+  about?: Subject;
   /** What is there, then what is wanted; a value of `undefined` is not known. */
   have: Omit<Term, 'sign' | 'value'> & { value: string | undefined };
   want: Omit<Term, 'sign' | 'value'> & { value: string | undefined };
@@ -31,6 +32,7 @@ export function match(spec: MatchSpec): Finding {
     mark: result.mark,
     title: spec.title,
     seats: spec.seats,
+    ...(spec.about && { about: spec.about }),
     unit: '',
     terms: [term(have), term(want)],
     marginLabel: result.rest,

@@ -10,7 +10,7 @@ import {
   type Plan,
   type Placed,
 } from '../model/lookup/plan.ts';
-import { plug } from '../standards/plugs/index.ts';
+import { goesAs, plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { offer } from '../remedies/offer.ts';
@@ -43,6 +43,7 @@ export function cardPlugs(plan: Plan): Finding[] {
       id: `plugs-${id}`,
       station: 'plugs',
       title: plug(id)?.name ?? id,
+      about: { of: 'plugs', plug: offered(gives.items, id), socket: id },
       seats: ['supply', ...cards.map((placed) => placed.seat)],
       unit: '',
       terms: [
@@ -67,6 +68,10 @@ export function cardPlugs(plan: Plan): Finding[] {
     });
   });
 }
+
+/** The plug of those there that goes where one is wanted: itself before one that splits into it; undefined for none. */
+const offered = (gives: readonly string[], id: string): string | undefined =>
+  gives.find((each) => each === id) ?? gives.find((each) => goesAs(each, id));
 
 /** How many of a plug lack, counting plugs of that very sort alone. */
 const short = (gives: readonly string[], wanted: readonly string[], id: CardPlug) =>
@@ -115,6 +120,7 @@ export function drivePlugs(plan: Plan): Finding[] {
       id: `plugs-${id}`,
       station: 'plugs',
       title: id === 'sata' ? 'SATA power plugs' : `${name}s`,
+      about: { of: 'plugs', plug: offered(gives.items, id), socket: id },
       seats: ['supply', ...own.map((drive) => drive.seat)],
       unit: '',
       terms: [

@@ -44,6 +44,7 @@ function blockBySort(plan: Plan, board: Placed, leads: Placed): Finding[] {
       mark: maker && take?.text === 'front10' ? 'mend' : 'watch',
       title: 'front block',
       seats: [leads.seat, board.seat],
+      about: { of: 'plugs', plug: standard ? 'front10' : undefined, socket: take?.text },
       unit: '',
       terms: [
         { ...wordOf(leads, 'block', 'front leads', sort), value: sort?.text ?? '?', sign: 0 },

@@ -84,6 +84,7 @@ function notSaid(plan: Plan, give: string | undefined, take: string | undefined)
   });
   return match({
     id: 'main-plug',
+    about: { of: 'plugs', plug: give, socket: take },
     station: 'plugs',
     title: 'main plug',
     seats: ['supply', 'board'],

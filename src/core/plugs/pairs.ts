@@ -70,6 +70,7 @@ export function pairFinding(plan: Plan, pair: Pair): Finding {
       pair.socket.placed.seat,
       ...(adapter ? [adapter.placed.seat] : []),
     ],
+    about: { of: 'plugs', plug: pair.plug.id, socket: pair.socket.id },
     unit: '',
     terms: adapter
       ? [

@@ -29,6 +29,7 @@ export function processorPlug(plan: Plan): Finding[] {
       id: 'processor-plug',
       station: 'plugs',
       title: 'CPU plug',
+      about: { of: 'plugs', plug: pushedIn(gives?.items, take?.text), socket: take?.text },
       seats: ['supply', 'board'],
       have: {
         ...wordOf(supply, 'plugs', 'PSU', undefined),
@@ -87,3 +88,12 @@ function reversed(gives: readonly string[], take: string): string {
     ? ` A ${card?.name} plug goes in and burns: ${meeting.says.join(', ')}. Never.`
     : '';
 }
+
+/** Which of the plugs there would be pushed in: one that belongs there, else a CPU plug, else what goes in and must not. */
+const pushedIn = (
+  gives: readonly string[] | undefined,
+  take: string | undefined,
+): string | undefined =>
+  gives?.find((id) => goesAs(id, take ?? '')) ??
+  gives?.find((id) => id.startsWith('cpu')) ??
+  gives?.find((id) => id.startsWith('card'));

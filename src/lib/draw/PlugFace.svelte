@@ -14,6 +14,8 @@
     effects?: ReadonlyMap<number, Effect>;
     /** The name of another thing in its place, e.g. a supply without a plug said. */
     name?: string;
+    /** Without the line of how it is held: said once for several. */
+    brief?: boolean;
   }
   const {
     plug,
@@ -22,6 +24,7 @@
     scale = 6,
     effects,
     name = 'not known',
+    brief = false,
   }: Props = $props();
   const columns = $derived(plug ? Math.ceil(plug.ways / plug.rows) : 0);
   /* Small pitches are drawn larger so that a pin can be read; the scale is written beside. */
@@ -85,11 +88,11 @@
         {/if}
       {/each}
     </svg>
-    <p>
-      {where}{unknown ? '; order not proven' : '; colours are a hint, never proof'}{drawn > scale
-        ? `; drawn ${(drawn / scale).toFixed(1)} times larger`
-        : ''}
-    </p>
+    {#if !brief}<p>
+        {where}{unknown ? '; order not proven' : '; colours are a hint, never proof'}{drawn > scale
+          ? `; drawn ${(drawn / scale).toFixed(1)} times larger`
+          : ''}
+      </p>{/if}
   {/if}
 </figure>
 

@@ -139,7 +139,7 @@ function goTo(to: Destination, view: JobView | undefined): boolean {
       uiState.dialog = 'keys';
       return true;
     case 'print':
-      window.print();
+      uiState.dialog = 'print';
       return true;
     case 'export':
       saveShop(shopStore.shop);

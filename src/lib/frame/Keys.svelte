@@ -56,7 +56,7 @@
       n: key(() => (uiState.dialog = 'new job')),
       u: key(() => void undo()),
       'Shift+U': key(() => void shopStore.redo()),
-      p: key(() => window.print()),
+      p: key(() => (uiState.dialog = 'print')),
       '?': key(() => (uiState.dialog = 'keys')),
       'Shift+?': key(() => (uiState.dialog = 'keys')),
     };

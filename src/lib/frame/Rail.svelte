@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import type { StationId } from '$core/findings/finding.ts';
   import type { Counts } from '$core/plan/run.ts';
+  import Printer from '@lucide/svelte/icons/printer';
   import Redo from '@lucide/svelte/icons/redo-2';
   import CircleHelp from '@lucide/svelte/icons/circle-question-mark';
   import Settings from '@lucide/svelte/icons/settings';
@@ -72,6 +73,9 @@
   {/each}
   <span class="back">
     <a title="Settings" aria-label="Settings" href={resolve('/settings')}><Settings size={20} /></a>
+    <button title="Print (p)" aria-label="Print" onclick={() => (uiState.dialog = 'print')}
+      ><Printer size={20} /></button
+    >
     <button title="Help (?)" aria-label="Help" onclick={() => (uiState.dialog = 'keys')}
       ><CircleHelp size={20} /></button
     >
@@ -151,7 +155,7 @@
   .back button,
   .back a {
     display: grid;
-    flex: 1 1 40%;
+    flex: 1 1 28%;
     place-items: center;
     min-width: 44px;
     height: 44px;

@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { StationId } from '$core/findings/finding.ts';
+  import type { Finding, StationId } from '$core/findings/finding.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
+  import ClearChips from '$lib/ui/ClearChips.svelte';
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
   import Stage from '$lib/frame/Stage.svelte';
@@ -16,12 +17,18 @@
     subtitle: string;
     /** A picture above the sums. */
     picture?: Snippet;
+    /** Sums drawn in a way of their own, and which those are: the others are drawn as slots. */
+    drawn?: Snippet<[{ chosen: Chosen; choose: (id: string) => void }]>;
+    isDrawn?: (finding: Finding) => boolean;
     /** Beside the heading. */
     tools?: Snippet;
   }
-  const { view, station, subtitle, picture, tools }: Props = $props();
+  const { view, station, subtitle, picture, drawn, isDrawn = () => false, tools }: Props = $props();
   // svelte-ignore state_referenced_locally (a station's stage never changes its station)
   const chosen = new Chosen(view, station);
+  const choose = (id: string) => (uiState.chosen = id);
+  const listed = $derived(chosen.here.filter((each) => each.mark !== 'clear' && !isDrawn(each)));
+  const clear = $derived(chosen.here.filter((each) => each.mark === 'clear' && !isDrawn(each)));
 </script>
 
 <Stage title={stationName(station)} {subtitle} {...tools ? { tools } : {}}>
@@ -29,11 +36,18 @@
   {#if chosen.here.length === 0}
     <p>Nothing to say yet. Put a board and a PSU into the plan at Intake.</p>
   {/if}
+  {@render drawn?.({ chosen, choose })}
   <GapBoard
-    findings={chosen.here}
+    findings={listed}
     chosen={chosen.finding?.id}
     lengths={shopStore.shop.settings.unit}
-    onchoose={(id) => (uiState.chosen = id)}
+    onchoose={choose}
+  />
+  <ClearChips
+    findings={clear}
+    chosen={chosen.finding?.id}
+    lengths={shopStore.shop.settings.unit}
+    onchoose={choose}
   />
   {#if chosen.finding && chosen.finding.mark !== 'clear'}
     <Remedies

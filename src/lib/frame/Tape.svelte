@@ -77,13 +77,23 @@
   }
   @media print {
     .tape {
+      display: none;
+    }
+    :global(.with-tape) .tape {
       position: static;
-      display: flex;
+      display: block;
       width: auto;
+      break-before: page;
       box-shadow: none;
     }
     .roll {
       overflow: visible;
+    }
+    /* Remedies are read on paper, not pressed. */
+    .roll :global(button) {
+      border: 0;
+      background: none;
+      text-decoration: none;
     }
   }
 </style>

@@ -150,6 +150,9 @@
       </li>
     {/each}
   </ol>
+  <div class="room" aria-hidden="true">
+    Notes{#each { length: 4 } as _, i (i)}<i></i>{/each}
+  </div>
   <p class="law soft">
     Cautions are the usual ones. Local codes come first; work inside mains PSUs belongs to licensed
     people.
@@ -263,6 +266,56 @@
     }
     .minutes svg {
       display: none;
+    }
+  }
+  .room {
+    display: none;
+  }
+  @media print {
+    .why {
+      display: none;
+    }
+    ol {
+      columns: 2;
+      column-gap: 8mm;
+    }
+    li {
+      grid-template-columns: 7mm minmax(0, 1fr) 9mm;
+      gap: 2mm;
+      padding: 1.2mm 0;
+      border-left: 0;
+    }
+    .tick {
+      width: 5mm;
+      height: 5mm;
+      min-height: 0;
+      border-width: 1pt;
+    }
+    .what b {
+      font-size: 9.5pt;
+    }
+    .what p {
+      font-size: 8pt;
+      line-height: 1.2;
+    }
+    .minutes {
+      display: block;
+      padding: 0;
+      font-size: 8.5pt;
+      text-align: right;
+    }
+    .minutes svg {
+      display: none;
+    }
+    .room {
+      display: block;
+      margin-top: 4mm;
+      break-inside: avoid;
+    }
+    .room i {
+      display: block;
+      height: 8mm;
+      border-bottom: 0.5pt solid #999;
     }
   }
 </style>

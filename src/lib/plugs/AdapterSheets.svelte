@@ -193,4 +193,10 @@
   h3 {
     font: 600 17px var(--face-head);
   }
+  /* Wires with both faces on the first page, each test on one of its own: each goes to the bench by itself. */
+  @media print {
+    .sheets > section {
+      break-before: page;
+    }
+  }
 </style>

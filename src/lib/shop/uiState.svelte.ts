@@ -47,6 +47,8 @@ class Look {
   labelOf = $state<string | undefined>(undefined);
   /** The part whose sheet is open. */
   sheet = $state<string | undefined>(undefined);
+  /** The tape goes on paper too. */
+  printTape = $state(false);
   /** The camera looks for labels. */
   scanning = $state(false);
   /** The stop of the tour that is shown; undefined: no tour. */
@@ -55,7 +57,9 @@ class Look {
   /** A file that was read and waits for the word whether it is added or replaces the shop. */
   opening = $state.raw<{ file: string; shop: Shop } | undefined>(undefined);
   /** Dialogs opened from anywhere. */
-  dialog = $state<'keys' | 'new job' | 'new shop' | 'paste' | 'dead' | undefined>(undefined);
+  dialog = $state<'keys' | 'new job' | 'new shop' | 'paste' | 'dead' | 'print' | undefined>(
+    undefined,
+  );
   /** The job last opened, for stations reached from the bench. */
   lastJob = $state<string | undefined>(undefined);
 }

@@ -33,7 +33,7 @@
     >
     <Button next onclick={() => window.print()}>Print {labels.length}</Button>
   {/snippet}
-  <ul>
+  <ul class="cut-up">
     {#each labels as label (label.tag)}
       <li>
         {#await codeImage(label.tag) then src}<img {src} alt="code for {label.tag}" />{:catch}<p>

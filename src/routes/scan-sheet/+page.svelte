@@ -14,7 +14,7 @@
   subtitle="hang it over the bench: a scanner types these into the entry line"
 >
   {#snippet tools()}<Button next onclick={() => window.print()}>Print</Button>{/snippet}
-  <ul>
+  <ul class="cut-up">
     {#each scanWords as word (word)}
       <li>
         {#await codeImage(word) then src}<img {src} alt="code for {word}" />{:catch}<p>

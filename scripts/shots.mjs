@@ -9,6 +9,18 @@ const { serve } = await import('./serve.mjs');
 /** One picture of each main view, from the demo shop, for the README; `npm run shots -- plugs fit` takes those alone. */
 const only = process.argv.slice(2);
 const views = [
+  [
+    'first',
+    '/',
+    async (page) => {
+      await page.getByRole('button', { name: 'Start my own shop' }).click();
+      await page.getByLabel('Name').fill('Cellar bench');
+      await page.getByLabel('Lengths').selectOption('mm');
+      await page.getByLabel('Currency').fill('EUR');
+      await page.getByRole('button', { name: 'Open my shop' }).click();
+      await page.getByText('Will these parts go together').waitFor();
+    },
+  ],
   ['bench', '/'],
   ['take-in', '/job/14/take-in'],
   [
@@ -20,14 +32,6 @@ const views = [
         .first()
         .click();
       await page.getByText(/proven over/).waitFor();
-    },
-  ],
-  [
-    'measure',
-    '/job/5/fit',
-    async (page) => {
-      await page.getByRole('button', { name: 'Measure', exact: true }).click();
-      await page.locator('.ask').getByRole('button', { name: 'Not measured' }).waitFor();
     },
   ],
   [

@@ -57,7 +57,7 @@ describe('entry line', () => {
     const { page } = shop;
     await enter(page, 'job Parcel scale becomes a router');
     await page.waitForURL(/\/job\/20\/take-in/);
-    await page.getByText('20 · Parcel scale', { exact: true }).waitFor();
+    await page.getByText('20 · Parcel scale', { exact: true }).first().waitFor();
   });
 
   it('puts a scanned part into the plan and takes it out again', async () => {

@@ -111,7 +111,7 @@ describe('the first evening', () => {
     await retype(dialog.getByLabel('Currency'), 'usd');
     await retype(dialog.getByLabel('What an hour is worth'), '15');
     await dialog.getByRole('button', { name: 'Open my shop' }).click();
-    await page.getByText('Cellar bench').waitFor();
+    await page.getByText('Cellar bench', { exact: true }).waitFor();
     await page
       .getByRole('heading', { name: 'Will these parts go together in this case?' })
       .waitFor();
@@ -124,7 +124,7 @@ describe('the first evening', () => {
 
     await visit(page, '/');
     await page.getByRole('button', { name: 'Open the demo' }).click();
-    await page.getByText('Skarnhol post workshop').waitFor();
+    await page.getByText('Skarnhol post workshop', { exact: true }).waitFor();
     await page.getByText('14 · Slim desk unit').waitFor();
     await page.getByRole('button', { name: 'Back to my shop' }).click();
     await page.getByText('1 · Own box').waitFor();

@@ -437,7 +437,11 @@ describe('files', () => {
 
   for (const [what, change, message] of [
     ['another kind of file', () => '{"hello": 1}', 'no Nutshell Swap file'],
-    ['half a file', (text: string) => text.slice(0, 3000), 'Not a whole JSON file'],
+    [
+      'half a file',
+      (text: string) => text.slice(0, 3000),
+      'This file is cut off: its end is missing. Nothing was changed.',
+    ],
     [
       'a newer version',
       (text: string) => text.replace(`"version": ${VERSION}`, '"version": 99'),

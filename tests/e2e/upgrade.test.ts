@@ -40,7 +40,7 @@ describe('an older store', () => {
     await page.evaluate(OLDER_STORE);
     await page.goto(await origin());
     await ready(page);
-    await page.getByText('An older bench').waitFor();
+    await page.getByText('An older bench', { exact: true }).waitFor();
     await enter(page, 'paid 3.50 for K77');
     const entry = await stored<Entry>(page, 'ledger', 'L0001', (each) => each !== undefined);
     expect(entry).to.include({ kind: 'cost', what: 'an old fan', partId: 'K77' });

@@ -1,5 +1,6 @@
 import { ValidationError } from 'yup';
 import { migrate } from './migrate.ts';
+import { brokenJson } from '../units/brokenJson.ts';
 import { shopSchema } from './schema.ts';
 import { FORMAT, VERSION, type Shop } from '../model/types/types.ts';
 
@@ -20,8 +21,8 @@ export function readShop(text: string): Shop {
   let value: unknown;
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    throw new ShopFileError(`Not a whole JSON file: ${(error as Error).message}.`);
+  } catch {
+    throw new ShopFileError(brokenJson(text));
   }
   return checkShop(value);
 }

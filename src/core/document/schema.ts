@@ -76,6 +76,10 @@ const offer = () =>
     fixes: array(shape({ what: words(), price: amount() }).required())
       .max(100)
       .required(),
+    hours: shape({
+      lo: number().min(0).max(1000).required(),
+      hi: number().min(0).max(1000).required(),
+    }).optional(),
   }).optional();
 
 const machine = shape({

@@ -1,3 +1,4 @@
+import { brokenJson } from '../units/brokenJson.ts';
 import { array, number, object, string, ValidationError } from 'yup';
 import { ownPlugSchema } from '../document/ownPlugSchema.ts';
 import type { OwnPlug } from '../model/types/types.ts';
@@ -21,8 +22,8 @@ export function readPlugs(text: string): OwnPlug[] {
   let value: unknown;
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    throw new PlugFileError(`Not a whole JSON file: ${(error as Error).message}.`);
+  } catch {
+    throw new PlugFileError(brokenJson(text));
   }
   try {
     const { plugs } = schema.validateSync(value, { strict: true });

@@ -1,3 +1,4 @@
+import { brokenJson } from '../units/brokenJson.ts';
 import { IntakeError, type Inventory } from './inventory.ts';
 import { fitting } from './fitting.ts';
 import { readCim } from './cim.ts';
@@ -56,8 +57,8 @@ function readOne({ sort, text }: Piece): Inventory {
 function parse(piece: string): unknown {
   try {
     return JSON.parse(piece);
-  } catch (error) {
-    throw new IntakeError(`Broken JSON: ${(error as Error).message}`);
+  } catch {
+    throw new IntakeError(brokenJson(piece, 'text'));
   }
 }
 

@@ -1,6 +1,9 @@
 import type { Finding } from '../findings/finding.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 
+/** What a sum is called that is Clear by what was found, not by its figures. */
+export const FOUND_SO = 'found so';
+
 /**
  * Parts found together in one machine have already shown that they fit and join: a sum
  * between them alone is Clear without measuring, and one that says no has a wrong figure in it.
@@ -19,7 +22,14 @@ export function foundTogether(plan: Plan, finding: Finding): Finding {
   if (!finding.seats.every((seat) => staying.has(seat))) return finding;
   const guessed = finding.terms.some((term) => term.how === 'class' || term.value === '?');
   return finding.mark === 'watch' || guessed
-    ? { ...finding, mark: 'clear', say: 'Found together in this machine.', remedies: [] }
+    ? {
+        ...finding,
+        mark: 'clear',
+        /* Its figures leave it open or say no: what stands there is that it was found so. */
+        ...(finding.margin && finding.margin.lo < 0 && { marginLabel: FOUND_SO }),
+        say: 'Found together in this machine.',
+        remedies: [],
+      }
     : {
         ...finding,
         mark: 'watch',

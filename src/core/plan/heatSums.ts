@@ -16,6 +16,7 @@ import {
   type Plan,
   sortOf,
 } from '../model/lookup/plan.ts';
+import { seatName } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/types.ts';
 import { litresOf, PASSIVE_LITRES } from '../fit/litres.ts';
 import {
@@ -133,11 +134,26 @@ function changes(plan: Plan, kinds: readonly Kind[]): boolean {
   );
 }
 
+/** Each CPU under its own cooler, the first under the first, a server's second under its second: the warmest speaks. */
 function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
-  const processor = partOfKind(plan, 'processor');
-  const cooler = partOfKind(plan, 'cooler');
-  const watts = processor && numberAt(plan, processor, 'watts');
-  if (!processor || !cooler || !watts) return [];
+  const coolers = partsOfKind(plan, 'cooler');
+  return partsOfKind(plan, 'processor')
+    .flatMap((processor, i) => {
+      const cooler = coolers[i];
+      return cooler ? underCooler(plan, processor, cooler, air) : [];
+    })
+    .sort((a, b) => (a.margin?.lo ?? 0) - (b.margin?.lo ?? 0))
+    .slice(0, 1);
+}
+
+function underCooler(
+  plan: Plan,
+  processor: Placed,
+  cooler: Placed,
+  air: CaseAir | undefined,
+): Finding[] {
+  const watts = numberAt(plan, processor, 'watts');
+  if (!watts) return [];
   const held = appliedOf(plan, 'limitWatts').find(({ seat }) => seat === processor.seat)?.watts;
   const w =
     held === undefined
@@ -159,7 +175,7 @@ function processorHeat(plan: Plan, air: CaseAir | undefined): Finding[] {
     gap({
       id: 'heat-processor',
       station: 'heat',
-      title: 'CPU at full load, settled',
+      title: `${seatName(processor.seat)} at full load, settled`,
       seats: [processor.seat, cooler.seat],
       unit: 'K',
       terms: [

@@ -13,6 +13,8 @@ export const airSource: Source = {
 
 /** m³/s of one cubic foot a minute: 0.3048 m cubed over 60 s. */
 export const CFM = 0.3048 ** 3 / 60;
+/** m³/h of one cubic foot a minute. */
+export const M3H_PER_CFM = CFM * 3600;
 
 /** Kelvin an air stream warms by so many watts. Throws RangeError for no air. */
 export function warmsK(watts: number, cfm: number): number {

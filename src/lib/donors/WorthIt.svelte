@@ -4,6 +4,7 @@
   import { setOffer, writeEntry } from '$core/edits/ledgerEdits.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { foundOf } from '$core/plan/planOf.ts';
+  import { parseNumber } from '$core/units/length.ts';
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -24,10 +25,21 @@
   let value = $state('');
   let asked = $state('');
   let fixes = $state('');
+  let hours = $state('');
   const plainMoney = (minor: number) =>
     minor % 100 === 0 ? String(minor / 100) : (minor / 100).toFixed(2);
   const spanText = ({ lo, hi }: Amount) =>
     lo === hi ? plainMoney(lo) : `${plainMoney(lo)} to ${plainMoney(hi)}`;
+
+  const spanOf = ({ lo, hi }: Amount) => (lo === hi ? `${lo}` : `${lo} to ${hi}`);
+  /** `3`, `2 to 4`: hours of hands. */
+  function hoursOf(text: string): Amount | undefined {
+    const ends = text.split(/\s*(?:to|-|–)\s*/).map((each) => parseNumber(each));
+    const [lo, hi = lo] = ends;
+    return ends.length <= 2 && lo !== undefined && hi !== undefined && lo <= hi
+      ? { lo, hi }
+      : undefined;
+  }
 
   /** What was written down of an offer, back into the fields. */
   function recall(id: string): void {
@@ -38,6 +50,7 @@
     fixes = (offer?.fixes ?? [])
       .map(({ what, price }) => (price ? `${what} ${spanText(price)}` : what))
       .join('\n');
+    hours = offer?.hours ? spanOf(offer.hours) : '';
   }
   // svelte-ignore state_referenced_locally (recalled once, then by hand)
   recall(which);
@@ -54,6 +67,7 @@
         ...(price === undefined ? {} : { asked: price }),
         ...(done ? { value: done } : {}),
         fixes: lines,
+        ...(hoursOf(hours) ? { hours: hoursOf(hours) } : {}),
       }),
       `offer ${machine.id}`,
     );
@@ -85,7 +99,8 @@
     which = made.tag();
     keep();
   }
-  const currency = $derived(shopStore.shop.settings.currency);
+  const settings = $derived(shopStore.shop.settings);
+  const currency = $derived(settings.currency);
   /** `80` or `80 to 120`. */
   function amountOf(text: string): Amount | undefined {
     const ends = text.split(/\s*(?:to|-|–)\s*/).map((each) => parseMoney(each, currency)?.minor);
@@ -111,8 +126,12 @@
     const price = asked.trim() === '' ? undefined : parseMoney(asked, currency)?.minor;
     if (asked.trim() !== '' && price === undefined)
       return { fault: 'The price asked is no amount: 60 or 59.90. Kept as typed.' };
+    const hands = hours.trim() === '' ? undefined : hoursOf(hours);
+    if (hours.trim() !== '' && !hands)
+      return { fault: 'How many hours of hands? 3, or 2 to 4. Kept as typed.' };
     try {
-      return { worth: worth({ value: done, fixes: lines, asked: price }) };
+      const anHour = settings.anHour?.currency === currency ? settings.anHour.minor : undefined;
+      return { worth: worth({ value: done, fixes: lines, asked: price, hours: hands, anHour }) };
     } catch (error) {
       if (!(error instanceof WorthError)) throw error;
       return { fault: error.message };
@@ -162,6 +181,9 @@
     >
     <Field label="price asked"
       ><input bind:value={asked} inputmode="decimal" placeholder="90" /></Field
+    >
+    <Field label="hours of hands"
+      ><input bind:value={hours} inputmode="decimal" placeholder="2 to 4" /></Field
     >
     <Field label="to fix, a line each" wide
       ><textarea bind:value={fixes} rows="5" placeholder="PSU 25 to 40&#10;case 20&#10;paste"

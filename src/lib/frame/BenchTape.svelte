@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { format } from 'date-fns';
+  import { dateText } from '$lib/ui/dates.ts';
   import { buyLine } from '$core/edits/tripEdits.ts';
   import type { Standing } from '$core/shop/standing.ts';
   import { loansOf } from '$core/shop/loans.ts';
@@ -53,7 +53,7 @@
   ]);
 </script>
 
-<Tape title="Today" aside={format(new Date(shopStore.now), 'EEE d')}>
+<Tape title="Today" aside={dateText(shopStore.now, 'weekday')}>
   <QuickSums job={undefined} />
   <section>
     <h3>Next steps</h3>

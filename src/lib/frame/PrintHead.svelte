@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { format } from 'date-fns';
+  import { dateText } from '$lib/ui/dates.ts';
   import { page } from '$app/state';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -20,7 +20,7 @@
     <span
       >{shopStore.shop.name}{shopStore.shop.settings.contact
         ? ` · ${shopStore.shop.settings.contact}`
-        : ''} · {format(new Date(shopStore.now), 'd MMM yyyy')}</span
+        : ''} · {dateText(shopStore.now, 'day')}</span
     >
   </header>
 {/if}

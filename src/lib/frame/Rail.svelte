@@ -146,8 +146,8 @@
     font-weight: 500;
   }
   .back {
-    display: flex;
-    flex-wrap: wrap;
+    display: grid;
+    grid-template-columns: repeat(6, 1fr);
     gap: 4px;
     margin-top: auto;
     padding: 8px 10px;
@@ -155,13 +155,15 @@
   .back button,
   .back a {
     display: grid;
-    flex: 1 1 28%;
+    grid-column: span 2;
     place-items: center;
-    min-width: 44px;
     height: 44px;
     border: 1px solid var(--mat-soft);
     background: none;
     color: var(--mat-ink);
+  }
+  .back > :nth-child(n + 4) {
+    grid-column: span 3;
   }
   .back button:hover,
   .back a:hover {
@@ -169,11 +171,13 @@
   }
   @media (max-width: 1000px) {
     .back {
+      display: flex;
       flex-direction: column;
     }
     .back button,
     .back a {
       flex: none;
+      min-width: 44px;
     }
     .item {
       grid-template-columns: 14px 1fr;

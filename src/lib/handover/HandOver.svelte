@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { dateText } from '$lib/ui/dates.ts';
   import { lengthsIn } from '$core/units/length.ts';
-  import { format } from 'date-fns';
   import { editJob } from '$core/edits/edits.ts';
   import { setClearing } from '$core/shop/items.ts';
   import { openPoints, sheetOf } from '$core/record/sheet.ts';
@@ -26,7 +26,7 @@
   let handing = $state(false);
   /** What was noted after the sheet was frozen stands beside it, never in it. */
   const later = $derived(record && job?.note !== record.sheet.note ? job?.note : undefined);
-  const stamp = (time: string) => format(new Date(time), 'd MMM yyyy HH:mm');
+  const stamp = (time: string) => dateText(time, 'full');
 
   function clear(partId: string, how: string): void {
     if (!job || how === '') return;
@@ -68,9 +68,7 @@
           {@const { follows, who, by } = record.incomplete}
           <p class="incomplete">
             <b>Handed over incomplete:</b>
-            {follows}{who ? `, ${who}` : ''}{by
-              ? `, by ${format(new Date(by), 'd MMM yyyy')}`
-              : ''}.
+            {follows}{who ? `, ${who}` : ''}{by ? `, by ${dateText(by, 'day')}` : ''}.
           </p>
         {:else if job.handedOver && !record}
           <p class="small">
@@ -195,7 +193,7 @@
           <h3>Done</h3>
           {#each sheet.done as step, i (i)}
             <p class="small">
-              <span class="figure">{format(new Date(step.at), 'd MMM HH:mm')}</span>
+              <span class="figure">{dateText(step.at, 'dayTime')}</span>
               {step.title}{step.failed ? ', failed' : ''}{step.note ? `: ${step.note}` : ''}
             </p>
           {:else}<p>nothing ticked</p>{/each}

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { dateText } from '$lib/ui/dates.ts';
   import { scaleLinear } from 'd3';
-  import { format } from 'date-fns';
   import { addItems, dropItem } from '$core/shop/items.ts';
   import {
     namedKinds,
@@ -138,7 +138,7 @@
   <ul class="soft">
     {#each readings as reading, i (i)}
       <li>
-        <span class="figure">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
+        <span class="figure">{dateText(reading.at, 'dayTime')}</span>
         {readingKinds[reading.kind].label}
         {[reading.name, `${reading.value} ${readingKinds[reading.kind].unit}`.trim()]
           .filter(Boolean)

@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { dateText } from '$lib/ui/dates.ts';
   import { stayAwake } from '$lib/frame/awake.ts';
   import Check from '@lucide/svelte/icons/check';
-  import { format } from 'date-fns';
   import { editSchools, tickStep, untickStep } from '$core/edits/edits.ts';
   import { lastChance } from '$core/plan/lastChance.ts';
   import { progress, type Step } from '$core/order/index.ts';
@@ -129,7 +129,7 @@
             </p>{/if}
           {#if done}
             <p class="stamp">
-              <span class="figure">{format(new Date(done.at), 'd MMM HH:mm')}</span>
+              <span class="figure">{dateText(done.at, 'dayTime')}</span>
               <input
                 value={done.note ?? ''}
                 maxlength="300"

@@ -4,6 +4,7 @@
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
   import { partsOfKind, listAt, partOfKind, textAt, type Placed } from '$core/model/lookup/plan.ts';
   import { BuzzError, buzzed, modularLeads, orderFromLead, wiresOf } from '$core/plugs/leads.ts';
+  import { seen, type Plug } from '$core/standards/plugs/index.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -38,8 +39,24 @@
       return { wires: [], fault: error.message };
     }
   });
+  const order = $derived((supply && listAt(plan, supply, 'socketOrder')?.items) ?? []);
   /** Pins at the supply end: as many as the socket was counted to have, else as the load has. */
-  let ways = $state(8);
+  let typed = $state<number>();
+  const ways = $derived(
+    typed ??
+      Math.max(
+        order.length,
+        ...kept.wires.map(({ from }) => from),
+        order.length > 0 ? 0 : (load?.ways ?? 0),
+      ),
+  );
+  /** Sockets of PSUs stand in two rows but where they have an odd number of pins (common practice, no source). */
+  const rows = $derived(ways % 2 === 0 && ways > 3 ? 2 : 1);
+  /** Where a pin stands on the header's face, for a grid that counts from 1. */
+  const placed = (plug: Pick<Plug, 'rows' | 'ways' | 'numbering'>, pin: number) => {
+    const { col, row } = seen(plug, pin, 'header face');
+    return `grid-area: ${row + 1} / ${col + 1}`;
+  };
   /** The pin at the supply end under the probe. */
   let probe = $state(1);
   const done = $derived(new Set(kept.wires.map((wire) => wire.from)));
@@ -82,7 +99,6 @@
     void recordFact(supply.part, 'socketOrder', { items: order }, { how: 'measured' });
   }
 
-  const order = $derived((supply && listAt(plan, supply, 'socketOrder')?.items) ?? []);
   const name = (each: Placed) => each.part.name;
 </script>
 
@@ -119,6 +135,7 @@
           <div class="pins">
             {#each Array.from({ length: ways }, (_, i) => i + 1) as pin (pin)}
               <button
+                style={placed({ rows, ways, numbering: rows === 1 ? 'line' : 'rows' }, pin)}
                 class:done={done.has(pin)}
                 aria-pressed={pin === probe}
                 aria-label="PSU end pin {pin}{order[pin - 1] && order[pin - 1] !== '?'
@@ -137,6 +154,7 @@
           <div class="pins">
             {#each load.pins as signal, i (i)}
               <button
+                style={placed(load, i + 1)}
                 class:on={wire?.to.includes(i + 1)}
                 aria-pressed={wire?.to.includes(i + 1) ?? false}
                 aria-label="other end pin {i + 1}, {signal}"
@@ -151,8 +169,17 @@
       <p class="row">
         <Button onclick={() => write([])}>None beeps</Button>
         <Button next onclick={next}>Next pin</Button>
-        <Field label="ways at the PSU end"
-          ><input type="number" min="2" max="28" bind:value={ways} /></Field
+        <Field label="pins at the PSU end"
+          ><input
+            type="number"
+            min="2"
+            max="28"
+            value={ways}
+            onchange={(event) => {
+              const said = event.currentTarget.valueAsNumber;
+              if (said >= 2 && said <= 28) typed = Math.round(said);
+            }}
+          /></Field
         >
         {#if own}
           <Button onclick={carryOver}>This lead is its own: the socket carries what it wants</Button
@@ -195,15 +222,21 @@
   .verdict {
     font-size: 18px;
   }
+  /* The plug itself, in its own rows. */
   .pins {
-    display: flex;
-    flex-wrap: wrap;
+    display: grid;
+    grid-auto-columns: minmax(40px, 62px);
     gap: 4px;
-    max-width: 330px;
+    width: max-content;
+    max-width: 100%;
+    padding: 6px;
+    overflow-x: auto;
+    border: 2px solid var(--ink);
+    background: var(--paper-deep);
   }
   .pins button {
     display: grid;
-    width: 62px;
+    min-width: 40px;
     min-height: 58px;
     padding: 2px;
     border: 1.5px dashed var(--ink);

@@ -133,9 +133,13 @@
   }
   .pair {
     display: grid;
-    grid-template-columns: max-content minmax(120px, 1fr) minmax(max-content, 250px);
+    grid-template-columns: minmax(0, max-content) minmax(120px, 1fr) minmax(0, 256px);
     align-items: center;
     margin-top: 6px;
+  }
+  .side {
+    min-width: 0;
+    overflow: hidden;
   }
   .between {
     position: relative;

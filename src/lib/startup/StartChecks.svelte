@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { dateText } from '$lib/ui/dates.ts';
   import { stayAwake } from '$lib/frame/awake.ts';
-  import { format } from 'date-fns';
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { tickStep } from '$core/edits/edits.ts';
@@ -64,7 +64,7 @@
         <p class="row">
           {#if tick}<span class="figure"
               >{tick.failed ? 'failed' : 'passed'}
-              {format(new Date(tick.at), 'd MMM HH:mm')}</span
+              {dateText(tick.at, 'dayTime')}</span
             >{/if}
           <Button next={next?.id === gate.id} onclick={() => stamp(gate.id, false)}>Passed</Button>
           <Button onclick={() => stamp(gate.id, true)}>Failed</Button>

@@ -12,7 +12,9 @@
   }
   const { findings, chosen, lengths, onchoose }: Props = $props();
   const figure = ({ margin, unit, marginLabel }: Finding) =>
-    margin ? `${show(margin, unit, lengths)} ${unitWord(unit, lengths)}`.trim() : marginLabel;
+    margin && margin.lo >= 0
+      ? `${show(margin, unit, lengths)} ${unitWord(unit, lengths)}`.trim()
+      : marginLabel;
 </script>
 
 {#if findings.length > 0}

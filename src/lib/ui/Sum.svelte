@@ -31,6 +31,8 @@
   const how = { said: 'typed', read: 'from inventory', measured: '', class: 'typical' } as const;
   const unit = $derived(unitWord(finding.unit, lengths));
   const rest = $derived(finding.margin ? show(finding.margin, finding.unit, lengths) : '');
+  /** Clear though its figures do not say so: the reason stands instead of them. */
+  const foundSo = $derived(finding.mark === 'clear' && (finding.margin?.lo ?? 0) < 0);
 </script>
 
 <li class="sum" class:chosen class:flipped={flip !== undefined} id="sum-{finding.id}">
@@ -48,7 +50,8 @@
     <button class="line" onclick={onchoose} aria-pressed={chosen}>
       <Mark mark={finding.mark} size={16} />
       <span class="label">{finding.title}</span>
-      <span class="figure">{rest || finding.marginLabel}</span><small>{rest ? unit : ''}</small>
+      <span class="figure">{foundSo ? finding.marginLabel : rest || finding.marginLabel}</span
+      ><small>{rest && !foundSo ? unit : ''}</small>
     </button>
   {:else}
     <button class="head" onclick={onchoose} aria-pressed={chosen}>
@@ -75,16 +78,16 @@
       </div>
       {#if pencil && finding.mark !== 'watch'}
         <div class="pencil">
-          <dt>
-            <button onclick={() => ontake?.(pencil)} title="Take this remedy"
-              >{pencil.term?.label ?? pencil.title}</button
-            >
-          </dt>
-          <dd class="figure">
-            {pencil.term && typeof pencil.term.value !== 'string'
-              ? `+${show(pencil.term.value, finding.unit, lengths)}`
-              : `${pencil.minutes} min`}
-            <small></small>
+          <dt class="visually-hidden">way out</dt>
+          <dd>
+            <button class="remedy" onclick={() => ontake?.(pencil)} title="Take this remedy">
+              <span>{pencil.term?.label ?? pencil.title}</span>
+              <span class="figure"
+                >{pencil.term && typeof pencil.term.value !== 'string'
+                  ? `+${show(pencil.term.value, finding.unit, lengths)}`
+                  : `${pencil.minutes} min`}</span
+              >
+            </button>
           </dd>
         </div>
         {#if pencil.margin}
@@ -201,10 +204,27 @@
     font-style: italic;
     color: var(--accent-ink);
   }
-  .pencil button {
+  .pencil dd:only-of-type:has(.remedy) {
+    grid-column: 1 / -1;
+  }
+  /* A way out is pressed: as large as a thumb wants it, pencilled until it is taken. */
+  .remedy {
+    display: flex;
+    gap: 8px;
+    justify-content: space-between;
+    align-items: center;
+    width: 100%;
+    min-height: 42px;
+    margin: 3px 0;
+    padding: 3px 10px;
+    border: 1.5px dashed var(--accent-ink);
     font-style: italic;
-    text-decoration: underline dotted;
-    text-underline-offset: 3px;
+  }
+  .remedy .figure {
+    white-space: nowrap;
+  }
+  .remedy:hover {
+    background: var(--paper-deep);
   }
   .say {
     margin-top: 6px;

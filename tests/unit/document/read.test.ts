@@ -59,7 +59,7 @@ describe('model/read', () => {
     it('a file of another kind', () => {
       expect(refusal({ hello: 1 }).path).to.equal('format');
       expect(refusal(null).message).to.contain('no Nutshell Swap file');
-      expect(() => readShop('PK\u0003\u0004')).to.throw(ShopFileError, /Not a whole JSON file/);
+      expect(() => readShop('PK\u0003\u0004')).to.throw(ShopFileError, /This file is no JSON/);
     });
     it('half a file', () => {
       expect(() => readShop(demoText.slice(0, demoText.length / 2))).to.throw(

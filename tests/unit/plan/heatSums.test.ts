@@ -99,6 +99,20 @@ describe('plan/heatSums', () => {
     /* More likely than not it is enough now: nothing stands. */
     expect(heatSums(held).map(({ id }) => id)).to.not.include('heat-processor');
   });
+  it('of two CPUs the warmer under its cooler speaks', () => {
+    const two = (first: number, second: number): Seats => ({
+      ...tower,
+      processor: { watts: first },
+      cooler: { class: 'low' },
+      processor2: { watts: second },
+      cooler2: { class: 'low' },
+    });
+    const sum = the(heatSums(planWith(two(35, 250))), 'heat-processor');
+    expect(sum.mark).to.equal('mend');
+    expect(sum.title).to.equal('CPU 2 at full load, settled');
+    expect(sum.seats).to.deep.equal(['processor2', 'cooler2']);
+    expect(the(heatSums(planWith(two(250, 35))), 'heat-processor').seats[0]).to.equal('processor');
+  });
   it('air of the case: fans against watts', () => {
     expect(heatSums(planWith(tower)).find(({ id }) => id === 'heat-case')?.mark).to.not.equal(
       'mend',

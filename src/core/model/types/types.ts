@@ -64,6 +64,8 @@ export interface Offer {
   /** What it is worth when done. */
   value?: { lo: number; hi: number } | undefined;
   fixes: { what: string; price?: { lo: number; hi: number } | undefined }[];
+  /** Hours of hands it would take. */
+  hours?: { lo: number; hi: number } | undefined;
 }
 
 export interface Seat {

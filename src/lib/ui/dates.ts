@@ -1,0 +1,40 @@
+/**
+ * Days and times in the order of whoever reads them: month first, or day first, as the browser is set. Months are
+ * written in letters, so that 3/4 is never asked about.
+ */
+const styles = {
+  /** `27 Nov 2026`. */
+  day: { day: 'numeric', month: 'short', year: 'numeric' },
+  /** `Fri 27`. */
+  weekday: { weekday: 'short', day: 'numeric' },
+  /** `27 Nov 09:04`. */
+  dayTime: {
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  },
+  /** `27 Nov 2026 09:04`. */
+  full: {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  },
+} satisfies Record<string, Intl.DateTimeFormatOptions>;
+
+/** The order is the reader's, the words are those of the page: English. */
+const locale = (): string => {
+  const own = typeof navigator === 'undefined' ? 'en-GB' : navigator.language;
+  return own.startsWith('en') ? own : 'en-GB';
+};
+
+/** An ISO time as it is read here; a text that is no time stays as it is. */
+export function dateText(iso: string, style: keyof typeof styles): string {
+  const time = new Date(iso);
+  if (Number.isNaN(time.getTime())) return iso;
+  return new Intl.DateTimeFormat(locale(), styles[style]).format(time);
+}

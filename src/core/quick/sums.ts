@@ -4,13 +4,23 @@ import { phraseOf, type QuickSum, type SumReader } from './line/phrase.ts';
 import { convert } from './readings/convert.ts';
 import { power, wire } from './readings/electric.ts';
 import { linkRate } from './readings/linkRate.ts';
-import { litresTo, m2InRoom, partInRoom, plusAndMinus, volume } from './readings/space.ts';
+import {
+  boardSize,
+  driveInBay,
+  litresTo,
+  m2InRoom,
+  partInRoom,
+  plusAndMinus,
+  volume,
+} from './readings/space.ts';
 
 export type { QuickSum } from './line/phrase.ts';
 
 const readers: readonly SumReader[] = [
   ({ text }) => fastenerSum(text),
   m2InRoom,
+  driveInBay,
+  boardSize,
   plusAndMinus,
   convert,
   partInRoom,

@@ -28,6 +28,8 @@ export function understand(shop: Shop, typed: string, place: Place = {}): Unders
   if ((scanWords as readonly string[]).includes(lower)) {
     return { kind: 'word', text, say: lower, word: lower as Word };
   }
+  if (/^undo (?:that|it|this|last)$/.test(lower))
+    return { kind: 'word', text, say: 'undo', word: 'undo' };
   const phrase = phraseOf(text, shop.settings.unit);
   return (
     (place.property ? asAnswer(shop, text, place.property) : undefined) ??
@@ -51,7 +53,7 @@ function read(shop: Shop, phrase: Phrase, place: Place): Understood | undefined 
     asMove(shop, text) ??
     asEntry(shop, text) ??
     asNote(shop, text, place) ??
-    asLead(text) ??
+    asLead(text, shop) ??
     asPartFits(shop, phrase, place) ??
     asAboutPart(shop, phrase) ??
     asSet(shop, phrase) ??

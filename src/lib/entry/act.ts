@@ -70,7 +70,14 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
     case 'plugs':
       return goTo('plugs', view);
     case 'go':
-      return goTo(understood.to, view);
+      return goTo(understood.to, view, understood.jobId);
+    case 'condition':
+      void shopStore.edit(
+        `${understood.partId} ${understood.condition}`,
+        editPart(understood.partId, { condition: understood.condition }),
+      );
+      toast(`${understood.say}.`, 'plain', undoNow);
+      return true;
     case 'do':
       return doTo(understood.what, understood.partId);
     case 'add':
@@ -114,7 +121,7 @@ const partNamed = (id: string): Part | undefined =>
 const undoNow = (): void => void shopStore.undo();
 
 /** Opens a station of the open job, a page, or what a button opens too. */
-function goTo(to: Destination, view: JobView | undefined): boolean {
+function goTo(to: Destination, view: JobView | undefined, jobId?: string): boolean {
   switch (to) {
     case 'bench':
       void goto(resolve('/'));
@@ -148,7 +155,7 @@ function goTo(to: Destination, view: JobView | undefined): boolean {
       pickShopFile();
       return true;
     default: {
-      const id = view?.job?.id ?? uiState.lastJob ?? shopStore.shop.jobs.at(0)?.id;
+      const id = jobId ?? view?.job?.id ?? uiState.lastJob ?? shopStore.shop.jobs.at(0)?.id;
       if (id === undefined) {
         toast('Start a job first: its stations are there then.');
         return false;

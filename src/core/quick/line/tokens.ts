@@ -212,7 +212,8 @@ function figureAt(
   const unit = word === undefined ? undefined : unitSaid(word.replace(/\s/g, ''));
   const tail = left.slice(whole.length);
   const ends = !/^[a-z]/.test(tail);
-  if (word && unit && ends && !isRelation(word, tail.trimStart())) {
+  const isProduct = last?.is === 'word' && last.word === 'x';
+  if (word && unit && ends && (isProduct || !isRelation(word, tail.trimStart()))) {
     const [is, times] = unit;
     return {
       figure: { is: 'figure', value: value * times, unit: is, typed: word, text: whole },

@@ -1,7 +1,7 @@
 import type { Finding, StationId } from '../../findings/finding.ts';
 import type { FactKey } from '../../model/properties/index.ts';
 import type { Facts } from '../../model/types/fact.ts';
-import type { Entry, Kind, Part } from '../../model/types/types.ts';
+import type { Condition, Entry, Kind, Part } from '../../model/types/types.ts';
 import type { Money } from '../../units/money.ts';
 
 /** What the entry line understood, said before anything is done. */
@@ -15,7 +15,8 @@ export type Understood = { text: string; say: string } & (
   /** An answer about a part. */
   | { kind: 'told'; partId: string }
   | { kind: 'do'; what: PartCommand; partId: string }
-  | { kind: 'go'; to: Destination }
+  | { kind: 'go'; to: Destination; jobId?: string | undefined }
+  | { kind: 'condition'; partId: string; condition: Condition }
   | { kind: 'add'; times: number; part: { kind: Kind; name: string; facts: Facts } }
   /** A fact of a part, or its price, to write down. */
   | { kind: 'set'; partId: string; key: FactKey; value: AnswerValue }

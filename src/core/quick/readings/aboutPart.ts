@@ -1,7 +1,7 @@
 import { factOf, indexOf, standingOf } from '../../model/lookup/lookup.ts';
 import { itemTexts, properties, type Property } from '../../model/properties/index.ts';
 import { isList, isNumber, isText } from '../../model/types/fact.ts';
-import type { Part, Shop } from '../../model/types/types.ts';
+import { conditions, type Part, type Shop } from '../../model/types/types.ts';
 import { formatLength, trim, type LengthUnit } from '../../units/length.ts';
 import { formatMoney, type Money } from '../../units/money.ts';
 import { isFiller } from '../line/lexicon.ts';
@@ -116,6 +116,17 @@ export function asAboutPart(shop: Shop, phrase: Phrase): Understood | undefined 
     return { kind: 'nothing', text, say: `Photographs are not kept yet: ${part.id} has none.` };
   if (left.every((word) => placeWords.has(word))) return tell(placeOf(shop, part));
   if (left.every((word) => priceWords.has(word))) return tell(priceOf(shop, part));
+  /* `F01 dead`, `F04 is tested good` says it, `is F04 dead` asks. */
+  const said = conditions.filter((each) => left.includes(each));
+  const [condition] = said;
+  const others = left.filter((word) => word !== condition);
+  if (
+    condition &&
+    said.length === 1 &&
+    !asks.test(text) &&
+    others.every((word) => /^(?:mark|tested|now|set|as)$/.test(word))
+  )
+    return { kind: 'condition', text, say: `${part.id}: ${condition}`, partId: part.id, condition };
   if (left.every((word) => stateWords.has(word))) return tell(standingOf(shop, part).condition);
   const keys = left.map((word) => asked.find(([said]) => said.includes(word))?.[1]);
   const [first] = keys;
@@ -132,10 +143,12 @@ const doing: Record<PartCommand, string> = {
   label: 'print the label of',
 };
 
+const asks = /^(?:is|are|does|was|how|what|which|where)\b|\?$/i;
+
 /** A word that asks for nothing of a part; `long`, `tested` and the like do. */
 const isVoid = (word: string): boolean =>
   spoken.has(word) ||
-  (isFiller(word) && !['good', 'find'].includes(word)) ||
+  (isFiller(word) && !['good', 'find', 'used', 'old', 'new'].includes(word)) ||
   ['find', 'part', 'card', 'psu', 'fan', 'cooler', 'drive', 'board', 'case', 'ram', 'cpu'].includes(
     word,
   );

@@ -36,8 +36,9 @@ function unitWanted({ words }: Phrase): string | undefined | false {
   const left = words.filter((word) => !(isFiller(word) || linking.has(word)));
   const asked = words.at(-1);
   if (left.length === 0) return asked === 'in' ? 'in' : undefined;
-  if (left.length > 1 || left[0] !== asked) return false;
-  return asked && (unitSaid(asked) || asked === 'mm2' || asked === 'mm²') ? asked : false;
+  const [only] = left;
+  if (left.length > 1 || only === undefined) return false;
+  return unitSaid(only) || only === 'mm2' || only === 'mm²' ? only : false;
 }
 const linking = new Set(['in', 'to', 'into', 'as', 'convert', 'equals', '=', 'is']);
 

@@ -12,7 +12,7 @@ import { leadLimit } from './wireLimit.ts';
 import { note } from './note.ts';
 
 const electricWords = wordSet(
-  'awg gauge from current power voltage thick thickness size watt watts amp amps volt volts rail label laptop notebook charger adapter supply draw draws drawing pull pulls ' +
+  'x times max most awg gauge from current power voltage thick thickness size watt watts amp amps volt volts rail label laptop notebook charger adapter supply draw draws drawing pull pulls ' +
     'is in load loads wire wires lead cable carry carries through over run drop loss dc ac each equals = for',
 );
 const spoken = (word: string) => electricWords.has(word) || kindSaid(word) !== undefined;

@@ -22,6 +22,10 @@ const aboutShelf = new Set(
 /** Sizes of drives are called by more than one figure: 240, 250, 256. */
 const DRIVE_SIZES = 0.07;
 const CLOSE_MM = 0.6;
+/** A figure before a plural counts pieces up to here. */
+const MOST_COUNTED = 8;
+/** What no part is told by: a line with it asks for something else. */
+const otherUnits: readonly Unit[] = ['C', 'F', 'l', 'kg', 'ohm', 'awg'];
 
 /** What a part is asked to be: a kind, figures in their units, and words found in it. */
 interface Wanted {
@@ -52,9 +56,20 @@ function wantedOf({ tokens, words, figures, text }: Phrase): Wanted | undefined 
       !(isFiller(word) || aboutShelf.has(word)) &&
       (kindSaid(word) === undefined || tellingKinds.has(singular(word))),
   );
+  /* `2 x 120 fans`, `need 2 fans`: how many, not which. */
+  const counted = (figure: Figure) => {
+    const next = tokens[tokens.indexOf(figure) + 1];
+    return (
+      figure.unit === 'bare' &&
+      Number.isInteger(figure.value) &&
+      figure.value <= MOST_COUNTED &&
+      next?.is === 'word' &&
+      (next.word === 'x' || (next.word.endsWith('s') && kindSaid(next.word) !== undefined))
+    );
+  };
   return {
     kinds: kind ? [kind] : [],
-    figures,
+    figures: figures.filter((figure) => !counted(figure)),
     words: telling,
     bound: least.test(text) ? 'least' : most.test(text) ? 'most' : undefined,
     unplugged: /\b(?:no|without)\b.*\b(?:plugs?|connectors?)\b/i.test(text),
@@ -72,6 +87,10 @@ export function asFind(shop: Shop, phrase: Phrase): Understood | undefined {
   const { kinds, figures, words } = wanted;
   /* A figure alone may mean anything. */
   if (kinds.length === 0 && words.length === 0) return undefined;
+  if (figures.some(({ unit }) => otherUnits.includes(unit))) return undefined;
+  /* Sides of something, not its size. */
+  if (figures.length > 1 && phrase.words.includes('x') && !/\bfans?\b/i.test(phrase.text))
+    return undefined;
   const { text } = phrase;
   const [sure, perhaps] = matching(shop, wanted, phrase);
   if (sure.length > 0) return found(text, sure);
@@ -138,7 +157,7 @@ function isWanted(shop: Shop, part: Part, wanted: Wanted, phrase: Phrase): Is {
   let is: Is = unplugged ? wantsNoPlug(shop, part) : 'yes';
   if (is === 'no') return 'no';
   for (const word of words) {
-    const says = saysOf(shop, part, word);
+    const says = saysOf(shop, part, word, words.length === 1 && phrase.words.length === 1);
     if (says === 'no') return 'no';
     if (says === 'open') is = 'open';
   }
@@ -216,12 +235,14 @@ function hasPins(shop: Shop, part: Part, pins: number): Is {
   return told.length === 0 ? 'open' : 'no';
 }
 
-/** Whether a word is found in a part: in its tag, kind, name, place or facts. */
-function saysOf(shop: Shop, part: Part, word: string): Is {
+/** Whether a word is found in a part: in its tag, kind, name, place or facts; the beginning of one will do where it stands alone. */
+function saysOf(shop: Shop, part: Part, word: string, isAlone: boolean): Is {
   const one = singular(word);
   const text = haystack(shop, part);
   const isIn = (each: string) =>
-    each.length > 2 ? text.includes(each) : text.split(/[^a-z0-9]+/).includes(each);
+    each.length > 2 && isAlone
+      ? text.includes(each)
+      : text.split(/[^a-z0-9.+-]+|-/).includes(each) || text.split(/[^a-z0-9.+-]+/).includes(each);
   if (isIn(word) || isIn(one)) return 'yes';
   return synonyms[one]?.(shop, part) ?? 'no';
 }
@@ -238,6 +259,14 @@ const saysText =
     return text === wanted ? 'yes' : text === undefined ? 'open' : 'no';
   };
 
+/** What a notebook takes: short modules, and a brick. */
+const forLaptop = (shop: Shop, part: Part): Is =>
+  part.kind === 'memory'
+    ? saysText('memoryForm', 'SO-DIMM')(shop, part)
+    : part.kind === 'supply' && textOf(shop, part, 'feeds') === 'brick'
+      ? 'yes'
+      : 'no';
+
 /** Words for what a fact says otherwise. */
 const synonyms: Record<string, (shop: Shop, part: Part) => Is> = table({
   ssd: (shop: Shop, part: Part): Is => (textOf(shop, part, 'form') === 'M.2' ? 'yes' : 'no'),
@@ -245,8 +274,8 @@ const synonyms: Record<string, (shop: Shop, part: Part) => Is> = table({
   /* An M.2 drive whose bus nobody said may be either. */
   nvme: (shop: Shop, part: Part): Is =>
     textOf(shop, part, 'form') === 'M.2' ? saysText('bus', 'NVMe')(shop, part) : 'no',
-  laptop: saysText('memoryForm', 'SO-DIMM'),
-  notebook: saysText('memoryForm', 'SO-DIMM'),
+  laptop: (shop: Shop, part: Part): Is => forLaptop(shop, part),
+  notebook: (shop: Shop, part: Part): Is => forLaptop(shop, part),
   sodimm: saysText('memoryForm', 'SO-DIMM'),
   brick: (shop: Shop, part: Part): Is => (textOf(shop, part, 'feeds') === 'brick' ? 'yes' : 'no'),
   aio: (shop: Shop, part: Part): Is => (textOf(shop, part, 'class') === 'radiator' ? 'yes' : 'no'),
@@ -278,6 +307,9 @@ export function haystack(shop: Shop, part: Part): string {
   return text;
 }
 
+/** Sorts that are asked for without saying of what: `ddr5`, `sfx`, `am5`, `lga1700`. */
+const sorts = /^(?:(?:lp)?ddr\d|lga\d|am\d|fm\d|sfx|tfx|flex|(?:micro|e-?)?atx|mini-itx|nvme|m\.2)/;
+
 /** Whether a word could be said of a kind, or of any: an option of its properties, or in a part of it. */
 function isKnown(shop: Shop, kind: Kind | undefined, word: string): boolean {
   if (synonyms[singular(word)] || tellingKinds.has(singular(word))) return true;
@@ -288,10 +320,9 @@ function isKnown(shop: Shop, kind: Kind | undefined, word: string): boolean {
         .split(/[^a-z0-9.]+/)
         .includes(word),
     ) === true;
-  const asked = kind ? properties[kind] : Object.values(properties).flat();
-  if (asked.some(isOption)) return true;
+  if (kind === undefined) return sorts.test(word);
   return (
-    kind !== undefined &&
+    properties[kind].some(isOption) ||
     shop.parts.some((part) => part.kind === kind && haystack(shop, part).includes(word))
   );
 }

@@ -114,7 +114,12 @@ const named: Partial<Record<Destination, string>> = {
 const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 
 /** `fit`, `new job`, `print`, `open watts`, `help`: a word that leads somewhere. */
-export function asLead(text: string): Understood | undefined {
+export function asLead(text: string, shop: Shop): Understood | undefined {
+  const [, number, station] = /^(?:open )?job (\d{1,6}) (?:at )?(\S.*)$/i.exec(text) ?? [];
+  const job = number ? indexOf(shop).jobs.get(number) : undefined;
+  const there = station ? asLead(station, shop) : undefined;
+  if (job && there?.kind === 'go')
+    return { ...there, text, say: `${job.id}, ${there.say}`, jobId: job.id };
   const plain = text
     .toLowerCase()
     .replace(/^(?:please )?(?:open|go to|goto|show(?: me)?|see|back to)(?: the)? /, '')

@@ -1,6 +1,7 @@
 import { figure, gap } from '../../findings/gap.ts';
 import { plain } from '../../findings/terms.ts';
 import { radiatorSizes } from '../../standards/room.ts';
+import { boardFormats } from '../../standards/boards.ts';
 import { m2Lengths, m2Source } from '../../standards/links.ts';
 import { parseLength, trim } from '../../units/length.ts';
 import { range } from '../../units/range.ts';
@@ -17,7 +18,7 @@ const isPart = (word: string): boolean =>
   (kindSaid(word) !== undefined && !isRoom(word)) || /^(?:radiator|rad|part)$/.test(word);
 
 const spoken = wordSet(
-  'by mm cm inside long deep high side power for than more less least most x left remaining with clear',
+  'by mm cm inside long deep high side power for than more less least most x left enough remaining with clear',
 );
 
 /** `267 in 247`, `a 10.5" card in 24.7 cm`, `cooler 158 room 160`: a part in its room. */
@@ -84,8 +85,9 @@ function needAndRoom({ tokens }: Phrase): { need: Figure; room: Figure } | undef
     words.some(isPart),
   ]) as [boolean[], boolean[]];
   if (between.some((word) => relations.has(word))) {
-    /* `room 247 against card 267`, else the part goes in. */
-    return rooms[0] && !rooms[1] && parts[1] ? roomFirst : partFirst;
+    /* `room 247 against card 267`; whatever goes in, into or under is the part. */
+    const held = between.some((word) => /^(?:vs|versus|against|past)$/.test(word));
+    return held && rooms[0] && !rooms[1] && parts[1] ? roomFirst : partFirst;
   }
   /* `in 247 mm a 267 mm card`. */
   if (before.some((word) => relations.has(word))) return roomFirst;
@@ -235,5 +237,70 @@ export const plusAndMinus: SumReader = ({ text, unit }) => {
   return {
     say: answer,
     finding: note('lengths together', terms, answer, 'clear', 'Added and taken off as typed.'),
+  };
+};
+
+/** Drives and bays by the inches they are called by. */
+const forms = [2.5, 3.5, 5.25];
+const formWords = wordSet('drive bay hdd ssd disk in inch inches cage mount bracket slot');
+
+/** `2.5 inch drive in 3.5 bay`: these inches are names, the parts measure otherwise. */
+export const driveInBay: SumReader = (phrase) => {
+  const { figures, words } = phrase;
+  const [drive, bay] = figures.map((figure) => Number(lastNumber(figure)));
+  if (figures.length !== 2 || drive === undefined || bay === undefined) return undefined;
+  if (!forms.includes(drive) || !forms.includes(bay)) return undefined;
+  if (!words.some((word) => /^(?:drive|bay|hdd|ssd|disk|cage)s?$/.test(word))) return undefined;
+  if (!onlySays(phrase, (word) => formWords.has(word) || relations.has(word))) return undefined;
+  const mark = drive === bay ? 'clear' : drive < bay ? 'mend' : 'stop';
+  const answer = mark === 'clear' ? 'its own' : mark === 'mend' ? 'with a bracket' : 'too large';
+  return {
+    say: answer,
+    finding: note(
+      'drive in its bay',
+      [plain('bay', `${bay} in`, 0), plain('drive', `${drive} in`, 0)],
+      answer,
+      mark,
+      mark === 'clear'
+        ? 'It is made for it.'
+        : mark === 'mend'
+          ? `A bracket from ${drive} to ${bay} in holds it.`
+          : 'It does not go in; the leads would reach it elsewhere.',
+    ),
+  };
+};
+
+const CLOSE_BOARD_MM = 3;
+
+/** `244 x 305`, `9.6 x 12 in board`: which board format has these sides. */
+export const boardSize: SumReader = (phrase) => {
+  const { figures, words } = phrase;
+  const [one, two] = figures;
+  if (figures.length !== 2 || !one || !two || !onlyFigures(phrase, ['bare', 'mm']))
+    return undefined;
+  if (!words.some((word) => word === 'x' || word === 'by')) return undefined;
+  if (!onlySays(phrase, (word) => /^(?:x|by|board|motherboard|mobo|format|size|mm)$/.test(word)))
+    return undefined;
+  const per = two.unit === 'mm' ? two.value / Number(lastNumber(two)) : undefined;
+  const sides = [
+    one.unit === 'bare' && per ? one.value * per : lengthOf(one, phrase.unit),
+    lengthOf(two, phrase.unit),
+  ];
+  const [least = 0, most = 0] = [...sides].sort((a, b) => a - b);
+  const found = boardFormats.filter(({ widthMm, depthMm }) => {
+    const [short, long] = [Math.min(widthMm, depthMm), Math.max(widthMm, depthMm)];
+    return Math.abs(short - least) <= CLOSE_BOARD_MM && Math.abs(long - most) <= CLOSE_BOARD_MM;
+  });
+  if (found.length === 0) return undefined;
+  const names = found.map(({ name }) => name).join(' or ');
+  return {
+    say: names,
+    finding: note(
+      'board by its sides',
+      sides.map((side, i) => plain(i === 0 ? 'one side' : 'the other', range(side), 0)),
+      names,
+      'clear',
+      'By its size; its holes tell for sure: Fit, Holes.',
+    ),
   };
 };

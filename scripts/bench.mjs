@@ -56,13 +56,64 @@ async function inBrowser() {
   const browser = await launch();
   const first = await firstScreen(browser, address);
   const edit = await editToTape(browser, address);
+  const clicks = await clickToPaint(browser, address);
   const drag = await dragFrame(browser, address);
   const log = await largeLog(browser, address);
   const large = await largeShop(browser, address);
   const held = await heavyRequests();
   await browser.close();
   server.close();
-  return [...first, edit, drag, ...log, ...large, held];
+  return [...first, edit, clicks, drag, ...log, ...large, held];
+}
+
+/** From a press to the frame that answers it, at every station and view of the demo's first job: the longest of the medians. */
+async function clickToPaint(browser, address) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.goto(`${address}/job/14/take-in`);
+  await page.locator('#stage h1').waitFor();
+  await page.waitForTimeout(800);
+  const pressed = (selector, n) =>
+    page.evaluate(
+      ([find, at]) =>
+        new Promise((done) => {
+          const node = document.querySelectorAll(find)[at];
+          const start = performance.now();
+          node.click();
+          requestAnimationFrame(() => {
+            const { port1, port2 } = new MessageChannel();
+            port1.onmessage = () => done(performance.now() - start);
+            port2.postMessage(0);
+          });
+        }),
+      [selector, n],
+    );
+  const times = new Map();
+  const note = (name, ms) => times.set(name, [...(times.get(name) ?? []), ms]);
+  const stations = await page.locator('.rail a').count();
+  /* Once round so that every view's code is there: what is counted is the press, not the first visit. */
+  for (let round = 0; round < 4; round += 1)
+    for (let i = 1; i < stations - 1; i += 1) {
+      const ms = await pressed('.rail a', i);
+      await page.waitForTimeout(350);
+      const name = (await page.locator('#stage h1').innerText()).trim();
+      if (round > 0) note(name, ms);
+      const views = await page.locator('.tools button[aria-pressed]').count();
+      for (let k = 0; k < views; k += 1) {
+        const took = await pressed('.tools button[aria-pressed]', k);
+        await page.waitForTimeout(250);
+        if (round > 0) note(`${name}, view ${k + 1}`, took);
+      }
+    }
+  await context.close();
+  const medians = [...times].map(([name, all]) => [name, median(all)]);
+  const [slowest, longest] = medians.sort((a, b) => b[1] - a[1])[0];
+  return {
+    what: `press to painted frame, slowest of ${medians.length} stations and views (${slowest})`,
+    figure: `${longest.toFixed(0)} ms`,
+    wanted: 'under 100 ms',
+    met: longest < 100,
+  };
 }
 
 /** How long the thread that serves stands still while whole shops are checked, more than there are threads. */
@@ -139,7 +190,7 @@ async function largeShop(browser, address) {
     await stands();
     opens.push(await page.evaluate(() => window.standsAt));
   }
-  await page.getByText('a machine stands where hands are next needed').waitFor({ timeout: 60_000 });
+  await page.getByText('where hands are next needed').waitFor({ timeout: 60_000 });
   const search = await page.evaluate(async () => {
     const input = document.querySelector('input[aria-describedby="entry-say"]');
     const figures = [];

@@ -8,7 +8,7 @@ describe('power-up', () => {
     const shop = await openShop('/job/14/power-up');
     const { page } = shop;
     await page.getByRole('button', { name: 'Practice' }).click();
-    await page.getByRole('button', { name: /^Practise on/ }).click();
+    await page.getByRole('button', { name: 'Practise', exact: true }).click();
     let [right, machines] = [0, 0];
     const signs = ['memory', 'case', 'alarm', 'beeps', 'drive', 'load'];
     while (right < 10 && machines < 18) {

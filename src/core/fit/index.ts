@@ -1,4 +1,5 @@
 import { fanMounts } from './fanMounts.ts';
+import { mountDepth } from './mountDepth.ts';
 import type { Check } from '../findings/finding.ts';
 import { boardHoles } from './boardHoles.ts';
 import { boardOutline } from './boardOutline.ts';
@@ -36,6 +37,7 @@ export const fitChecks: readonly Check[] = [
   stack,
   clashes,
   fanMounts,
+  mountDepth,
   radiators,
   exhaust,
   contradictions,

@@ -3,11 +3,15 @@ import { gap } from '../findings/gap.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
 import { listAt, numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
-import { radiator as usual, type RadiatorSize } from '../standards/room.ts';
-import { add, range } from '../units/range.ts';
+import type { RadiatorSize } from '../standards/room.ts';
 import { hangRadiator } from '../remedies/hangRadiator.ts';
 import { offer } from '../remedies/offer.ts';
-import { otherWalls, radiatorPlace, type RadiatorPlace } from '../remedies/radiatorPlace.ts';
+import {
+  otherWalls,
+  radiatorPlace,
+  radiatorThick,
+  type RadiatorPlace,
+} from '../remedies/radiatorPlace.ts';
 
 /** A radiator on the mounts of one wall, and its thickness under the top. */
 export function radiators(plan: Plan): Finding[] {
@@ -64,7 +68,6 @@ function underTop(plan: Plan, { cooler, walls }: RadiatorPlace): Finding[] {
   const shell = partOfKind(plan, 'case');
   if (!shell || walls.length !== 1 || walls[0] !== 'top') return [];
   const room = numberAt(plan, shell, 'topRoom');
-  const thick = numberAt(plan, cooler, 'thickness');
   if (!room) return [];
   return [
     gap({
@@ -73,12 +76,7 @@ function underTop(plan: Plan, { cooler, walls }: RadiatorPlace): Finding[] {
       title: 'radiator under the top',
       seats: ['cooler', 'case', 'board'],
       unit: 'mm',
-      terms: [
-        termOf(shell, 'topRoom', 'top to the board', 1, room),
-        thick
-          ? termOf(cooler, 'thickness', 'radiator with its fans', -1, thick)
-          : plain('radiator with its fans', add(usual.depthMm, range(usual.fanMm)), -1),
-      ],
+      terms: [termOf(shell, 'topRoom', 'top to the board', 1, room), radiatorThick(plan, cooler)],
       minimumMargin: 0,
       short: 'into the board',
       source: commonPractice,

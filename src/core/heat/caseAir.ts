@@ -8,6 +8,8 @@ export interface PlacedFan {
   wall: string;
   /** Either: nobody knows where it sits. */
   blows: 'in' | 'out' | 'either';
+  /** It blows through a radiator, which holds some of it back. */
+  throughRadiator?: boolean | undefined;
 }
 
 export interface CaseAir {
@@ -35,6 +37,8 @@ export interface CaseAirInput {
 
 /** Of the weaker side's flow this share comes on top at most (common practice, no source). */
 const SHARED = 0.4;
+/** Share of its flow a fan keeps that blows through a radiator (common practice, no source). */
+const THROUGH_RADIATOR = range(0.5, 0.8);
 /** What gaps let through with no fan at all, cfm (common practice, no source). */
 const GAPS_CFM = range(1.5, 4);
 
@@ -42,7 +46,11 @@ const GAPS_CFM = range(1.5, 4);
 export function caseAir({ fans, supplyDraws, rises, watts, facesM2 }: CaseAirInput): CaseAir {
   const placed = fans.map((fan) => {
     const [small, large] = [fanOf(fan.sizeMm.lo), fanOf(fan.sizeMm.hi)];
-    return { ...fan, cfm: range(small.cfm.lo * IN_A_CASE.lo, large.cfm.hi * IN_A_CASE.hi) };
+    const left = fan.throughRadiator ? THROUGH_RADIATOR : range(1);
+    return {
+      ...fan,
+      cfm: range(small.cfm.lo * IN_A_CASE.lo * left.lo, large.cfm.hi * IN_A_CASE.hi * left.hi),
+    };
   });
   const way = (blows: 'in' | 'out') =>
     total(

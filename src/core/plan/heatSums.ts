@@ -36,6 +36,7 @@ import {
   softensC,
 } from '../standards/air.ts';
 import { fanPlaces } from '../remedies/fanPlaces.ts';
+import { radiatorFans } from '../remedies/radiatorPlace.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
 import { add, range, total, type Range, mid } from '../units/range.ts';
@@ -54,6 +55,20 @@ export const placedFans = (plan: Plan): PlacedFan[] =>
       blows,
     };
   });
+
+/** The fans of a radiator move the air of the case like others, held back by its fins. */
+function ofRadiator(plan: Plan): PlacedFan[] {
+  const fans = radiatorFans(plan);
+  if (!fans) return [];
+  const wall = fans.walls.length === 1 ? (fans.walls[0] ?? 'somewhere') : 'somewhere';
+  return Array.from({ length: fans.count }, (_, i) => ({
+    name: `radiator fan ${i + 1}`,
+    sizeMm: range(fans.mm),
+    wall,
+    blows: fans.blows,
+    throughRadiator: true,
+  }));
+}
 
 /** A supply in the case warms its air by what it loses, share of what it gives (common practice, no source). */
 const LOSES = range(1.03, 1.35);
@@ -96,7 +111,7 @@ export function airOf(plan: Plan): CaseAir | undefined {
   /* Towers and slim cases have their supply inside; an custom case may have it anywhere. */
   const housed = place !== undefined || /tower|slim/.test(sort ?? '');
   return caseAir({
-    fans: placedFans(plan),
+    fans: [...placedFans(plan), ...ofRadiator(plan)],
     facesM2: facesOf(plan, shell),
     supplyDraws: outside || turned || !supply ? 'no' : housed ? 'yes' : 'perhaps',
     rises: tall ? 'no' : small ? 'yes' : 'perhaps',

@@ -1,14 +1,19 @@
 import {
   appliedOf,
   listAt,
+  numberAt,
   partOfKind,
+  partsOfKind,
   textAt,
   type Placed,
   type Plan,
 } from '../model/lookup/plan.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 import { walls, type FanMount, type Wall } from '../model/types/shapes.ts';
-import { radiatorSizes, type RadiatorSize } from '../standards/room.ts';
+import type { Term } from '../findings/finding.ts';
+import { plain, termOf } from '../findings/terms.ts';
+import { radiator as usual, radiatorSizes, type RadiatorSize } from '../standards/room.ts';
+import { add, range } from '../units/range.ts';
 
 /** Where a radiator hangs: every wall it may hang on, as long as nobody said which. */
 export interface RadiatorPlace {
@@ -49,6 +54,46 @@ function carrying(mounts: readonly FanMount[], size: RadiatorSize | undefined): 
     mounts.filter((mount) => mount.at === wall && mount.mm === mm).length >= fans;
   const sizes = size ? [size] : Object.values(radiatorSizes);
   return walls.filter((wall) => sizes.some((each) => enough(each, wall)));
+}
+
+/** How thick it is with its fans: measured as a whole, else by what is usual, with fans on one side or on both. */
+export function radiatorThick(plan: Plan, cooler: Placed): Term {
+  const told = numberAt(plan, cooler, 'thickness');
+  if (told) return termOf(cooler, 'thickness', 'radiator with its fans', -1, told);
+  const sides = textAt(plan, cooler, 'fansOn')?.text;
+  const fans =
+    sides === 'both sides'
+      ? range(2 * usual.fanMm)
+      : sides === 'one side'
+        ? range(usual.fanMm)
+        : range(usual.fanMm, 2 * usual.fanMm);
+  return {
+    ...plain('radiator with its fans', add(usual.depthMm, fans), -1),
+    how: 'class',
+    input: { partId: cooler.part.id, key: 'thickness', seat: cooler.seat },
+  };
+}
+
+/** Fans of its own it has where it hangs: those of the plan that hang there are its fans, too. */
+export function radiatorFans(
+  plan: Plan,
+):
+  | { mm: number; count: number; walls: readonly Wall[]; blows: 'in' | 'out' | 'either' }
+  | undefined {
+  const place = radiatorPlace(plan);
+  if (!place?.size) return undefined;
+  const { cooler, size, walls: open } = place;
+  const listed = partsOfKind(plan, 'fan').filter((fan) => {
+    const wall = textAt(plan, fan, 'wall')?.text;
+    return numberAt(plan, fan, 'size')?.lo === size.mm && open.some((each) => each === wall);
+  }).length;
+  const way = textAt(plan, cooler, 'blows')?.text;
+  return {
+    mm: size.mm,
+    count: Math.max(0, size.fans - listed),
+    walls: open,
+    blows: way === 'in' || way === 'out' ? way : 'either',
+  };
 }
 
 /** Walls it could hang on instead of where it is. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
-  import { understand } from '$core/quick/understand.ts';
+  import type { Understood } from '$core/quick/line/understood.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
@@ -9,7 +9,6 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import { act, litQuestion, seatFor } from './act.ts';
-  import Answer from './Answer.svelte';
   import { hasCamera } from './camera.ts';
   import { listenForScans } from './scanner.ts';
 
@@ -21,7 +20,13 @@
   let input = $state<HTMLInputElement>();
   const lit = $derived(litQuestion(view));
   const place = $derived({ property: lit?.property, plan: view?.plan });
-  const understood = $derived(understand(shopStore.shop, text, place));
+  /** What reads a line comes after the page stands: the first screen does not wait for it. */
+  const reader = import('$core/quick/understand.ts');
+  let understand = $state.raw<Awaited<typeof reader>['understand']>();
+  void reader.then((loaded) => (understand = loaded.understand));
+  const understood = $derived<Understood>(
+    understand?.(shopStore.shop, text, place) ?? { kind: 'nothing', text, say: '' },
+  );
   const say = $derived.by(() => {
     if (understood.kind === 'nothing') return understood.say;
     if (understood.kind === 'checked') return understood.say;
@@ -59,8 +64,8 @@
   const atOnce: readonly string[] = [...codes, 'answer', 'job'];
 
   /** A scan does at once what it means; what it does not is shown here to be mended. */
-  function scanned(scan: string): void {
-    const meant = understand(shopStore.shop, scan, place);
+  async function scanned(scan: string): Promise<void> {
+    const meant = (await reader).understand(shopStore.shop, scan, place);
     if (atOnce.includes(meant.kind)) {
       act(meant, view);
       return;
@@ -71,8 +76,9 @@
   }
   /** What the camera reads is done as a scanner's; what means nothing here closes it, so that it can be mended. */
   function byCamera(code: string): void {
-    if (!atOnce.includes(understand(shopStore.shop, code, place).kind)) uiState.scanning = false;
-    scanned(code);
+    const kind = understand?.(shopStore.shop, code, place).kind;
+    if (!atOnce.includes(kind ?? '')) uiState.scanning = false;
+    void scanned(code);
   }
   function into(typed: string): void {
     text = typed;
@@ -83,14 +89,15 @@
   }
   $effect(() =>
     listenForScans({
-      onscan: scanned,
+      onscan: (scan) => void scanned(scan),
       onloose: into,
-      isCode: (scan) => codes.includes(understand(shopStore.shop, scan).kind),
+      isCode: (scan) => codes.includes(understand?.(shopStore.shop, scan).kind ?? ''),
     }),
   );
 
-  function submit(event: SubmitEvent): void {
+  async function submit(event: SubmitEvent): Promise<void> {
     event.preventDefault();
+    await reader;
     if (act(understood, view)) text = '';
   }
 </script>
@@ -127,7 +134,9 @@
   {/if}
   <output id="entry-say" class="say" aria-live="polite">{say}</output>
   {#if text.trim() !== ''}
-    <Answer {understood} {view} ontry={(line) => into(line)} ondone={() => (text = '')} />
+    {#await import('./Answer.svelte') then { default: Answer }}
+      <Answer {understood} {view} ontry={(line) => into(line)} ondone={() => (text = '')} />
+    {/await}
   {/if}
 </form>
 

@@ -29,6 +29,7 @@
   const views = $derived(portViews(ports, openings));
   const finding = $derived(rearPorts(plan)[0]);
   const reach = $derived(Math.max(170, ...[...ports, ...openings].map((each) => each.x1)) + 6);
+  const awaited = standardOpening();
   const SCALE = 3.6;
   const HEIGHT = 52;
   let typed = $state({ ports: '', openings: '' });
@@ -91,6 +92,19 @@
         height={(area.y1 - area.y0) * SCALE}
       />
     {/each}
+    {#if openings.length === 0 && views.length === 0}
+      <!-- What will stand here, until somebody says what does. -->
+      <rect
+        class="to-come"
+        x={awaited.x0 * SCALE}
+        y={(HEIGHT - awaited.y1 - 6) * SCALE}
+        width={(awaited.x1 - awaited.x0) * SCALE}
+        height={(awaited.y1 - awaited.y0) * SCALE}
+      />
+      <text x={((awaited.x0 + awaited.x1) / 2) * SCALE} y={(HEIGHT / 2) * SCALE}
+        >ports and cut-out stand here: tap the first port below, from the port end</text
+      >
+    {/if}
     <path class="board" d="M0 {(HEIGHT - 6) * SCALE}H{reach * SCALE}" />
     {#each views as { port, blockedMm } (areaShape.write(port))}
       <rect
@@ -196,6 +210,12 @@
 </div>
 
 <style>
+  .to-come {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 1.5;
+    stroke-dasharray: 6 5;
+  }
   svg {
     display: block;
     width: 100%;

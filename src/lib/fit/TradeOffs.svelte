@@ -53,6 +53,8 @@
       .domain(scale.domain().map((mm) => mm * shown))
       .ticks(count)
       .map((figure) => ({ figure, mm: figure / shown }));
+  /** Px between lines that would lie on each other. */
+  const APART = 5;
   const paths = $derived(
     (map?.frontiers ?? []).map((frontier) => ({
       label: frontier.label,
@@ -135,8 +137,11 @@
     />
     {#if paths[0]}<path class="left" d={areaOf(map?.frontiers[0]?.points ?? [])} />{/if}
     {#each paths as path, i (path.label)}
-      <path class="may f{i}" d={path.may} />
-      <path class="sure f{i}" d={path.sure} />
+      <!-- Lines that lie on each other are drawn side by side. -->
+      <g transform="translate({i * APART} {i * APART})">
+        <path class="may f{i}" d={path.may} />
+        <path class="sure f{i}" d={path.sure} />
+      </g>
     {/each}
     {#each ticksOf(x, 7) as { mm, figure } (figure)}
       <path class="tick" d="M{x(mm)} {H - pad.bottom}v6" />

@@ -6,7 +6,6 @@
   import { tripList } from '$core/shop/shopping.ts';
   import { formatHours } from '$core/units/duration.ts';
   import { currencySign, formatMoney, parseMoney, sumMoney } from '$core/units/money.ts';
-  import QuickSums from '$lib/entry/QuickSums.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
@@ -54,7 +53,11 @@
 </script>
 
 <Tape title="Today" aside={dateText(shopStore.now, 'weekday')}>
-  <QuickSums job={undefined} />
+  {#if uiState.quick.length > 0}
+    {#await import('$lib/entry/QuickSums.svelte') then { default: QuickSums }}
+      <QuickSums job={undefined} />
+    {/await}
+  {/if}
   <section>
     <h3>Next steps</h3>
     <dl>

@@ -11,7 +11,6 @@
   import { stationName } from '$lib/frame/stations.ts';
   import Tape from '$lib/frame/Tape.svelte';
   import MeasureList from '../entry/MeasureList.svelte';
-  import QuickSums from '../entry/QuickSums.svelte';
 
   interface Props {
     view: JobView;
@@ -58,7 +57,11 @@
 {/snippet}
 
 <Tape title={stationName(station)} aside={elsewhere > 0 ? `${elsewhere} elsewhere` : ''}>
-  <QuickSums job={view.job} />
+  {#if uiState.quick.length > 0 || (view.job?.sums.length ?? 0) > 0}
+    {#await import('$lib/entry/QuickSums.svelte') then { default: QuickSums }}
+      <QuickSums job={view.job} />
+    {/await}
+  {/if}
   {#if view.flips.size > 0}
     <p class="flips" aria-live="polite">
       The last change turned {view.flips.size}

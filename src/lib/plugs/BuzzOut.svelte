@@ -42,12 +42,17 @@
   const order = $derived((supply && listAt(plan, supply, 'socketOrder')?.items) ?? []);
   /** Pins at the supply end: as many as the socket was counted to have, else as the load has. */
   let typed = $state<number>();
+  /** What stands on its bag: a guess to begin with, put right beside the pins. */
+  const onBag = $derived.by(() => {
+    const said = Number(/(\d{1,2})[- ]?pin/i.exec(lead?.part.name ?? '')?.[1]);
+    return said >= 2 && said <= 28 ? said : undefined;
+  });
   const ways = $derived(
     typed ??
       Math.max(
         order.length,
         ...kept.wires.map(({ from }) => from),
-        order.length > 0 ? 0 : (load?.ways ?? 0),
+        order.length > 0 ? 0 : (onBag ?? load?.ways ?? 0),
       ),
   );
   /** Sockets of PSUs stand in two rows but where they have an odd number of pins (common practice, no source). */
@@ -219,15 +224,20 @@
     gap: 12px 34px;
     align-items: flex-start;
   }
+  .ends > div {
+    min-width: 0;
+    max-width: 100%;
+  }
   .verdict {
     font-size: 18px;
   }
   /* The plug itself, in its own rows. */
   .pins {
     display: grid;
-    grid-auto-columns: minmax(40px, 62px);
+    grid-auto-columns: minmax(38px, 62px);
+    justify-content: start;
     gap: 4px;
-    width: max-content;
+    width: fit-content;
     max-width: 100%;
     padding: 6px;
     overflow-x: auto;
@@ -236,7 +246,7 @@
   }
   .pins button {
     display: grid;
-    min-width: 40px;
+    min-width: 0;
     min-height: 58px;
     padding: 2px;
     border: 1.5px dashed var(--ink);

@@ -45,9 +45,14 @@ describe('fit/radiator', () => {
   it('sums its thickness under the top against the board', () => {
     const under = (topRoom: number, more: Seats[string] = {}) =>
       the(found('280', more, { ...shell, topRoom }), 'radiator-top');
-    expect(under(60).mark).to.equal('clear');
-    expect(under(54).mark).to.equal('watch');
-    expect(under(40).mark).to.equal('stop');
+    const one = { fansOn: 'one side' };
+    expect(under(60, one).mark).to.equal('clear');
+    expect(under(54, one).mark).to.equal('watch');
+    expect(under(40, one).mark).to.equal('stop');
+    /* Fans on both sides: 25 more; unsaid, either. */
+    expect(under(60, { fansOn: 'both sides' }).mark).to.equal('stop');
+    expect(under(60).margin).to.deep.equal({ lo: 60 - 30 - 50, hi: 60 - 27 - 25 });
+    expect(under(85).mark).to.equal('clear');
     expect(under(54, { thickness: 52 }).margin).to.deep.equal({ lo: 2, hi: 2 });
     expect(found('240').map(({ id }) => id)).to.deep.equal(['radiator-mount']);
   });

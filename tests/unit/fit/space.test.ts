@@ -261,7 +261,7 @@ describe('fit/space, what meets what', () => {
   });
   it('takes a radiator from the room of the card: 30 and its fans 25', () => {
     const cooled = withFacts('cooler', {}, ['drive1', 'supply']);
-    cooled['cooler'] = { class: 'radiator', radiator: '240', wall: 'front' };
+    cooled['cooler'] = { class: 'radiator', radiator: '240', wall: 'front', fansOn: 'one side' };
     const found = the(clashes(planWith(cooled)), 'space:card1:cooler');
     expect(found.margin).to.deep.equal(range(255 - 30 - 25 - 228, 255 - 27 - 25 - 228));
     expect(found.mark).to.equal('stop');

@@ -1,11 +1,20 @@
 import { partsOfKind, isApplied, partOfKind, textAt, type Plan } from '../../model/lookup/plan.ts';
 import { driveSize, box } from './onBoard.ts';
 import type { Box } from './box.ts';
-import { radiator, supplyFormat } from '../../standards/room.ts';
+import { supplyFormat } from '../../standards/room.ts';
 import { range } from '../../units/range.ts';
-import { beyond, coord, flipped, measure, origin, usual, type Coord } from './coord.ts';
+import {
+  beyond,
+  coord,
+  flipped,
+  measure,
+  origin,
+  usual,
+  type Coord,
+  type NumberTerm,
+} from './coord.ts';
 import { cageOut } from '../../remedies/cageOut.ts';
-import { radiatorPlace } from '../../remedies/radiatorPlace.ts';
+import { radiatorPlace, radiatorThick } from '../../remedies/radiatorPlace.ts';
 import { fanPlaces } from '../../remedies/fanPlaces.ts';
 import { mountOf, mountsOf } from '../../remedies/mounts.ts';
 import { turnSupply } from '../../remedies/turnSupply.ts';
@@ -173,10 +182,7 @@ export function radiatorBoxes(plan: Plan, at: Places): Box[] {
   const { cooler, size, walls } = place;
   const sure = walls.length === 1;
   const [wall] = sure ? walls : walls.filter((each) => each === 'front');
-  const told = measure(plan, cooler, 'thickness', 'radiator with its fans');
-  const thick = told
-    ? [told]
-    : [usual('radiator', radiator.depthMm), usual('its fans', range(radiator.fanMm))];
+  const thick = [flipped(radiatorThick(plan, cooler) as NumberTerm)];
   const under = usual('lid to the radiator', range(5, 20));
   const wide = coord(under, usual('radiator', size ? range(size.widthMm) : range(120, 140)));
   const long = size ? range(size.lengthMm) : range(157, 455);

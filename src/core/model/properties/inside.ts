@@ -27,6 +27,11 @@ export const coolerProperties = [
   text('radiator', 'radiator', 'How long is the radiator?', Object.keys(radiatorSizes)),
   text('wall', 'where its radiator hangs', 'On which wall does its radiator hang?', walls),
   mm('thickness', 'radiator with its fans', 'How thick is the radiator with its fans?', 10),
+  text('fansOn', 'fans of the radiator', 'Has its radiator fans on one side or on both?', [
+    'one side',
+    'both sides',
+  ]),
+  text('blows', 'radiator blows', 'Which way do the fans of its radiator blow?', ['in', 'out']),
   list('sockets', 'sockets', 'Which sockets has it mounting parts for?', socketNames),
 ] as const;
 

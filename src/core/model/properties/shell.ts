@@ -102,7 +102,12 @@ export const caseProperties = [
     'Where can drives be screwed down, each place once?',
     driveMount,
   ),
-  shaped('fanMounts', 'fan mounts', 'Which fan mounts are there (rear 92, front 120)?', fanMount),
+  shaped(
+    'fanMounts',
+    'fan mounts',
+    'Which fan mounts are there, and how deep is it free behind (rear 92, front 120 55 deep)?',
+    fanMount,
+  ),
   mm('topRoom', 'room under the top', 'How far is it from the top mounts down to the board?', 20),
   text('supplyAt', 'place of the PSU', 'Where does the PSU sit?', supplyPlaces),
   mm('innerWidth', 'width inside', 'How far is it from the tray to the closed lid?', 30),

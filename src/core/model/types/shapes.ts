@@ -130,21 +130,34 @@ export const driveMount = shape<DriveMount>(
 export const walls = ['rear', 'front', 'top', 'floor', 'side', 'lid'] as const;
 export type Wall = (typeof walls)[number];
 
-/** A place for a fan: the wall, and the fan's size in mm. */
+/** A place for a fan: the wall, the fan's size in mm, and how deep it is free behind it where somebody measured. */
 export interface FanMount {
   at: Wall;
   mm: number;
+  deep?: number | undefined;
 }
 
 export const fanMount = shape<FanMount>(
   'fanMount',
   'rear 92',
-  [{ at: { words: walls }, mm: { least: 20, most: 400, whole: true } }],
+  [
+    {
+      at: { words: walls },
+      mm: { least: 20, most: 400, whole: true },
+      deep: { least: 1, most: 500, optional: true },
+    },
+  ],
   (text) => {
-    const [, at, mm] = /^([a-z]+) (\d+)$/i.exec(text) ?? [];
-    return at ? { at: at.toLowerCase() as Wall, mm: figure(mm) } : undefined;
+    const [, at, mm, deep] = /^([a-z]+) (\d+)(?: (\d+(?:[.,]\d+)?) deep)?$/i.exec(text) ?? [];
+    return at
+      ? {
+          at: at.toLowerCase() as Wall,
+          mm: figure(mm),
+          ...(deep !== undefined && { deep: figure(deep) }),
+        }
+      : undefined;
   },
-  ({ at, mm }) => `${at} ${mm}`,
+  ({ at, mm, deep }) => `${at} ${mm}${deep === undefined ? '' : ` ${deep} deep`}`,
 );
 
 /**

@@ -27,7 +27,7 @@ await build({
 
 /** Figures of speed, measured here and now, written to docs/bench.md. */
 const core = scripts.flatMap((script) =>
-  JSON.parse(capture('node', [`${BUNDLE}/${script}.js`]).stdout),
+  JSON.parse(capture('node', ['--expose-gc', `${BUNDLE}/${script}.js`]).stdout),
 );
 const browserFigures = await inBrowser();
 const rows = [...core, ...browserFigures];

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { onMount, tick } from 'svelte';
   import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
   import type { Understood } from '$core/quick/line/understood.ts';
   import { lengthsIn } from '$core/units/length.ts';
@@ -20,10 +20,19 @@
   let input = $state<HTMLInputElement>();
   const lit = $derived(litQuestion(view));
   const place = $derived({ property: lit?.property, plan: view?.plan });
-  /** What reads a line comes after the page stands: the first screen does not wait for it. */
-  const reader = import('$core/quick/understand.ts');
-  let understand = $state.raw<Awaited<typeof reader>['understand']>();
-  void reader.then((loaded) => (understand = loaded.understand));
+  type Reader = typeof import('$core/quick/understand.ts');
+  let understand = $state.raw<Reader['understand']>();
+  let reader: Promise<Reader> | undefined;
+  /** What reads a line comes once the page stands and has nothing else to do, or as soon as somebody types. */
+  const loaded = (): Promise<Reader> =>
+    (reader ??= import('$core/quick/understand.ts').then((module) => {
+      understand = module.understand;
+      return module;
+    }));
+  onMount(() => {
+    const soon = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 200));
+    soon(() => void loaded());
+  });
   const understood = $derived<Understood>(
     understand?.(shopStore.shop, text, place) ?? { kind: 'nothing', text, say: '' },
   );
@@ -65,7 +74,7 @@
 
   /** A scan does at once what it means; what it does not is shown here to be mended. */
   async function scanned(scan: string): Promise<void> {
-    const meant = (await reader).understand(shopStore.shop, scan, place);
+    const meant = (await loaded()).understand(shopStore.shop, scan, place);
     if (atOnce.includes(meant.kind)) {
       act(meant, view);
       return;
@@ -97,7 +106,7 @@
 
   async function submit(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    await reader;
+    await loaded();
     if (act(understood, view)) text = '';
   }
 </script>
@@ -116,6 +125,7 @@
     placeholder={hint}
     aria-label="Entry line: a sum, a tag, a search"
     aria-describedby="entry-say"
+    onfocus={() => void loaded()}
     onkeydown={(event) => {
       if (event.key === 'Escape') {
         text = '';

@@ -130,7 +130,10 @@ const document: Subject = (rnd) => {
         shop = readShop(input);
       } catch (error) {
         if (!(error instanceof ShopFileError)) return broken(error, 'reading');
-        if (!error.message || (error.path === undefined && !/JSON/.test(error.message)))
+        if (
+          !error.message ||
+          (error.path === undefined && !/is (?:empty|no JSON|cut off|damaged)/.test(error.message))
+        )
           return { how: 'broken', why: `refused without a place: ${error.message}` };
         return { how: 'refused' };
       }

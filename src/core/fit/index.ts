@@ -6,6 +6,7 @@ import { boardOutline } from './boardOutline.ts';
 import { cardHeight } from './cardHeight.ts';
 import { cardLength } from './cardLength.ts';
 import { cardSlots } from './cardSlots.ts';
+import { riserCard } from './riserCard.ts';
 import { coolerHeight } from './coolerHeight.ts';
 import { coolerMount } from './coolerMount.ts';
 import { exhaust } from './air.ts';
@@ -32,6 +33,7 @@ export const fitChecks: readonly Check[] = [
   cardLength,
   cardHeight,
   cardSlots,
+  riserCard,
   supplyBay,
   driveMounts,
   stack,

@@ -64,7 +64,7 @@ describe('model/read', () => {
     it('half a file', () => {
       expect(() => readShop(demoText.slice(0, demoText.length / 2))).to.throw(
         ShopFileError,
-        /whole JSON/,
+        /cut off/,
       );
     });
     it('a newer version', () => {

@@ -1,3 +1,4 @@
+import { carriedBy } from '../../model/lookup/stands.ts';
 import { moduleW } from '../../model/classes/classes.ts';
 import {
   partsOfKind,
@@ -146,8 +147,7 @@ function slotShare(plan: Plan, card: Placed): Draw[] {
 const onPoweredRiser = (plan: Plan, card: Placed): boolean =>
   partsOfKind(plan, 'small').some(
     (small) =>
-      sortOf(plan, small) === 'powered riser' &&
-      (textAt(plan, small, 'carries')?.text ?? 'card1') === card.seat,
+      sortOf(plan, small) === 'powered riser' && (carriedBy(plan, small) ?? 'card1') === card.seat,
   );
 
 /** What every card draws of the supply of its own: all of it less what the slot gives, at 12 V. */

@@ -154,7 +154,7 @@
     <text class="name" x={W - pad.right} y={H - 8} text-anchor="end"
       >{map?.a.label ?? ''}, {lengths}</text
     >
-    <text class="name" x={pad.left + 8} y={pad.top + 18}
+    <text class="name" x={pad.left + 8} y={pad.top + 42}
       >{map?.b.label ?? ''}, {lengths}, at most</text
     >
     {#if map?.here}
@@ -170,7 +170,7 @@
       </li>{/each}
     <li>
       <svg width="34" height="10" aria-hidden="true"><path class="may f0" d="M1 5H33" /></svg> may, until
-      measured
+      measured; lines that coincide stand side by side
     </li>
   </ul>
   <p><Button onclick={onclose}>Back to the case</Button></p>

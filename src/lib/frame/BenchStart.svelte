@@ -61,7 +61,7 @@
           <Front outside={slim} x={6} floor={112} scale={0.34} planned />
           <text x="66" y="40" class="said">slim, its maker's own PSU</text>
           <text x="66" y="64" class="print">fans spin, no picture</text>
-          <text x="66" y="84" class="print">next test: one RAM module</text>
+          <text x="66" y="84" class="print">next: one module</text>
         </svg>
         <p>three taps; the rest is typical until you measure it</p>
         <Button onclick={() => (uiState.dialog = 'dead')}>Say what you see</Button>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { dateText } from '$lib/ui/dates.ts';
+  import { weekdayText } from '$lib/ui/dates.ts';
   import { buyLine } from '$core/edits/tripEdits.ts';
   import type { Standing } from '$core/shop/standing.ts';
   import { loansOf } from '$core/shop/loans.ts';
@@ -52,7 +52,7 @@
   ]);
 </script>
 
-<Tape title="Today" aside={dateText(shopStore.now, 'weekday')}>
+<Tape title="Today" aside={weekdayText(shopStore.now)}>
   {#if uiState.quick.length > 0}
     {#await import('$lib/entry/QuickSums.svelte') then { default: QuickSums }}
       <QuickSums job={undefined} />

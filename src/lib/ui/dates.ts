@@ -5,8 +5,6 @@
 const styles = {
   /** `27 Nov 2026`. */
   day: { day: 'numeric', month: 'short', year: 'numeric' },
-  /** `Fri 27`. */
-  weekday: { weekday: 'short', day: 'numeric' },
   /** `27 Nov 09:04`. */
   dayTime: {
     day: 'numeric',
@@ -37,4 +35,11 @@ export function dateText(iso: string, style: keyof typeof styles): string {
   const time = new Date(iso);
   if (Number.isNaN(time.getTime())) return iso;
   return new Intl.DateTimeFormat(locale(), styles[style]).format(time);
+}
+
+/** `Fri 27`. */
+export function weekdayText(iso: string): string {
+  const time = new Date(iso);
+  const weekday = new Intl.DateTimeFormat(locale(), { weekday: 'short' }).format(time);
+  return `${weekday} ${time.getDate()}`;
 }

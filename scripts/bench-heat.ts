@@ -38,7 +38,7 @@ for (let i = 0; i < 3; i += 1) {
   grown.push(process.memoryUsage().rss - before);
 }
 const reading = medianOf(times);
-const memory = medianOf(grown);
+const memory = Math.max(0, medianOf(grown));
 
 let held = 0;
 for (let seed = 1; seed <= 500; seed += 1) {

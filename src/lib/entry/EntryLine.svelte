@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount, tick } from 'svelte';
+  import { tick } from 'svelte';
   import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
   import type { Understood } from '$core/quick/line/understood.ts';
   import { lengthsIn } from '$core/units/length.ts';
@@ -29,7 +29,8 @@
       understand = module.understand;
       return module;
     }));
-  onMount(() => {
+  $effect(() => {
+    if (!shopStore.ready) return;
     const soon = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 200));
     soon(() => void loaded());
   });

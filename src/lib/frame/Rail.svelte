@@ -26,8 +26,10 @@
   const marks = ['stop', 'mend', 'watch'] as const;
   /** On a phone the stations stand in one row: the current one is rolled into sight. */
   let rail = $state<HTMLElement>();
+  /* A text, so that an edit that leaves it as it is does not lay the page out again. */
+  const standing = $derived(`${current} ${jobId} ${live.join()}`);
   $effect(() => {
-    void [current, jobId, live];
+    if (standing === '') return;
     rail?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
   });
   const isAt = (path: string) => (page.url.pathname === path ? 'page' : undefined);

@@ -30,11 +30,20 @@ const locale = (): string => {
   return own.startsWith('en') ? own : 'en-GB';
 };
 
+/** Formatters are dear to make: one for each language and style, of which there are a handful. */
+const made = new Map<string, Intl.DateTimeFormat>();
+function formatter(language: string, style: keyof typeof styles): Intl.DateTimeFormat {
+  const key = `${language} ${style}`;
+  const own = made.get(key) ?? new Intl.DateTimeFormat(language, styles[style]);
+  made.set(key, own);
+  return own;
+}
+
 /** An ISO time as it is read here; a text that is no time stays as it is. */
 export function dateText(iso: string, style: keyof typeof styles): string {
   const time = new Date(iso);
   if (Number.isNaN(time.getTime())) return iso;
-  return new Intl.DateTimeFormat(locale(), styles[style]).format(time);
+  return formatter(locale(), style).format(time);
 }
 
 /** `Fri 27`. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { browserFont } from '$lib/ui/browserFont.ts';
   import '@fontsource/barlow-semi-condensed/latin-500.css';
   import '@fontsource/barlow-semi-condensed/latin-600.css';
   import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
@@ -61,7 +62,7 @@
     document.documentElement.dataset['theme'] = dark ? 'dark' : 'light';
   });
   $effect(() => {
-    const size = shopStore.shop.settings.textSize ?? 100;
+    const size = Math.round((shopStore.shop.settings.textSize ?? 100) * browserFont());
     document.documentElement.style.setProperty('zoom', size === 100 ? '' : `${size}%`);
   });
 </script>
@@ -200,7 +201,7 @@
     left: 8px;
     top: 8px;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .frame {
       grid-template-columns: 104px minmax(0, 1fr);
     }
@@ -208,7 +209,7 @@
       width: auto;
     }
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .frame {
       grid-template: auto auto minmax(0, 1fr) 60px / minmax(0, 1fr);
     }

@@ -162,7 +162,7 @@
     width: 22px;
     height: 22px;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     li {
       grid-template-columns: 60px 1fr;
       padding: 6px 0;

@@ -211,7 +211,7 @@
     color: var(--stop);
     font-weight: 700;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .row {
       grid-template-columns: 66px 1fr 64px;
     }

@@ -125,7 +125,7 @@
     color: var(--ink);
     padding: 0 8px;
   }
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     section {
       grid-template-columns: 1fr;
     }

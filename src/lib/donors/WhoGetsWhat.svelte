@@ -123,7 +123,7 @@
     gap: 8px;
     margin-top: 6px;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .hand {
       margin-inline: 0;
     }

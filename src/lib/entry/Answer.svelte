@@ -198,7 +198,7 @@
     border: 1.5px solid var(--ink);
     background: none;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     /* Above the keyboard of a phone, which takes half of it. */
     .drop {
       left: -4px;

@@ -223,7 +223,7 @@
     color: var(--mat-ink);
   }
   /* Where fingers are the pointer a camera is at hand. */
-  @media (pointer: coarse), (max-width: 600px) {
+  @media (pointer: coarse), (max-width: 37.5em) {
     .scan {
       display: grid;
     }
@@ -236,7 +236,7 @@
     font-size: 15px;
     color: var(--mat-ink);
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .entry {
       flex: 1 0 100%;
     }

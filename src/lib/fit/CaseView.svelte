@@ -230,7 +230,7 @@
     border-radius: 3px;
     color: var(--ink);
   }
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     .picture {
       flex-direction: column;
     }

@@ -180,7 +180,7 @@
     color: var(--mat-soft);
     white-space: nowrap;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .tag {
       width: 240px;
       min-width: 180px;
@@ -192,7 +192,7 @@
       display: none;
     }
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .tag {
       flex: 1 0 100%;
       width: auto;

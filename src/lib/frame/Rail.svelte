@@ -171,7 +171,7 @@
   .back a:hover {
     background: var(--mat-deep);
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .back {
       display: flex;
       flex-direction: column;
@@ -193,7 +193,7 @@
       display: none;
     }
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .rail {
       flex-direction: row;
       padding: 0;

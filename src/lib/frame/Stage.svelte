@@ -52,7 +52,7 @@
   .tape-button {
     display: none;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .tape-button {
       display: block;
       min-height: var(--target);
@@ -62,7 +62,7 @@
       font: 600 16px var(--face-head);
     }
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .stage {
       padding: 10px 12px;
     }

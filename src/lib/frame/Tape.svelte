@@ -55,7 +55,7 @@
   .close {
     display: none;
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     .tape {
       position: fixed;
       z-index: 20;

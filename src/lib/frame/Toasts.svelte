@@ -58,7 +58,7 @@
     font-weight: 700;
     text-decoration: underline;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .toasts {
       left: 12px;
       bottom: 72px;

@@ -302,7 +302,7 @@
   .print-only {
     display: none;
   }
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     .columns {
       columns: 1;
     }

@@ -114,7 +114,7 @@
     color: var(--ink-soft);
     font-weight: 400;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     .strands button {
       grid-template-columns: 72px 1fr;
     }

@@ -257,7 +257,7 @@
   .law {
     font-size: 14px;
   }
-  @media (max-width: 600px) {
+  @media (max-width: 37.5em) {
     li {
       grid-template-columns: 46px minmax(0, 1fr) 44px;
     }

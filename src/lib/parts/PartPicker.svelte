@@ -238,7 +238,7 @@
   .none {
     padding: 20px 8px;
   }
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     li button {
       grid-template-columns: 60px 1fr;
     }

@@ -194,7 +194,7 @@
     color: var(--stop);
     font: 600 14px var(--face-figure);
   }
-  @media (max-width: 700px) {
+  @media (max-width: 43.75em) {
     .pair {
       grid-template-columns: 1fr;
       gap: 4px;

@@ -168,7 +168,7 @@
     gap: 10px;
     margin-top: 6px;
   }
-  @media (max-width: 1240px) {
+  @media (max-width: 77.5em) {
     .sides {
       display: block;
     }
@@ -176,7 +176,7 @@
       width: auto;
     }
   }
-  @media (max-width: 1000px) {
+  @media (max-width: 62.5em) {
     li {
       margin-left: 0 !important;
     }

@@ -130,6 +130,12 @@
     <PartSheet {partId} onclose={() => (uiState.sheet = undefined)} />
   {/await}
 {/if}
+{#if uiState.photo}
+  {@const photoId = uiState.photo}
+  {#await import('$lib/photos/PhotoView.svelte') then { default: PhotoView }}
+    <PhotoView {photoId} onclose={() => (uiState.photo = undefined)} />
+  {/await}
+{/if}
 <Toasts />
 <Keys {view} {station} />
 {#if uiState.dialog === 'new job'}<NewJob />{/if}

@@ -28,6 +28,9 @@ export const clearing = (more: ObjectShape = {}) =>
     partId: id(),
     how: string().oneOf(['clear', 'purge', 'destroy', 'none found']).required(),
     at: time().required(),
+    tool: optionalWords(),
+    who: optionalWords(),
+    serial: optionalWords(),
     note: optionalWords(),
     ...more,
   });

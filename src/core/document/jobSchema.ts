@@ -158,7 +158,30 @@ export const jobSchema = shape({
       couldLanes: number().min(0).max(32).required(),
     }).required(),
   ).required(),
+  dropped: array(
+    shape({
+      at: time().required(),
+      what: words(),
+      why: words(),
+      partId: id().optional(),
+    }).required(),
+  )
+    .max(500)
+    .required(),
   note: optionalWords(),
+  customer: shape({ name: optionalWords(), contact: optionalWords() }).optional(),
+  system: optionalWords(),
+  warranty: optionalWords(),
+  watch: optionalWords(),
   handedOver: time().optional(),
   record: recordSchema(),
+  additions: array(
+    shape({
+      at: time().required(),
+      text: string().min(1).max(2000).required(),
+      who: optionalWords(),
+    }).required(),
+  )
+    .max(500)
+    .required(),
 });

@@ -94,6 +94,22 @@ const steps: Record<number, (document: Document) => Document> = {
       ...(isObject(record) && { record: renamedRecord(record) }),
     })),
   }),
+  /* Version 8 kept no photographs, no ways given up and no additions: a note changed after hand-over was one. */
+  8: (document) => ({
+    photos: [],
+    ...document,
+    jobs: eachJob(document, ({ note, ...job }) => {
+      const sheet = isObject(job['record']) ? job['record']['sheet'] : undefined;
+      const frozen = isObject(sheet) ? sheet['note'] : undefined;
+      const added = sheet !== undefined && typeof note === 'string' && note !== frozen;
+      return {
+        dropped: [],
+        additions: added ? [{ at: job['handedOver'], text: note }] : [],
+        ...job,
+        ...(added ? frozen !== undefined && { note: frozen } : note !== undefined && { note }),
+      };
+    }),
+  }),
 };
 
 function renamedRecord(record: Document): Document {

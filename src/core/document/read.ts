@@ -77,7 +77,15 @@ function poisoned(value: unknown, path: string, depth = 0): string | undefined {
 }
 
 function repeatedTag(shop: Shop): { id: string; path: string } | undefined {
-  for (const list of ['models', 'machines', 'parts', 'jobs', 'plugs', 'ledger'] as const) {
+  for (const list of [
+    'models',
+    'machines',
+    'parts',
+    'jobs',
+    'plugs',
+    'ledger',
+    'photos',
+  ] as const) {
     const seen = new Set<string>();
     for (const [i, { id }] of shop[list].entries()) {
       if (seen.has(id)) return { id, path: `${list}[${i}].id` };

@@ -68,6 +68,15 @@ const sheet = shape({
       .required(),
     unpriced: lines(),
   }).required(),
+  customer: shape({ name: optionalWords(), contact: optionalWords() }).optional(),
+  system: optionalWords(),
+  warranty: optionalWords(),
+  watch: optionalWords(),
+  serials: array(shape({ name: words(), serial: words() }).required())
+    .max(MOST_LINES)
+    .optional(),
+  dropped: array(line().required()).max(MOST_LINES).optional(),
+  service: array(line().required()).max(MOST_LINES).optional(),
   note: optionalWords(),
 });
 

@@ -13,12 +13,14 @@ import {
 } from './fields.ts';
 import { jobSchema } from './jobSchema.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
+import { photoSchema } from './photoSchema.ts';
 import {
   conditions,
   entryKinds,
   FORMAT,
   kinds,
   machineStates,
+  serviceSorts,
   VERSION,
 } from '../model/types/types.ts';
 
@@ -39,7 +41,53 @@ const loan = () =>
     who: optionalWords(),
     until: time().optional(),
     as: optionalWords(),
+    since: time().optional(),
+    held: array(
+      shape({
+        seat: seat(),
+        partId: id(),
+        name: words(),
+        condition: string()
+          .oneOf([...conditions])
+          .required(),
+      }).required(),
+    )
+      .max(500)
+      .optional(),
   }).optional();
+
+const pastLoans = () =>
+  array(
+    shape({
+      way: string().oneOf(['lent', 'borrowed']).required(),
+      who: optionalWords(),
+      since: time().optional(),
+      until: time().optional(),
+      back: time().required(),
+      as: optionalWords(),
+      found: array(words()).max(500).required(),
+    }).required(),
+  )
+    .max(500)
+    .optional();
+
+const service = () =>
+  array(
+    shape({
+      at: time().required(),
+      what: string()
+        .oneOf([...serviceSorts])
+        .required(),
+      note: optionalWords(),
+      hours: number().min(0).max(1_000_000).optional(),
+      wear: number().min(0).max(1000).optional(),
+      forGood: boolean().optional(),
+      jobId: id().optional(),
+      who: optionalWords(),
+    }).required(),
+  )
+    .max(500)
+    .optional();
 
 const part = shape({
   id: id(),
@@ -62,6 +110,8 @@ const part = shape({
   from: id().optional(),
   reserved: id().optional(),
   loan: loan(),
+  service: service(),
+  pastLoans: pastLoans(),
   note: optionalWords(),
 });
 
@@ -100,6 +150,7 @@ const machine = shape({
   seats: array(shape({ seat: seat(), partId: id() }).required()).required(),
   keepWhole: boolean().optional(),
   loan: loan(),
+  pastLoans: pastLoans(),
   unsettled: array(
     shape({
       at: time().required(),
@@ -166,6 +217,7 @@ export const shopSchema = shape({
     ).required(),
     anHour: money(),
     contact: optionalWords(),
+    labelStock: optionalWords(),
     textSize: number<100 | 115 | 130 | 150>().oneOf([100, 115, 130, 150]).optional(),
     demo: boolean().optional(),
   }).required(),
@@ -175,4 +227,5 @@ export const shopSchema = shape({
   jobs: array(jobSchema.required()).required(),
   plugs: array(ownPlugSchema.required()).required(),
   ledger: array(entry.required()).required(),
+  photos: array(photoSchema.required()).required(),
 }).required();

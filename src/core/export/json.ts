@@ -17,15 +17,17 @@ export function writeShop(shop: Shop): string {
     jobs: byTag(shop.jobs),
     plugs: byTag(shop.plugs),
     ledger: byTag(shop.ledger),
+    photos: byTag(shop.photos),
   }) as object;
   return `${JSON.stringify({ format, version, ...sorted }, null, 2)}\n`;
 }
 
 /**
  * One job as a shop file of its own: its machine, its parts, their models and plugs, and the lines of the
- * book that are about them. Nothing else of the shop goes out: no other lines, no rates it does not need.
+ * book that are about them. Nothing else of the shop goes out: no other lines, no rates it does not need, and
+ * whose machine it is only where that is wished.
  */
-export function jobShop(shop: Shop, job: Job): Shop {
+export function jobShop(shop: Shop, job: Job, withCustomer = false): Shop {
   const partIds = new Set(job.changes.flatMap((change) => change.partId ?? []));
   const machines = shop.machines.filter((machine) => machine.id === job.machineId);
   for (const machine of machines) for (const seat of machine.seats) partIds.add(seat.partId);
@@ -63,11 +65,24 @@ export function jobShop(shop: Shop, job: Job): Shop {
     models,
     machines,
     parts,
-    jobs: [job],
+    jobs: [withCustomer ? job : withoutCustomer(job)],
     plugs: shop.plugs.filter((plug) => named.has(plug.id)),
     ledger,
+    photos: shop.photos.filter(
+      (photo) =>
+        photo.jobId === job.id ||
+        (photo.jobId === undefined &&
+          ((photo.partId !== undefined && partIds.has(photo.partId)) ||
+            machines.some((machine) => machine.id === photo.machineId))),
+    ),
   };
 }
+
+const withoutCustomer = ({ customer: _, record, ...job }: Job): Job => {
+  if (!record) return job;
+  const { customer: __, ...sheet } = record.sheet;
+  return { ...job, record: { ...record, sheet } };
+};
 
 /** Every word and item of some facts: among them the tags of plugs. */
 const wordsIn = (facts: Facts): string[] =>

@@ -35,6 +35,7 @@ export function beforeSteps(plan: Plan): Step[] {
         id: 'open',
         phase: 'open',
         title: 'Lid off, photograph the leads',
+        photo: 'Which lead went where',
         minutes: 3,
         cautions: [cautions.static],
         after: ['discharge'],

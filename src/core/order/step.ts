@@ -27,6 +27,8 @@ export interface Step {
   cautions: string[];
   /** A gate: what must be seen before going on. */
   gate?: string | undefined;
+  /** A picture is taken here: what it is wanted for. */
+  photo?: string | undefined;
   undoable: boolean;
   /** Why it stands here. */
   why?: string | undefined;

@@ -1,6 +1,6 @@
 import { sameContent } from './items.ts';
 import type { Fact, Facts } from '../model/types/fact.ts';
-import type { Entry, Job, Machine, Model, OwnPlug, Part, Shop } from '../model/types/types.ts';
+import type { Entry, Job, Machine, Model, OwnPlug, Part, Photo, Shop } from '../model/types/types.ts';
 import { withParts } from '../remedies/index.ts';
 
 /**
@@ -25,6 +25,7 @@ export interface Merged {
     models: Model[];
     plugs: OwnPlug[];
     ledger: Entry[];
+    photos: Photo[];
   };
   renamed: Renamed[];
   /** How many records were here already, equal in everything. */
@@ -39,7 +40,7 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
   let same = 0;
   /** New tags of one list: equal records keep theirs and are left out, others that clash get a free one. */
   function tagsOf<T extends { id: string }>(
-    list: Renamed['list'] | 'ledger',
+    list: Renamed['list'] | 'ledger' | 'photos',
     here: readonly T[],
     there: readonly T[],
     free: (taken: Set<string>, id: string) => string,
@@ -60,7 +61,7 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
       const to = free(taken, item.id);
       taken.add(to);
       tags.set(item.id, to);
-      if (list !== 'ledger') renamed.push({ list, from: item.id, to, name: nameOf(item) });
+      if (list !== 'ledger' && list !== 'photos') renamed.push({ list, from: item.id, to, name: nameOf(item) });
     }
     return { tags, fresh };
   }
@@ -81,6 +82,7 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
   );
   const parts = tagsOf('parts', own.parts, incoming.parts, counted, named);
   const ledger = tagsOf('ledger', own.ledger, incoming.ledger, counted, (entry) => entry.what);
+  const photos = tagsOf('photos', own.photos, incoming.photos, counted, (photo) => photo.hash);
 
   const to = (tags: { tags: Tags }) => (id: string) => tags.tags.get(id) ?? id;
   const [part, model, machine, job, plug] = [parts, models, machines, jobs, plugs].map(to) as [
@@ -117,6 +119,9 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
       ...optional('modelId', each.modelId, model),
       ...optional('from', each.from, machine),
       ...optional('reserved', each.reserved, job),
+      ...(each.service && {
+        service: each.service.map((line) => ({ ...line, ...optional('jobId', line.jobId, job) })),
+      }),
       facts: factsOf(each.facts),
     })),
     jobs: jobs.fresh.map((each) => ({
@@ -134,6 +139,7 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
       })),
       clearings: each.clearings.map((each) => ({ ...each, partId: part(each.partId) })),
       damages: each.damages.map((each) => ({ ...each, ...optional('partId', each.partId, part) })),
+      dropped: each.dropped.map((each) => ({ ...each, ...optional('partId', each.partId, part) })),
       diagnoses: each.diagnoses.map((hunt) => ({
         ...hunt,
         tried: hunt.tried.map((tried) => ({ ...tried, ...optional('with', tried.with, part) })),
@@ -142,6 +148,13 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
     ledger: ledger.fresh.map((each) => ({
       ...each,
       id: to(ledger)(each.id),
+      ...optional('jobId', each.jobId, job),
+      ...optional('machineId', each.machineId, machine),
+      ...optional('partId', each.partId, part),
+    })),
+    photos: photos.fresh.map((each) => ({
+      ...each,
+      id: to(photos)(each.id),
       ...optional('jobId', each.jobId, job),
       ...optional('machineId', each.machineId, machine),
       ...optional('partId', each.partId, part),
@@ -166,6 +179,7 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
       jobs: [...own.jobs, ...came.jobs],
       plugs: [...own.plugs, ...came.plugs],
       ledger: [...own.ledger, ...came.ledger],
+      photos: [...own.photos, ...came.photos],
     },
     came,
     renamed,

@@ -18,7 +18,7 @@ import type {
 } from '$core/quick/line/understood.ts';
 import { progress } from '$core/order/index.ts';
 import { hasCamera } from './camera.ts';
-import { saveShop } from '$lib/shop/files.ts';
+import { exportShop } from '$lib/shop/files.ts';
 import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -149,7 +149,7 @@ function goTo(to: Destination, view: JobView | undefined, jobId?: string): boole
       uiState.dialog = 'print';
       return true;
     case 'export':
-      saveShop(shopStore.shop);
+      void exportShop(shopStore.shop);
       return true;
     case 'open file':
       pickShopFile();
@@ -170,7 +170,7 @@ function goTo(to: Destination, view: JobView | undefined, jobId?: string): boole
 function pickShopFile(): void {
   const input = document.createElement('input');
   input.type = 'file';
-  input.accept = '.json,application/json';
+  input.accept = '.json,.zip,application/json,application/zip';
   input.onchange = async () => {
     const [file] = input.files ?? [];
     if (!file) return;
@@ -180,10 +180,27 @@ function pickShopFile(): void {
   input.click();
 }
 
+/** The camera of a phone, or the files of a desk; the part's sheet shows what came. */
+function pickPhotos(partId: string): void {
+  const input = document.createElement('input');
+  input.type = 'file';
+  input.accept = 'image/*';
+  input.multiple = true;
+  input.onchange = async () => {
+    const { addFiles } = await import('$lib/photos/photoWork.ts');
+    await addFiles([...(input.files ?? [])], { partId });
+  };
+  input.click();
+  uiState.sheet = partId;
+}
+
 function doTo(what: PartCommand, partId: string): boolean {
   switch (what) {
     case 'edit':
       uiState.sheet = partId;
+      return true;
+    case 'photo':
+      pickPhotos(partId);
       return true;
     case 'label':
       uiState.labelOf = partId;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { asset, resolve } from '$app/paths';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveShop } from '$lib/shop/files.ts';
+  import { exportShop, saveShop } from '$lib/shop/files.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
@@ -14,10 +14,15 @@
 </script>
 
 <p class="keep">
-  <Button quiet onclick={() => saveShop(shopStore.shop)}>Export the shop</Button>
+  <Button quiet onclick={() => void exportShop(shopStore.shop)}
+    >Export the shop{shopStore.shop.photos.length > 0 ? ' with photos' : ''}</Button
+  >
+  {#if shopStore.shop.photos.length > 0}
+    <Button quiet onclick={() => saveShop(shopStore.shop)}>without them</Button>
+  {/if}
   <FilePick
     label="Open a shop file"
-    accept=".json,application/json"
+    accept=".json,.zip,application/json,application/zip"
     onfiles={([file]) => file && void openFile(file)}
   />
   <a href={resolve('/scan-sheet')}>Scan sheet</a>

@@ -19,6 +19,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Photos from '$lib/photos/Photos.svelte';
 
   const { view }: { view: JobView } = $props();
   let taking = $state(false);
@@ -160,6 +161,12 @@
       {/each}
     </p>
     {#if machine}
+      <Photos
+        place={{ machineId: machine.id }}
+        of={machine.name}
+        when="before"
+        label="Photo as it came in"
+      />
       <p class="origin">
         <Field label="Does it start?"
           ><select

@@ -11,12 +11,20 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Photos from '$lib/photos/Photos.svelte';
 
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
   const standing = $derived(progress(view.steps, job?.ticks ?? []));
   const inUnit = (text: string) => lengthsIn(text, shopStore.shop.settings.unit);
   const ticks = $derived(new Map((job?.ticks ?? []).map((tick) => [tick.stepId, tick])));
+  const photographed = $derived(
+    new Set(
+      shopStore.shop.photos.flatMap(({ jobId, about }) =>
+        jobId === job?.id && about?.of === 'step' ? about.key : [],
+      ),
+    ),
+  );
   const longest = $derived(Math.max(10, ...view.steps.map((step) => step.minutes)));
   const stops = $derived(view.found.filter((finding) => finding.mark === 'stop').length);
 
@@ -127,6 +135,13 @@
           {#if step.tools.length > 0 || step.fasteners}<p class="soft">
               {inUnit([...step.tools, step.fasteners].filter(Boolean).join(' · '))}
             </p>{/if}
+          {#if job && (done || step.photo || photographed.has(step.id))}
+            <Photos
+              place={{ jobId: job.id, about: { of: 'step', key: step.id } }}
+              of="step: {step.title}"
+              label={step.photo ? `${step.photo}: add a photo` : 'Add a photo'}
+            />
+          {/if}
           {#if done}
             <p class="stamp">
               <span class="figure">{dateText(done.at, 'dayTime')}</span>

@@ -13,6 +13,7 @@
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/parts/ServesAt.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Photos from '$lib/photos/Photos.svelte';
 
   interface Props {
     partId: string;
@@ -176,6 +177,7 @@
         ><input type="checkbox" bind:checked={onlyThis} /></Field
       >
     {/if}
+    <Photos place={{ partId }} of={part.name} />
     <ServesAt {part} />
     <Field wide label="Note"
       ><input

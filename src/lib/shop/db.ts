@@ -42,7 +42,10 @@ interface Schema extends DBSchema {
   jobs: { key: string; value: Shop['jobs'][number] };
   plugs: { key: string; value: Shop['plugs'][number] };
   ledger: { key: string; value: Shop['ledger'][number] };
+  photos: { key: string; value: Shop['photos'][number] };
   undo: { key: number; value: UndoEntry };
+  /** Pictures by the hash of their bytes: kept beside the records, never inside an undo step. */
+  pictures: { key: string; value: Blob };
   backups: { key: number; value: Backup };
 }
 
@@ -77,6 +80,7 @@ export function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
       const fresh = !has('head');
       if (fresh) db.createObjectStore('head');
       for (const name of collections) if (!has(name)) db.createObjectStore(name, { keyPath: 'id' });
+      if (!has('pictures')) db.createObjectStore('pictures');
       if (!has('undo')) db.createObjectStore('undo', { keyPath: 'n' });
       if (!has('backups')) db.createObjectStore('backups', { keyPath: 'version' });
       if (!fresh) await lift(tx as unknown as LiftTx);
@@ -122,7 +126,7 @@ export interface Loaded {
 /** Reads everything within one transaction. */
 export async function loadAll(tx: WriteTx | ReturnType<Db['transaction']>): Promise<Loaded> {
   const from = tx as unknown as WriteTx;
-  const [head, models, machines, parts, jobs, plugs, ledger] = await Promise.all([
+  const [head, models, machines, parts, jobs, plugs, ledger, photos] = await Promise.all([
     from.objectStore('head').get('shop'),
     from.objectStore('models').getAll(),
     from.objectStore('machines').getAll(),
@@ -130,10 +134,11 @@ export async function loadAll(tx: WriteTx | ReturnType<Db['transaction']>): Prom
     from.objectStore('jobs').getAll(),
     from.objectStore('plugs').getAll(),
     from.objectStore('ledger').getAll(),
+    from.objectStore('photos').getAll(),
   ]);
   const empty = emptyShop();
   const { rev, undoAt, ...rest } = head ?? { ...headOf(empty), rev: 0, undoAt: 0 };
-  const shop: Shop = { ...empty, ...rest, models, machines, parts, jobs, plugs, ledger };
+  const shop: Shop = { ...empty, ...rest, models, machines, parts, jobs, plugs, ledger, photos };
   return { shop, head: { ...headOf(shop), rev, undoAt }, stored: head !== undefined };
 }
 

@@ -3,6 +3,8 @@ import { bookTable, journal } from '$core/export/journal.ts';
 import { partsTable } from '$core/export/partsTable.ts';
 import { jobShop, writeShop } from '$core/export/json.ts';
 import { planOf } from '$core/plan/planOf.ts';
+import { picturesWanted } from '$core/shop/photos.ts';
+import { toast } from './toasts.svelte.ts';
 import type { Job, Shop } from '$core/model/types/types.ts';
 
 /** Hands the browser a file to keep. */
@@ -31,8 +33,39 @@ export function saveShop(shop: Shop): void {
   saveFile(`${slug(shop.name)}.nutshell.json`, writeShop(shop), 'application/json');
 }
 
-export function saveJob(shop: Shop, job: Job): void {
-  saveFile(`job-${job.id}.nutshell.json`, writeShop(jobShop(shop, job)), 'application/json');
+/** The shop as it is kept for good: with its photos as a zip, without any as a plain file. */
+export async function exportShop(shop: Shop): Promise<void> {
+  if (shop.photos.length === 0) saveShop(shop);
+  else await saveZip(slug(shop.name), shop);
+}
+
+/** A document with its pictures; those that are not in this browser are named, and the rest goes out. */
+async function saveZip(name: string, shop: Shop): Promise<void> {
+  const [{ photosWorker }, { picturesOf }] = await Promise.all([
+    import('../photos/photoWork.ts'),
+    import('../photos/pictures.ts'),
+  ]);
+  const wanted = picturesWanted(shop);
+  const pictures = await picturesOf(wanted);
+  saveBlob(`${name}.nutshell.zip`, await photosWorker().zip(writeShop(shop), pictures));
+  const missing = wanted.length - pictures.length;
+  if (missing > 0)
+    toast(`${missing} of ${wanted.length} pictures are not in this browser: the file lacks them.`);
+}
+
+/** One job with its photos; whose machine it is goes out only where that is wished. */
+export async function exportJob(shop: Shop, job: Job, withCustomer: boolean): Promise<void> {
+  const own = jobShop(shop, job, withCustomer);
+  if (own.photos.length === 0) saveJob(shop, job, withCustomer);
+  else await saveZip(`job-${job.id}`, own);
+}
+
+export function saveJob(shop: Shop, job: Job, withCustomer = false): void {
+  saveFile(
+    `job-${job.id}.nutshell.json`,
+    writeShop(jobShop(shop, job, withCustomer)),
+    'application/json',
+  );
 }
 
 /** Rows are defused in the core; the package only quotes them. */

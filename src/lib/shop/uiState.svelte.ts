@@ -47,6 +47,8 @@ class Look {
   labelOf = $state<string | undefined>(undefined);
   /** The part whose sheet is open. */
   sheet = $state<string | undefined>(undefined);
+  /** The photograph that is shown large. */
+  photo = $state<string | undefined>(undefined);
   /** The tape goes on paper too. */
   printTape = $state(false);
   /** The camera looks for labels. */

@@ -6,6 +6,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Photos from '$lib/photos/Photos.svelte';
 
   interface Props {
     job: Job;
@@ -54,6 +55,10 @@
             /></Field
           >
         {/each}
+        <Photos
+          place={{ jobId: job.id, about: { of: 'damage', key: damage.at } }}
+          of={damage.what}
+        />
       </li>
     {/each}
   </ul>

@@ -12,6 +12,7 @@ export function emptyShop(name = 'My bench'): Shop {
     jobs: [],
     plugs: [],
     ledger: [],
+    photos: [],
   };
 }
 
@@ -35,6 +36,8 @@ export function emptyJob(id: string, name: string, becomes: string): Job {
     damages: [],
     trials: [],
     links: [],
+    dropped: [],
+    additions: [],
   };
 }
 

@@ -143,6 +143,27 @@ export interface Schools {
   supply: 'first' | 'last';
 }
 
+/** Whose machine it is; leaves with the job's file only where that is wished. */
+export interface Customer {
+  name?: string | undefined;
+  contact?: string | undefined;
+}
+
+/** Added to the record after it was frozen: dated, never an edit of it. */
+export interface Addition {
+  at: string;
+  text: string;
+  who?: string | undefined;
+}
+
+/** A way that was tried and given up, with the reason. */
+export interface Dropped {
+  at: string;
+  what: string;
+  why: string;
+  partId?: string | undefined;
+}
+
 export interface Job {
   id: string;
   /** Tags it bore in other shops before it was renumbered here: their labels still find it. */
@@ -167,11 +188,19 @@ export interface Job {
   damages: Damage[];
   trials: Trial[];
   links: LinkReading[];
+  dropped: Dropped[];
   note?: string | undefined;
+  customer?: Customer | undefined;
+  /** Operating system and what was set up, as it goes out. */
+  system?: string | undefined;
+  warranty?: string | undefined;
+  /** What its user should watch, in words for them. */
+  watch?: string | undefined;
   /** ISO time of hand-over. */
   handedOver?: string | undefined;
   /** What was handed over, frozen; jobs handed over before version 6 have none. */
   record?: JobRecord | undefined;
+  additions: Addition[];
 }
 
 export * from './readings.ts';

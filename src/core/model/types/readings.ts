@@ -38,5 +38,9 @@ export interface Clearing {
   partId: string;
   how: 'clear' | 'purge' | 'destroy' | 'none found';
   at: string;
+  /** The command or program it was done with, who did it, and the drive's serial number. */
+  tool?: string | undefined;
+  who?: string | undefined;
+  serial?: string | undefined;
   note?: string | undefined;
 }

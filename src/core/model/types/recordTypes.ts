@@ -1,5 +1,6 @@
 import type { Mark } from './names.ts';
 import type { Range } from '../../units/range.ts';
+import type { Customer } from './jobTypes.ts';
 import type { Clearing, Reading } from './readings.ts';
 
 /** The swap sheet as plain data: worked out while the job is open, frozen at hand-over and never again. */
@@ -67,6 +68,15 @@ export interface Sheet {
   /** Steps not done. */
   left: string[];
   costs: SheetCosts;
+  /** Kept since version 9: whose it is, what runs on it, what it is guaranteed for, what to watch. */
+  customer?: Customer | undefined;
+  system?: string | undefined;
+  warranty?: string | undefined;
+  watch?: string | undefined;
+  serials?: { name: string; serial: string }[] | undefined;
+  /** Ways given up, service lines of the parts it goes out with, and what cannot be undone: a line each. */
+  dropped?: string[] | undefined;
+  service?: string[] | undefined;
   /** What to watch, what was tried and dropped. */
   note?: string | undefined;
 }

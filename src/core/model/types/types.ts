@@ -1,11 +1,13 @@
 import type { Money } from '../../units/money.ts';
 import type { Facts } from './fact.ts';
 import type { Job } from './jobTypes.ts';
+import type { Photo } from './photoTypes.ts';
 
 import { FORMAT, VERSION, type Condition, type Kind, type SeatId } from './names.ts';
 
 export * from './jobTypes.ts';
 export * from './names.ts';
+export * from './photoTypes.ts';
 
 /** The document: a shop with its models, machines, parts and jobs. Plain data, JSON as it stands. */
 
@@ -44,7 +46,38 @@ export interface Part {
   /** The job it is kept for. */
   reserved?: string | undefined;
   loan?: Loan | undefined;
+  /** What was done to it, oldest first. */
+  service?: Service[] | undefined;
+  /** Loans that are over. */
+  pastLoans?: PastLoan[] | undefined;
   note?: string | undefined;
+}
+
+export const serviceSorts = [
+  'paste',
+  'pads',
+  'cleaned',
+  'checked',
+  'mended',
+  'soldered',
+  'cut',
+  'other',
+] as const;
+
+/** A line of a part's service record. */
+export interface Service {
+  /** ISO day or time. */
+  at: string;
+  what: (typeof serviceSorts)[number];
+  /** Kind and thickness of paste or pads, what was resoldered, moved, cut. */
+  note?: string | undefined;
+  /** Hours it had run, and share of a drive's life used up, percent, at this visit. */
+  hours?: number | undefined;
+  wear?: number | undefined;
+  /** Cannot be undone. */
+  forGood?: boolean | undefined;
+  jobId?: string | undefined;
+  who?: string | undefined;
 }
 
 /** Out of the house, or in it and owed back. */
@@ -55,6 +88,31 @@ export interface Loan {
   until?: string | undefined;
   /** How it went out, to compare at its return. */
   as?: string | undefined;
+  /** ISO day or time it went out or came in. */
+  since?: string | undefined;
+  /** What sat in it then: compared at its return. */
+  held?: LoanLine[] | undefined;
+}
+
+/** A part of a lent machine as it went. */
+export interface LoanLine {
+  seat: SeatId;
+  partId: string;
+  name: string;
+  condition: Condition;
+}
+
+/** A loan that is over: as it went, and what was found at its return. */
+export interface PastLoan {
+  way: Loan['way'];
+  who?: string | undefined;
+  since?: string | undefined;
+  until?: string | undefined;
+  /** ISO time it was back. */
+  back: string;
+  as?: string | undefined;
+  /** Missing, changed, damaged, new: a line each; none: as it went. */
+  found: string[];
 }
 
 /** A machine somebody offers: amounts in whole minor units of one currency. */
@@ -104,6 +162,8 @@ export interface Machine {
   /** Never stripped: its parts serve no other job. */
   keepWhole?: boolean | undefined;
   loan?: Loan | undefined;
+  /** Loans that are over. */
+  pastLoans?: PastLoan[] | undefined;
   /** Readings that contradict what is known, each waiting until somebody chooses. */
   unsettled?: UnsettledReading[] | undefined;
   /** What is asked for it and what it would need, while it is offered. */
@@ -125,6 +185,8 @@ export interface Settings {
   anHour?: Money | undefined;
   /** Where the shop is reached, as it stands on what it prints. */
   contact?: string | undefined;
+  /** Labels are printed for this stock. */
+  labelStock?: string | undefined;
   /** Percent of the usual size everything is shown at. */
   textSize?: 100 | 115 | 130 | 150 | undefined;
   /** The demo: said on screen, so that nobody takes it for their own. */
@@ -183,4 +245,5 @@ export interface Shop {
   jobs: Job[];
   plugs: OwnPlug[];
   ledger: Entry[];
+  photos: Photo[];
 }

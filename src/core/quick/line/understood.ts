@@ -40,7 +40,7 @@ export type Understood = { text: string; say: string } & (
 );
 
 /** What can be done to a part by its tag. */
-export type PartCommand = 'edit' | 'delete' | 'label';
+export type PartCommand = 'edit' | 'delete' | 'label' | 'photo';
 
 /** Where a line leads: a station of the open job, a page, or something a button does too. */
 export type Destination =

@@ -12,6 +12,7 @@ const commands: Record<PartCommand, ReadonlySet<string>> = {
   edit: new Set(['edit', 'open', 'change', 'rename', 'correct', 'details', 'sheet']),
   delete: new Set(['delete', 'remove', 'scrap', 'bin', 'trash', 'discard']),
   label: new Set(['label', 'sticker', 'tag']),
+  photo: new Set(['photo', 'photos', 'picture', 'pictures', 'photograph']),
 };
 const placeWords = new Set(['where', 'place', 'shelf', 'location', 'lies', 'lie', 'kept']);
 const priceWords = new Set(['price', 'cost', 'costs', 'paid', 'worth', 'value']);
@@ -25,8 +26,6 @@ const stateWords = new Set([
   'dead',
   'good',
 ]);
-/** A photograph is asked for by these. */
-const photoWords = new Set(['photo', 'photos', 'picture', 'pictures', 'photograph']);
 
 /** The property of a part a word asks for: by its key, or by what people say for it. */
 const asked: readonly (readonly [readonly string[], readonly string[]])[] = [
@@ -112,8 +111,6 @@ export function asAboutPart(shop: Shop, phrase: Phrase): Understood | undefined 
         say: `${doing[what]} ${part.id}, ${part.name}`,
         partId: part.id,
       };
-  if (left.every((word) => photoWords.has(word)))
-    return { kind: 'nothing', text, say: `Photographs are not kept yet: ${part.id} has none.` };
   if (left.every((word) => placeWords.has(word))) return tell(placeOf(shop, part));
   if (left.every((word) => priceWords.has(word))) return tell(priceOf(shop, part));
   /* `F01 dead`, `F04 is tested good` says it, `is F04 dead` asks. */
@@ -141,6 +138,7 @@ const doing: Record<PartCommand, string> = {
   edit: 'open',
   delete: 'delete',
   label: 'print the label of',
+  photo: 'photograph',
 };
 
 const asks = /^(?:is|are|does|was|how|what|which|where)\b|\?$/i;

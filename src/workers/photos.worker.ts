@@ -81,7 +81,10 @@ const worker = {
 
   async unzip(
     file: Blob,
-  ): Promise<{ document: string; pictures: { hash: string; blob: Blob }[]; spoilt: string[] } | { fault: string }> {
+  ): Promise<
+    | { document: string; pictures: { hash: string; blob: Blob }[]; spoilt: string[] }
+    | { fault: string }
+  > {
     let read: ZipRead;
     try {
       read = readZip(await bytesOf(file));

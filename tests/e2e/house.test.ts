@@ -282,7 +282,7 @@ describe('state', () => {
     await second.getByText('a hut in the valley').waitFor();
     await Promise.all([
       first.getByLabel('Note').last().fill('smells of damp'),
-      second.getByLabel(/What to watch/).fill('the fan hums'),
+      second.getByLabel('Note, for the shop').fill('the fan hums'),
     ]);
     const job = await stored<Job>(first, 'jobs', '14', (value) => value?.note === 'the fan hums');
     expect(job.note).to.equal('the fan hums');
@@ -411,7 +411,7 @@ describe('files', () => {
     await visit(page, '/job/14/hand-over');
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('button', { name: 'Job as JSON' }).click(),
+      page.getByRole('button', { name: 'Job as a file' }).click(),
     ]);
     const text = readFileSync(await download.path(), 'utf8');
     await visit(page, '/');

@@ -86,7 +86,7 @@ describe('the whole way', () => {
     await page.getByRole('heading', { name: 'As built' }).waitFor();
     const [json] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('button', { name: 'Job as JSON' }).click(),
+      page.getByRole('button', { name: 'Job as a file' }).click(),
     ]);
     const one = readShop(readFileSync(await json.path(), 'utf8'));
     expect(one.jobs.map((job) => job.id)).to.deep.equal(['20']);

@@ -55,6 +55,7 @@ const sheet = shape({
       at: time().required(),
       note: optionalWords(),
       failed: boolean().required(),
+      gate: string().max(4000).optional(),
     }).required(),
   )
     .max(MOST_LINES)

@@ -13,6 +13,7 @@ import { compareInventory } from '../intake/compare.ts';
 import { splitBundle, type BundlePiece } from '../donors/bundle.ts';
 import { mergeFacts } from '../intake/merge.ts';
 import type { Money } from '../units/money.ts';
+import { servedBy } from '../record/served.ts';
 import { recordOf } from '../record/sheet.ts';
 import type { Incomplete } from '../model/types/recordTypes.ts';
 import { hangOn } from '../remedies/hangOn.ts';
@@ -433,6 +434,10 @@ export const handOver =
       if (!before || !found || found.handedOver) return;
       found.handedOver = at;
       found.record = withoutUndefined(recordOf(shop, before, at, incomplete));
+      for (const [partId, lines] of servedBy(shop, before, at)) {
+        const part = next.parts.find((each) => each.id === partId);
+        if (part) part.service = [...(part.service ?? []), ...lines];
+      }
       for (const change of inStages(found.changes))
         applyChange(shop, next, found, change.seat, change.partId);
     });

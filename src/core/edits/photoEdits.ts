@@ -3,7 +3,10 @@ import type { Photo, Shop } from '../model/types/types.ts';
 
 /** `F001` upwards, one for each picture added. */
 function freePhotoIds(shop: Shop, count: number): string[] {
-  const last = shop.photos.reduce((most, { id }) => Math.max(most, Number(/\d+$/.exec(id)?.[0])), 0);
+  const last = shop.photos.reduce(
+    (most, { id }) => Math.max(most, Number(/\d+$/.exec(id)?.[0])),
+    0,
+  );
   return Array.from({ length: count }, (_, n) => `F${String(last + n + 1).padStart(3, '0')}`);
 }
 

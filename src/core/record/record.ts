@@ -1,5 +1,5 @@
 import { attribute, dropBetween, runFit, SettleError, type RunFit } from '../heat/index.ts';
-import type { Diagnosis, Job } from '../model/types/types.ts';
+import type { Diagnosis, Dropped, Job, Service } from '../model/types/types.ts';
 import { causes, symptoms, testOf } from '../startup/index.ts';
 
 /** A search for a fault in a line or two: the sign, what was tried, what it was. */
@@ -46,6 +46,35 @@ export function heatLines(job: Job): string[] {
   if (first && last && first !== last) lines.push(dropBetween(first, last).say);
   const parted = attribute(said).effects;
   return [...lines, ...parted.map((each) => `${each.change}: ${each.dropK.toFixed(1)} K`)];
+}
+
+/** A way that was given up, with the reason. */
+export const droppedLine = ({ what, why }: Dropped): string => `${what}: ${why}`;
+
+const serviceWords: Record<Service['what'], string> = {
+  paste: 'fresh paste',
+  pads: 'new pads',
+  cleaned: 'cleaned',
+  checked: 'checked',
+  mended: 'mended',
+  soldered: 'soldered',
+  cut: 'cut',
+  other: 'worked on',
+};
+
+/** A line of a part's service record: day, what, and what cannot be undone. */
+export function serviceLine({ at, what, note, hours, wear, forGood, who, jobId }: Service): string {
+  return [
+    `${at.slice(0, 10)} ${serviceWords[what]}`,
+    note ?? '',
+    hours === undefined ? '' : `at ${hours} h`,
+    wear === undefined ? '' : `${wear} % worn`,
+    who ? `by ${who}` : '',
+    jobId ? `job ${jobId}` : '',
+    forGood ? 'cannot be undone' : '',
+  ]
+    .filter((each) => each !== '')
+    .join(', ');
 }
 
 /** Parts damaged on the way and what became of them. */

@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding.ts';
-import { indexOf, standingOf } from '../model/lookup/lookup.ts';
+import { factOf, indexOf, standingOf } from '../model/lookup/lookup.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type {
@@ -16,7 +16,8 @@ import { jobAccount } from '../donors/accounts.ts';
 import { costs } from '../shop/standing.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
-import { heatLines, diagnosisLine, damageLines } from './record.ts';
+import { damageLines, diagnosisLine, droppedLine, heatLines, serviceLine } from './record.ts';
+import { isText } from '../model/types/fact.ts';
 import { titleOf } from '../remedies/index.ts';
 
 /** The sheet of a job: as it was frozen at hand-over, else as it stands now. */
@@ -70,11 +71,28 @@ function sheetNow(shop: Shop, job: Job): Sheet {
     done: steps.flatMap((step) => {
       const tick = ticks.get(step.id);
       return tick
-        ? [{ title: step.title, at: tick.at, note: tick.note, failed: tick.failed ?? false }]
+        ? [
+            {
+              title: step.title,
+              at: tick.at,
+              note: tick.note,
+              failed: tick.failed ?? false,
+              gate: step.gate,
+            },
+          ]
         : [];
     }),
     left: steps.filter((step) => !ticks.has(step.id)).map((step) => step.title),
     costs: costsOf(shop, job, plan),
+    customer: job.customer,
+    system: job.system,
+    warranty: job.warranty,
+    watch: job.watch,
+    serials: serialsOf(shop, plan),
+    dropped: job.dropped.map(droppedLine),
+    service: plan.seats.flatMap(({ part }) =>
+      (part.service ?? []).map((line) => `${part.name} (${part.id}): ${serviceLine(line)}`),
+    ),
     note: job.note,
   };
 }
@@ -115,6 +133,22 @@ export const recordOf = (shop: Shop, job: Job, at: string, incomplete?: Incomple
   sheet: sheetNow(shop, job),
   ...(incomplete ? { incomplete } : {}),
 });
+
+/** Serial numbers that are known: of the machine, and of what sits in it. */
+function serialsOf(shop: Shop, plan: Plan): { name: string; serial: string }[] {
+  const own = plan.machine?.facts['serial'];
+  return [
+    ...(plan.machine && isText(own) && own.text.trim()
+      ? [{ name: plan.machine.name, serial: own.text }]
+      : []),
+    ...plan.seats.flatMap(({ part }) => {
+      const fact = factOf(shop, part, 'serial')?.fact;
+      return fact && isText(fact) && fact.text.trim()
+        ? [{ name: part.name, serial: fact.text }]
+        : [];
+    }),
+  ].map(({ name, serial }) => ({ name: name.slice(0, 200), serial: serial.slice(0, 200) }));
+}
 
 function costsOf(shop: Shop, job: Job, plan: Plan): SheetCosts {
   const { total, unpriced } = costs(shop, job, plan);

@@ -1,6 +1,15 @@
 import { sameContent } from './items.ts';
 import type { Fact, Facts } from '../model/types/fact.ts';
-import type { Entry, Job, Machine, Model, OwnPlug, Part, Photo, Shop } from '../model/types/types.ts';
+import type {
+  Entry,
+  Job,
+  Machine,
+  Model,
+  OwnPlug,
+  Part,
+  Photo,
+  Shop,
+} from '../model/types/types.ts';
 import { withParts } from '../remedies/index.ts';
 
 /**
@@ -61,7 +70,8 @@ export function mergeShops(own: Shop, incoming: Shop): Merged {
       const to = free(taken, item.id);
       taken.add(to);
       tags.set(item.id, to);
-      if (list !== 'ledger' && list !== 'photos') renamed.push({ list, from: item.id, to, name: nameOf(item) });
+      if (list !== 'ledger' && list !== 'photos')
+        renamed.push({ list, from: item.id, to, name: nameOf(item) });
     }
     return { tags, fresh };
   }

@@ -25,8 +25,7 @@ export const photosAt = (shop: Shop, place: PhotoPlace): Photo[] =>
 export function photosOfJob(shop: Shop, jobId: string): Photo[] {
   const machineId = shop.jobs.find(({ id }) => id === jobId)?.machineId;
   return shop.photos.filter(
-    (photo) =>
-      photo.jobId === jobId || (machineId !== undefined && photo.machineId === machineId),
+    (photo) => photo.jobId === jobId || (machineId !== undefined && photo.machineId === machineId),
   );
 }
 

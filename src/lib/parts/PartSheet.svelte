@@ -13,6 +13,7 @@
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/parts/ServesAt.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import ServiceRecord from './ServiceRecord.svelte';
   import Photos from '$lib/photos/Photos.svelte';
 
   interface Props {
@@ -178,6 +179,7 @@
       >
     {/if}
     <Photos place={{ partId }} of={part.name} />
+    <ServiceRecord {part} />
     <ServesAt {part} />
     <Field wide label="Note"
       ><input

@@ -26,8 +26,7 @@ export async function addFiles(
   const refused: string[] = [];
   let stored = true;
   for (const file of files) {
-    const made =
-      file.size > MOST_FILE_BYTES ? undefined : await photosWorker().prepare(file);
+    const made = file.size > MOST_FILE_BYTES ? undefined : await photosWorker().prepare(file);
     if (!made) {
       refused.push(file.name);
       continue;

@@ -55,7 +55,9 @@ export const hasPicture = async (hash: string): Promise<boolean> =>
   (await pictureOf(hash)) !== undefined;
 
 /** The pictures of these hashes that are here. */
-export async function picturesOf(hashes: readonly string[]): Promise<{ hash: string; blob: Blob }[]> {
+export async function picturesOf(
+  hashes: readonly string[],
+): Promise<{ hash: string; blob: Blob }[]> {
   const found = await Promise.all(
     hashes.map(async (hash) => {
       const kept = await pictureOf(hash);

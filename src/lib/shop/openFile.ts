@@ -53,7 +53,10 @@ async function shopIn(file: File): Promise<Shop> {
     else read.spoilt.push(hash);
   }
   if (!stored)
-    toast('The browser has no room for all pictures: some are kept until this page is closed.', 'stop');
+    toast(
+      'The browser has no room for all pictures: some are kept until this page is closed.',
+      'stop',
+    );
   await sayMissing(
     shop,
     read.spoilt.length > 0

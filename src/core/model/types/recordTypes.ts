@@ -35,6 +35,8 @@ export interface SheetStep {
   at: string;
   note?: string | undefined;
   failed: boolean;
+  /** What had to be seen before going on: a test. */
+  gate?: string | undefined;
 }
 
 export interface SheetCosts {

@@ -13,7 +13,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { JobView } from '$lib/shop/jobView.svelte.ts';
   import { setView } from '$lib/shop/context.ts';
-  import { saveShop } from '$lib/shop/files.ts';
+  import { saveShop } from '$lib/files/save.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';

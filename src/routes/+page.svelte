@@ -14,7 +14,7 @@
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import { nextWords, placeOf } from '$lib/draw/shelf.ts';
-  import { saveJob } from '$lib/shop/files.ts';
+  import { saveJob } from '$lib/files/save.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Gap from '$lib/ui/Gap.svelte';

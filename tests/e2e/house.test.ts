@@ -35,8 +35,10 @@ const views = [
   '/settings',
   '/labels',
   '/book',
+  '/shelf',
   ...stations.map((station) => `/job/14/${station}`),
   '/job/12/take-in',
+  '/job/14/hand-over#customer',
 ];
 /** Views with rooms of their own, and the bench: walked room by room. */
 const inRooms = (path: string) => path === '/' || path.startsWith('/job/14/');
@@ -280,6 +282,7 @@ describe('state', () => {
     await visit(second, '/job/14/hand-over');
     await retype(first.getByLabel('From', { exact: false }).last(), 'a hut in the valley');
     await second.getByText('a hut in the valley').waitFor();
+    await second.locator('summary', { hasText: 'To fill in' }).click();
     await Promise.all([
       first.getByLabel('Note').last().fill('smells of damp'),
       second.getByLabel('Note, for the shop').fill('the fan hums'),

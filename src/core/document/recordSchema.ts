@@ -27,6 +27,7 @@ const finding = shape({
   unit: string().max(20).defined(),
   margin: shape({ lo: number().required(), hi: number().required() }).optional(),
   say: line(),
+  shopsOwn: boolean().oneOf([true]).optional(),
 });
 
 const sheet = shape({

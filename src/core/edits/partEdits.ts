@@ -1,6 +1,7 @@
 import { indexOf } from '../model/lookup/lookup.ts';
 import type { Shop } from '../model/types/types.ts';
-import { editJob, editMachine, editPart, type Edit } from './edits.ts';
+import { giveTag, type TagEdit, type Untagged } from '../shop/items.ts';
+import { addPart, editJob, editMachine, editPart, nextPartId, type Edit } from './edits.ts';
 
 /** Why a part cannot be deleted: something rests on it. Undefined where nothing does. */
 export function whyKept(shop: Shop, id: string): string | undefined {
@@ -24,6 +25,40 @@ export const deletePart =
     whyKept(shop, id) === undefined && shop.parts.some((part) => part.id === id)
       ? { ...shop, parts: shop.parts.filter((part) => part.id !== id) }
       : shop;
+
+/** Several alike: twins under one model, so that what is measured at one is known of all. `tag()` is the first's. */
+export const addTwins = (part: Untagged, count: number): TagEdit =>
+  giveTag(
+    (shop) => nextPartId(shop),
+    (first) => (shop) => {
+      if (count === 1) return addPart({ ...part, id: first })(shop);
+      const modelId = freeModel(shop, part.name);
+      const withModel: Shop = {
+        ...shop,
+        models: [
+          ...shop.models,
+          { id: modelId, kind: part.kind, name: part.name, facts: part.facts },
+        ],
+      };
+      return Array.from({ length: count }).reduce<Shop>(
+        (now) => addPart({ ...part, facts: {}, modelId, id: nextPartId(now) })(now),
+        withModel,
+      );
+    },
+  );
+
+/** A free name for a model called so. */
+export function freeModel(shop: Shop, name: string): string {
+  const stem =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 28) || 'model';
+  const taken = new Set(shop.models.map(({ id }) => id));
+  if (!taken.has(stem)) return stem;
+  for (let n = 2; ; n += 1) if (!taken.has(`${stem}-${n}`)) return `${stem}-${n}`;
+}
 
 const MOST_NOTE = 2000;
 const joined = (before: string | undefined, note: string) =>

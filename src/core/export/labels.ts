@@ -29,7 +29,7 @@ export function labelsFor(shop: Shop, which: string): Label[] {
       },
     ];
   };
-  if (which.startsWith('part:')) return ofPart(which.slice(5));
+  if (which.startsWith('part:')) return which.slice(5).split(',').flatMap(ofPart);
   if (which === 'places') return placesOf(shop);
   if (which === 'donors')
     return shop.machines

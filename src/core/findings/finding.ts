@@ -85,6 +85,8 @@ export interface Finding {
   title: string;
   seats: SeatId[];
   about?: Subject | undefined;
+  /** Money, promises, loans: the shop's own affair, nothing of the machine. */
+  shopsOwn?: true | undefined;
   /** mm, W, A, GB, MT/s; empty for counts and words. */
   unit: string;
   terms: Term[];

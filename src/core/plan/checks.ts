@@ -17,12 +17,19 @@ const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, 
   (check) => keptByReads(check),
 );
 
+/** A check of money and promises: nothing of it goes out with the machine. */
+function shopsOwn(check: Check): Check {
+  return (plan) => check(plan).map((finding) => ({ ...finding, shopsOwn: true as const }));
+}
+
 /** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
 export const checks: readonly Check[] = [
   ...stations,
-  ...[missing, condition, headerAmps, heatSums, promised].map((check) => keptByReads(check)),
+  ...[missing, condition, headerAmps, heatSums, shopsOwn(promised)].map((check) =>
+    keptByReads(check),
+  ),
   stageWatts,
-  overBudget,
-  boughtTwice,
+  shopsOwn(overBudget),
+  shopsOwn(boughtTwice),
   stageStops(stations),
 ];

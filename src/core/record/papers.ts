@@ -1,7 +1,6 @@
 import type { Mark } from '../model/types/names.ts';
 import { readingKinds, type Clearing, type Reading } from '../model/types/readings.ts';
-import type { Incomplete, Sheet, SheetFinding } from '../model/types/recordTypes.ts';
-import type { Addition } from '../model/types/types.ts';
+import type { Addition, Incomplete, Sheet, SheetFinding } from '../model/types/recordTypes.ts';
 import { lengthsIn, trim, type LengthUnit } from '../units/length.ts';
 import { formatMoney } from '../units/money.ts';
 
@@ -154,7 +153,7 @@ export function customersPaper(sheet: Sheet, around: PaperAround): Paper {
   const inUnit = (text: string) => lengthsIn(text, unit);
   const after = sheet.readings.filter(({ when }) => when === 'after');
   const gates = sheet.done.filter(({ gate }) => gate !== undefined);
-  const watch = sheet.open.filter(({ mark }) => mark !== 'clear');
+  const watch = sheet.open.filter(({ mark, shopsOwn }) => mark !== 'clear' && !shopsOwn);
   return {
     sort: 'customer',
     ...frame(sheet, around),
@@ -209,7 +208,7 @@ export function customersPaper(sheet: Sheet, around: PaperAround): Paper {
         rows: [
           ...(sheet.watch ? lines([sheet.watch]) : []),
           ...watch.map(({ mark, title }) => ({ mark, text: inUnit(title) })),
-          ...(around.incomplete ? lines(around.incomplete.open.map(inUnit)) : []),
+          ...(around.incomplete ? lines(sheet.left.map((title) => `Not done: ${inUnit(title)}`)) : []),
         ],
         empty: 'Nothing is known.',
       },

@@ -1,5 +1,6 @@
 import { attribute, dropBetween, runFit, SettleError, type RunFit } from '../heat/index.ts';
-import type { Diagnosis, Dropped, Job, Service } from '../model/types/types.ts';
+import type { Diagnosis, Job, Service } from '../model/types/types.ts';
+import type { Dropped } from '../model/types/recordTypes.ts';
 import { causes, symptoms, testOf } from '../startup/index.ts';
 
 /** A search for a fault in a line or two: the sign, what was tried, what it was. */

@@ -67,7 +67,10 @@ function sheetNow(shop: Shop, job: Job): Sheet {
     uncleared: drives
       .filter((drive) => !job.clearings.some((each) => each.partId === drive.id))
       .map(({ id, name }) => ({ id, name })),
-    loans: plan.seats.flatMap(({ part }) => loanLine(part)),
+    loans: [
+      ...(plan.machine ? loanLine(plan.machine) : []),
+      ...plan.seats.flatMap(({ part }) => loanLine(part)),
+    ],
     done: steps.flatMap((step) => {
       const tick = ticks.get(step.id);
       return tick
@@ -97,16 +100,25 @@ function sheetNow(shop: Shop, job: Job): Sheet {
   };
 }
 
-const openLine = ({ id, mark, title, unit, margin: rest, say }: Finding): SheetFinding => ({
+const openLine = ({
+  id,
+  mark,
+  title,
+  unit,
+  margin: rest,
+  say,
+  shopsOwn,
+}: Finding): SheetFinding => ({
   id,
   mark,
   title,
   unit,
   margin: rest && Number.isFinite(rest.lo) && Number.isFinite(rest.hi) ? rest : undefined,
   say,
+  ...(shopsOwn && { shopsOwn }),
 });
 
-function loanLine({ id, name, loan }: Part): string[] {
+function loanLine({ id, name, loan }: Pick<Part, 'id' | 'name' | 'loan'>): string[] {
   if (!loan) return [];
   const who = loan.who ? `${loan.way === 'lent' ? ' to' : ' from'} ${loan.who}` : '';
   return [

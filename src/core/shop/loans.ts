@@ -1,8 +1,8 @@
-import type { Loan, Part, Shop } from '../model/types/types.ts';
+import type { Loan, Machine, Part, Shop } from '../model/types/types.ts';
 
 /** Something lent or borrowed, and how long it is until it is owed back. */
 export interface Owed {
-  part: Part;
+  part: Part | Machine;
   loan: Loan;
   /** Days from now, below nothing where it is overdue; undefined where no day was said. */
   days: number | undefined;
@@ -14,10 +14,14 @@ const DAY_MS = 86_400_000;
 /** Loans of the shop, the next one owed first, those without a day last. `now` is ISO time. */
 export function loansOf(shop: Shop, now: string): Owed[] {
   const today = Date.parse(now.slice(0, 10));
-  return shop.parts
+  const things = [
+    ...shop.parts.filter(({ place }) => place !== 'gone'),
+    ...shop.machines.filter(({ state }) => state !== 'gone'),
+  ];
+  return things
     .flatMap((part): Owed[] => {
       const { loan } = part;
-      if (!loan || part.place === 'gone') return [];
+      if (!loan) return [];
       const days = loan.until
         ? Math.round((Date.parse(loan.until.slice(0, 10)) - today) / DAY_MS)
         : undefined;

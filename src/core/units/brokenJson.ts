@@ -37,13 +37,33 @@ function structure(text: string): 'open' | 'closed' {
   return quoted || depth > 0 ? 'open' : 'closed';
 }
 
-/** The line the parser stopped at, where it says so. */
+/** The first line after which no continuation makes it JSON, from 1; undefined where it is JSON. */
 function damagedLine(text: string): number | undefined {
+  if (isPossible(text, text.length) === 'whole') return undefined;
+  const ends = [...text.matchAll(/\n|$/g)].map(({ index }) => index);
+  let lo = 0;
+  let hi = ends.length - 1;
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if (isPossible(text, ends[mid] ?? text.length) === 'damaged') hi = mid;
+    else lo = mid + 1;
+  }
+  return lo + 1;
+}
+
+/**
+ * Whether the first `end` characters are JSON, could become JSON, or cannot. A parser that stops before the end of
+ * what it was given has met what it cannot read; not every one says where, but all name what they met at the end.
+ */
+function isPossible(text: string, end: number): 'whole' | 'open' | 'damaged' {
+  const begin = text.slice(0, end).trimEnd();
   try {
-    JSON.parse(text);
-    return undefined;
+    JSON.parse(begin);
+    return 'whole';
   } catch (error) {
-    const at = /position (\d+)/.exec((error as Error).message)?.[1];
-    return at === undefined ? undefined : text.slice(0, Number(at)).split('\n').length;
+    const { message } = error as Error;
+    if (/unexpected end|end of data|\bEOF\b|unterminated/i.test(message)) return 'open';
+    const at = /position (\d+)/.exec(message)?.[1];
+    return at !== undefined && Number(at) >= begin.length ? 'open' : 'damaged';
   }
 }

@@ -18,7 +18,7 @@ import type {
 } from '$core/quick/line/understood.ts';
 import { progress } from '$core/order/index.ts';
 import { hasCamera } from './camera.ts';
-import { exportShop } from '$lib/shop/files.ts';
+import { exportShop } from '$lib/files/save.ts';
 import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -129,6 +129,9 @@ function goTo(to: Destination, view: JobView | undefined, jobId?: string): boole
     case 'book':
       void goto(resolve('/book'));
       return true;
+    case 'shelf':
+      void goto(resolve('/shelf'));
+      return true;
     case 'labels':
       void goto(resolve('/labels'));
       return true;
@@ -174,7 +177,7 @@ function pickShopFile(): void {
   input.onchange = async () => {
     const [file] = input.files ?? [];
     if (!file) return;
-    const { readFile } = await import('$lib/shop/openFile.ts');
+    const { readFile } = await import('$lib/files/open.ts');
     await readFile(file);
   };
   input.click();

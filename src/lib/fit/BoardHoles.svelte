@@ -14,7 +14,7 @@
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { range } from '$core/units/range.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveBytes } from '$lib/shop/files.ts';
+  import { saveBytes } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';

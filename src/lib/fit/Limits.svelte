@@ -3,7 +3,7 @@
   import { partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { drawnLength } from '$core/units/length.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { saveBytes, saveFile } from '$lib/shop/files.ts';
+  import { saveBytes, saveFile } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
 
   interface Props {

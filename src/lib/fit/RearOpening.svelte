@@ -10,7 +10,7 @@
   import { listAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
-  import { saveFile } from '$lib/shop/files.ts';
+  import { saveFile } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
 

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { asset, resolve } from '$app/paths';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { exportShop, saveShop } from '$lib/shop/files.ts';
+  import { exportShop, saveShop } from '$lib/files/save.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
 
   /** The validator is large and seldom wanted: it is loaded with the first file. */
   async function openFile(file: File): Promise<void> {
-    const { readFile } = await import('$lib/shop/openFile.ts');
+    const { readFile } = await import('$lib/files/open.ts');
     await readFile(file);
   }
 </script>

@@ -46,6 +46,7 @@
   onMount(() => {
     const bindings: KeyBindingMap = {
       'g b': key(() => void goto(resolve('/'))),
+      'g s': key(() => void goto(resolve('/shelf'))),
       '[': key(() => move(-1)),
       ']': key(() => move(1)),
       m: key(() => {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { updated } from '$app/state';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveShop } from '$lib/shop/files.ts';
+  import { saveShop } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
   import Notice from '$lib/ui/Notice.svelte';
 

@@ -4,7 +4,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { shopStore } from '../shop/shopStore.svelte.ts';
-  import { saveShop } from '../shop/files.ts';
+  import { saveShop } from '../files/save.ts';
   import { toast } from '../shop/toasts.svelte.ts';
 
   interface Props {

@@ -39,6 +39,9 @@
   <a class="item" href={resolve('/')} aria-current={isAt(resolve('/'))}>
     <span class="digit">·</span><span class="name">Bench</span>
   </a>
+  <a class="item" href={resolve('/shelf')} aria-current={isAt(resolve('/shelf'))}>
+    <span class="digit">s</span><span class="name">Shelf</span>
+  </a>
   {#if !jobId}
     <a class="item folded" href={resolve('/book')} aria-current={isAt(resolve('/book'))}>
       <span class="digit"></span><span class="name">The book</span>

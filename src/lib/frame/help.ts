@@ -146,6 +146,7 @@ export const keysEverywhere = [
   ['/', 'entry line'],
   ['g then 1 to 9, 0', 'station'],
   ['g b', 'bench'],
+  ['g s', 'shelf'],
   ['[  ]', 'previous and next finding'],
   ['m', 'measure the next open thing'],
   ['t', 'the tape, on a narrow screen'],

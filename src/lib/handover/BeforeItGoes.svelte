@@ -3,7 +3,8 @@
   import { addItems, dropItem, setClearing } from '$core/shop/items.ts';
   import { sheetOf } from '$core/record/sheet.ts';
   import { isText } from '$core/model/types/fact.ts';
-  import type { Clearing, Customer, Job, Machine } from '$core/model/types/types.ts';
+  import type { Customer } from '$core/model/types/recordTypes.ts';
+  import type { Clearing, Job, Machine } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Photos from '$lib/photos/Photos.svelte';
   import Button from '$lib/ui/Button.svelte';
@@ -161,7 +162,7 @@
       ><input bind:value={what} maxlength="160" placeholder="the tower cooler" /></Field
     >
     <Field label="Why" {fault}
-      ><input bind:value={why} maxlength="160" placeholder="4 mm under the lid" /></Field
+      ><input bind:value={why} maxlength="160" placeholder="too tall under the lid" /></Field
     >
     <Button type="submit">Note it</Button>
   </form>

@@ -4,7 +4,7 @@ import { sheetOf } from '$core/record/sheet.ts';
 import { photosOfJob } from '$core/shop/photos.ts';
 import type { Job, Photo, Shop } from '$core/model/types/types.ts';
 import { codeImage } from '../print/code.ts';
-import { saveFile } from '../shop/files.ts';
+import { saveFile } from '../files/save.ts';
 import { dateText } from '../ui/dates.ts';
 
 /** A paper of a job, as it stands or as it was frozen. */

@@ -5,7 +5,7 @@
   import { partsOfKind, numberAt, partOfKind } from '$core/model/lookup/plan.ts';
   import { fanOf } from '$core/standards/air.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
-  import { saveFile } from '$lib/shop/files.ts';
+  import { saveFile } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
   import Field from '$lib/ui/Field.svelte';

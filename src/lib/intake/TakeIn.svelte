@@ -11,6 +11,7 @@
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import { litres } from '$lib/draw/sizes.ts';
   import Intake from '$lib/intake/Intake.svelte';
+  import MachineAndJob from './MachineAndJob.svelte';
   import JustRead from './JustRead.svelte';
   import Unsettled from '$lib/intake/Unsettled.svelte';
   import PartPicker from '$lib/parts/PartPicker.svelte';
@@ -211,6 +212,7 @@
       </p>
     {/if}
   {/if}
+  {#if job}<MachineAndJob {job} {machine} />{/if}
 </Stage>
 
 {#if job && taking}<Intake {job} dialog onclose={() => (taking = false)} />{/if}

@@ -2,6 +2,7 @@
   import { dateText } from '$lib/ui/dates.ts';
   import { stayAwake } from '$lib/frame/awake.ts';
   import Check from '@lucide/svelte/icons/check';
+  import { batchOf, tickTogether } from '$core/edits/batchEdits.ts';
   import { editSchools, tickStep, untickStep } from '$core/edits/edits.ts';
   import { lastChance } from '$core/plan/lastChance.ts';
   import { progress, type Step } from '$core/order/index.ts';
@@ -43,6 +44,18 @@
     shopStore.edit(
       `done: ${step.title}`,
       tickStep(job.id, { stepId: step.id, at: new Date().toISOString() }, wait),
+    );
+  }
+
+  /** Jobs of a batch are ticked together or singly. */
+  const others = $derived(job ? batchOf(shopStore.shop, job) : []);
+  const notTicked = (stepId: string) =>
+    others.filter(({ ticks }) => !ticks.some((each) => each.stepId === stepId)).map(({ id }) => id);
+  function tickAll(step: Step): void {
+    const ids = notTicked(step.id);
+    void shopStore.edit(
+      `done on ${ids.length + 1}: ${step.title}`,
+      tickTogether(ids, step.id, new Date().toISOString()),
     );
   }
 
@@ -142,6 +155,13 @@
               label={step.photo ? `${step.photo}: add a photo` : 'Add a photo'}
             />
           {/if}
+          {#if done && others.length > 0 && notTicked(step.id).length > 0}
+            <button class="batch no-print" onclick={() => tickAll(step)}
+              >done on {notTicked(step.id).length === 1
+                ? `job ${notTicked(step.id)[0]}`
+                : `all ${notTicked(step.id).length + 1} alike`} too</button
+            >
+          {/if}
           {#if done}
             <p class="stamp">
               <span class="figure">{dateText(done.at, 'dayTime')}</span>
@@ -209,6 +229,14 @@
   .next {
     border-left-color: var(--accent);
     background: var(--tape-lit);
+  }
+  .batch {
+    min-height: 36px;
+    padding: 0 10px;
+    border: 1px solid var(--line);
+    background: none;
+    color: inherit;
+    font-size: 14px;
   }
   .tick {
     display: grid;

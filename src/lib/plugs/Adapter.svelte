@@ -17,7 +17,7 @@
   import type { Plug } from '$core/standards/plugs/index.ts';
   import { lengthWithUnit } from '$core/units/length.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveFile } from '$lib/shop/files.ts';
+  import { saveFile } from '$lib/files/save.ts';
   import { AdapterSearch } from '$lib/plugs/adapterSearch.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

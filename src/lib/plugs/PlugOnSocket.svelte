@@ -8,7 +8,7 @@
   import type { Mark as MarkName } from '$core/findings/finding.ts';
   import PlugFace from '$lib/draw/PlugFace.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveFile } from '$lib/shop/files.ts';
+  import { saveFile } from '$lib/files/save.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';

@@ -43,6 +43,8 @@ class Look {
   justRead = $state.raw<readonly JustRead[]>([]);
   /** Who is at the bench, as they name themselves. */
   who = $state('');
+  /** Parts whose labels were asked for together. */
+  labelsOf = $state.raw<readonly string[]>([]);
   /** The part whose label was asked for. */
   labelOf = $state<string | undefined>(undefined);
   /** The part whose sheet is open. */

@@ -9,7 +9,7 @@
   import { schoolsOf } from '$core/watts/schools.ts';
   import { states, isFan, treeOf, type Rail, type State } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveFile } from '$lib/shop/files.ts';
+  import { saveFile } from '$lib/files/save.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

@@ -10,8 +10,10 @@
   import Field from '$lib/ui/Field.svelte';
 
   /** A label asked for by its tag comes first. */
-  const part = uiState.labelOf;
+  const part = uiState.labelsOf.length > 0 ? uiState.labelsOf.join(',') : uiState.labelOf;
+  const named = part && uiState.labelsOf.length > 3 ? `${uiState.labelsOf.length} chosen` : part;
   uiState.labelOf = undefined;
+  uiState.labelsOf = [];
   let which = $state(part ? `part:${part}` : 'shelf');
   const labels = $derived(labelsFor(shopStore.shop, which));
 </script>
@@ -22,7 +24,7 @@
   {#snippet tools()}
     <Field label="of"
       ><select bind:value={which}>
-        {#if part}<option value="part:{part}">{part}</option>{/if}
+        {#if part}<option value="part:{part}">{named}</option>{/if}
         <option value="shelf">the shelf</option>
         <option value="places">places on the shelf</option>
         <option value="donors">the donors</option>

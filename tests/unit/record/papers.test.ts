@@ -73,6 +73,13 @@ describe('the two papers', () => {
       for (const { say } of open) expect(textOf(customer)).to.not.include(say);
     });
 
+  it('keeps promises, prices and the budget of the shop to the shop', () => {
+    const { customer, own } = papers(demo, '14');
+    expect(textOf(own).join(' ')).to.contain('wanted more than once');
+    expect(textOf(customer).join(' ')).not.to.contain('wanted more than once');
+    expect(textOf(customer).join(' ')).to.contain('card length');
+  });
+
   it('says whose it is, what runs on it, the warranty, what to watch', () => {
     const { customer } = papers(withJob('14', full), '14');
     expect(section(customer, 'For')?.rows[0]?.text).to.equal('Ilse Tarn, radio hut');

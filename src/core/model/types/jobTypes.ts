@@ -1,6 +1,6 @@
 import type { Money } from '../../units/money.ts';
 import type { RemedyValue } from './remedyValue.ts';
-import type { JobRecord } from './recordTypes.ts';
+import type { Addition, Customer, Dropped, JobRecord } from './recordTypes.ts';
 import type { SeatId } from './names.ts';
 import type { Clearing, Reading } from './readings.ts';
 
@@ -141,27 +141,6 @@ export interface Schools {
   start: 'bench' | 'straight';
   /** Supply first hides cables; last leaves room. */
   supply: 'first' | 'last';
-}
-
-/** Whose machine it is; leaves with the job's file only where that is wished. */
-export interface Customer {
-  name?: string | undefined;
-  contact?: string | undefined;
-}
-
-/** Added to the record after it was frozen: dated, never an edit of it. */
-export interface Addition {
-  at: string;
-  text: string;
-  who?: string | undefined;
-}
-
-/** A way that was tried and given up, with the reason. */
-export interface Dropped {
-  at: string;
-  what: string;
-  why: string;
-  partId?: string | undefined;
 }
 
 export interface Job {

@@ -1,9 +1,29 @@
 import type { Mark } from './names.ts';
 import type { Range } from '../../units/range.ts';
-import type { Customer } from './jobTypes.ts';
 import type { Clearing, Reading } from './readings.ts';
 
 /** The swap sheet as plain data: worked out while the job is open, frozen at hand-over and never again. */
+
+/** Whose machine it is; leaves with the job's file only where that is wished. */
+export interface Customer {
+  name?: string | undefined;
+  contact?: string | undefined;
+}
+
+/** Added to the record after it was frozen: dated, never an edit of it. */
+export interface Addition {
+  at: string;
+  text: string;
+  who?: string | undefined;
+}
+
+/** A way that was tried and given up, with the reason. */
+export interface Dropped {
+  at: string;
+  what: string;
+  why: string;
+  partId?: string | undefined;
+}
 
 export interface SheetLine {
   seat: string;
@@ -22,6 +42,8 @@ export interface SheetFinding {
   unit: string;
   margin?: Range | undefined;
   say: string;
+  /** The shop's own affair: not on the customer's sheet. */
+  shopsOwn?: true | undefined;
 }
 
 /** A drive that came in with the machine and has no clearing on record. */

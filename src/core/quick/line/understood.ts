@@ -47,6 +47,7 @@ export type Destination =
   | StationId
   | 'bench'
   | 'book'
+  | 'shelf'
   | 'labels'
   | 'scan sheet'
   | 'new job'

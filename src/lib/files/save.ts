@@ -4,7 +4,7 @@ import { partsTable } from '$core/export/partsTable.ts';
 import { jobShop, writeShop } from '$core/export/json.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { picturesWanted } from '$core/shop/photos.ts';
-import { toast } from './toasts.svelte.ts';
+import { toast } from '../shop/toasts.svelte.ts';
 import type { Job, Shop } from '$core/model/types/types.ts';
 
 /** Hands the browser a file to keep. */

@@ -3,9 +3,9 @@ import type { Shop } from '$core/model/types/types.ts';
 import { picturesWanted } from '$core/shop/photos.ts';
 import { photosWorker } from '../photos/photoWork.ts';
 import { hasPicture, keepPicture } from '../photos/pictures.ts';
-import { shopStore } from './shopStore.svelte.ts';
-import { uiState } from './uiState.svelte.ts';
-import { toast } from './toasts.svelte.ts';
+import { shopStore } from '../shop/shopStore.svelte.ts';
+import { uiState } from '../shop/uiState.svelte.ts';
+import { toast } from '../shop/toasts.svelte.ts';
 
 /** A zip holds pictures beside its document. */
 const MOST_ZIP_BYTES = 1_500_000_000;

@@ -1,0 +1,565 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { resolve } from '$app/paths';
+  import { editPart } from '$core/edits/edits.ts';
+  import {
+    deleteParts,
+    markParts,
+    moveParts,
+    priceParts,
+    reserveParts,
+    sendToJob,
+    whyPartsKept,
+    type Leaving,
+  } from '$core/edits/shelfEdits.ts';
+  import {
+    filterShelf,
+    kindsThere,
+    shelfRows,
+    sortShelf,
+    type ShelfFilter,
+    type ShelfRow,
+    type ShelfSort,
+  } from '$core/quick/shelf.ts';
+  import { conditions, type Condition, type Kind } from '$core/model/types/types.ts';
+  import { kindName } from '$core/model/types/seats.ts';
+  import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
+  import Stage from '$lib/frame/Stage.svelte';
+  import Tape from '$lib/frame/Tape.svelte';
+  import Picture from '$lib/photos/Picture.svelte';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import { dateText } from '$lib/ui/dates.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import LongList from '$lib/ui/LongList.svelte';
+  import AddPart from './AddPart.svelte';
+  import LeavingDialog from './LeavingDialog.svelte';
+
+  const shop = $derived(shopStore.shop);
+  const { currency } = $derived(shopStore.shop.settings);
+  let text = $state('');
+  let kind = $state<Kind | ''>('');
+  let condition = $state<Condition | ''>('');
+  let where = $state<ShelfFilter['where']>('free');
+  let most = $state('');
+  let unwanted = $state(false);
+  let by = $state<ShelfSort>('tag');
+  let down = $state(false);
+  let chosen = $state.raw<ReadonlySet<string>>(new Set());
+  let lastChosen = $state<string | undefined>(undefined);
+  let editing = $state<string | undefined>(undefined);
+  let adding = $state(false);
+  let leaving = $state<Leaving | undefined>(undefined);
+
+  const rows = $derived(shelfRows(shop));
+  const mostMinor = $derived(most.trim() === '' ? undefined : parseMoney(most, currency)?.minor);
+  const sorted = $derived(sortShelf(rows, by, down));
+  const list = $derived(
+    filterShelf(shop, sorted, {
+      text,
+      where,
+      kind: kind || undefined,
+      condition: condition || undefined,
+      most: mostMinor,
+      unwanted,
+    }),
+  );
+  const kindList = $derived(kindsThere(rows));
+  /** What is chosen and still there. */
+  const picked = $derived([...chosen].filter((id) => rows.some(({ part }) => part.id === id)));
+  const open = $derived(shop.jobs.filter(({ handedOver }) => !handedOver));
+  const photoOf = $derived(
+    new Map(shop.photos.flatMap((photo) => (photo.partId ? [[photo.partId, photo]] : []))),
+  );
+
+  function sortBy(next: ShelfSort): void {
+    if (by === next) down = !down;
+    else [by, down] = [next, false];
+  }
+  const sortWord = (which: ShelfSort) =>
+    by === which ? (down ? 'descending' : 'ascending') : 'none';
+
+  function choose(row: ShelfRow, event: MouseEvent & { currentTarget: HTMLInputElement }): void {
+    const on = event.currentTarget.checked;
+    const next = new Set(chosen);
+    const from = list.findIndex(({ part }) => part.id === lastChosen);
+    const to = list.indexOf(row);
+    const range =
+      event.shiftKey && from >= 0 ? list.slice(Math.min(from, to), Math.max(from, to) + 1) : [row];
+    for (const { part } of range) {
+      if (on) next.add(part.id);
+      else next.delete(part.id);
+    }
+    chosen = next;
+    lastChosen = row.part.id;
+  }
+  const allChosen = $derived(list.length > 0 && list.every(({ part }) => chosen.has(part.id)));
+  function chooseAll(): void {
+    chosen = allChosen ? new Set() : new Set(list.map(({ part }) => part.id));
+  }
+
+  const say = (what: string) => toast(what, 'plain', () => void shopStore.undo());
+  const few = (ids: readonly string[]) => (ids.length > 3 ? `${ids.length} parts` : ids.join(', '));
+
+  let place = $state('');
+  let price = $state('');
+  let fault = $state('');
+  function move(): void {
+    if (place.trim() === '') return;
+    void shopStore.edit(`${few(picked)} to ${place.trim()}`, moveParts(picked, place.trim()));
+    say(`${few(picked)}: ${place.trim()}.`);
+    place = '';
+  }
+  function setPrice(): void {
+    const money = price.trim() === '' ? undefined : parseMoney(price, currency);
+    fault = price.trim() !== '' && !money ? 'A price: 12.50' : '';
+    if (fault) return;
+    void shopStore.edit(`price of ${few(picked)}`, priceParts(picked, money));
+    say(
+      `${few(picked)}: ${money ? `${formatMoney(money)} ${currencySign(money.currency)}` : 'no price'}.`,
+    );
+    price = '';
+  }
+  function remove(): void {
+    const kept = whyPartsKept(shop, picked);
+    const going = picked.length - kept.length;
+    if (going > 0) {
+      void shopStore.edit(`${few(picked)} deleted`, deleteParts(picked));
+      say(`${going} deleted.${kept.length > 0 ? ` ${kept.length} stay.` : ''}`);
+    }
+    if (kept.length > 0) toast(kept.slice(0, 3).join(' '), 'stop');
+  }
+  function toJob(jobId: string): void {
+    if (jobId === '') return;
+    void shopStore.edit(`${few(picked)} to job ${jobId}`, sendToJob(picked, jobId));
+    say(`${few(picked)} planned in job ${jobId}.`);
+  }
+  function keepFor(jobId: string): void {
+    void shopStore.edit(`${few(picked)} kept`, reserveParts(picked, jobId || undefined));
+    say(`${few(picked)} ${jobId ? `kept for job ${jobId}` : 'kept for nobody'}.`);
+  }
+  function mark(value: string): void {
+    if (value === '') return;
+    void shopStore.edit(`${few(picked)} ${value}`, markParts(picked, value as Condition));
+    say(`${few(picked)}: ${value}.`);
+  }
+  function labels(): void {
+    uiState.labelsOf = picked;
+    void goto(resolve('/labels'));
+  }
+  function bound({ part, wanted }: ShelfRow): string {
+    if (wanted.length > 0) return `job ${wanted.join(', ')}`;
+    if (part.loan) return `${part.loan.way}${part.loan.who ? `, ${part.loan.who}` : ''}`;
+    return part.reserved ? `kept for ${part.reserved}` : '';
+  }
+  const headers = [
+    ['tag', 'Tag'],
+    ['name', 'What'],
+    ['place', 'Where'],
+    ['condition', 'Condition'],
+    ['price', 'Price'],
+    ['age', 'Since'],
+  ] as const;
+</script>
+
+<Stage title="Shelf" subtitle="{list.length} of {rows.length} parts">
+  {#snippet tools()}
+    <Button next onclick={() => (adding = true)}>Add a part</Button>
+    <Button onclick={() => window.print()}>Print</Button>
+  {/snippet}
+  <div class="filters no-print">
+    <Field wide label="Search"
+      ><input bind:value={text} placeholder="fan 92 · ddr4 8 · a tag" maxlength="120" /></Field
+    >
+    <Field label="Where"
+      ><select bind:value={where}
+        ><option value="free">free</option><option value="shelf">on the shelf</option><option
+          value="donor">in donors</option
+        ><option value="machine">in machines</option><option value="buy">to buy</option><option
+          value="gone">gone</option
+        ><option value="all">everywhere</option></select
+      ></Field
+    >
+    <Field label="Kind"
+      ><select bind:value={kind}
+        ><option value="">all</option>{#each kindList as each (each.kind)}<option value={each.kind}
+            >{each.name}, {each.count}</option
+          >{/each}</select
+      ></Field
+    >
+    <Field label="Condition"
+      ><select bind:value={condition}
+        ><option value="">any</option>{#each conditions as each (each)}<option>{each}</option
+          >{/each}</select
+      ></Field
+    >
+    <Field
+      short
+      label="At most"
+      fault={most.trim() !== '' && mostMinor === undefined ? '12.50' : ''}
+      ><input bind:value={most} inputmode="decimal" maxlength="12" /></Field
+    >
+    <Field label="promised to nobody" check><input type="checkbox" bind:checked={unwanted} /></Field
+    >
+  </div>
+  {#if picked.length > 0}
+    <div class="chosen no-print" role="group" aria-label="What to do with what is chosen">
+      <b>{picked.length} chosen</b>
+      <form
+        onsubmit={(event) => {
+          event.preventDefault();
+          move();
+        }}
+      >
+        <Field short label="Move to"><input bind:value={place} maxlength="60" /></Field>
+        <Button type="submit">Move</Button>
+      </form>
+      <form
+        onsubmit={(event) => {
+          event.preventDefault();
+          setPrice();
+        }}
+      >
+        <Field short label="Price each" {fault}
+          ><input bind:value={price} inputmode="decimal" maxlength="14" /></Field
+        >
+        <Button type="submit">Set</Button>
+      </form>
+      <Field label="Condition"
+        ><select value="" onchange={(event) => mark(event.currentTarget.value)}
+          ><option value="">say</option>{#each conditions as each (each)}<option>{each}</option
+            >{/each}</select
+        ></Field
+      >
+      <Field label="Send to job"
+        ><select value="" onchange={(event) => toJob(event.currentTarget.value)}
+          ><option value="">which</option>{#each open as job (job.id)}<option value={job.id}
+              >{job.id} · {job.name}</option
+            >{/each}</select
+        ></Field
+      >
+      <Field label="Keep for"
+        ><select value="-" onchange={(event) => keepFor(event.currentTarget.value)}
+          ><option value="-" disabled>which</option><option value="">nobody</option
+          >{#each open as job (job.id)}<option value={job.id}>{job.id} · {job.name}</option
+            >{/each}</select
+        ></Field
+      >
+      <span class="acts">
+        <Button onclick={labels}>Labels</Button>
+        <Button onclick={() => (leaving = 'sold')}>Sell</Button>
+        <Button onclick={() => (leaving = 'given away')}>Give away</Button>
+        <Button onclick={() => (leaving = 'scrapped')}>Scrap</Button>
+        <Button onclick={remove}>Delete</Button>
+        <Button quiet onclick={() => (chosen = new Set())}>Choose none</Button>
+      </span>
+    </div>
+  {/if}
+  <div class="table" role="table" aria-label="Parts" aria-rowcount={list.length}>
+    <div class="row head" role="row">
+      <span role="columnheader"
+        ><input
+          type="checkbox"
+          aria-label="Choose all {list.length}"
+          checked={allChosen}
+          onchange={chooseAll}
+        /></span
+      >
+      {#each headers as [id, name] (id)}
+        <span role="columnheader" aria-sort={sortWord(id)} class={id}>
+          <button onclick={() => sortBy(id)}>{name}{by === id ? (down ? ' ↓' : ' ↑') : ''}</button>
+        </span>
+      {/each}
+      <span role="columnheader" class="bound">Promised</span>
+      <span role="columnheader"><span class="visually-hidden">Edit</span></span>
+    </div>
+    <LongList items={list} label="Parts" rowPx={48} heightPx={480}>
+      {#snippet row(each, y)}
+        {@const { part } = each}
+        {@const photo = photoOf.get(part.id)}
+        <div
+          class="row"
+          role="row"
+          class:on={chosen.has(part.id)}
+          style:transform="translateY({y}px)"
+        >
+          <span role="cell"
+            ><input
+              type="checkbox"
+              aria-label="Choose {part.id}"
+              checked={chosen.has(part.id)}
+              onclick={(event) => choose(each, event)}
+            /></span
+          >
+          <span role="cell" class="figure tag">{part.id}</span>
+          <span role="cell" class="name">
+            {#if photo}<span class="thumb"><Picture {photo} label="" small /></span>{/if}
+            <button onclick={() => (uiState.sheet = part.id)}
+              >{part.name}<small>{kindName(part.kind)}</small></button
+            >
+          </span>
+          {#if editing === part.id}
+            <span role="cell" class="place"
+              ><input
+                value={part.where ?? ''}
+                aria-label="Where {part.id} lies"
+                maxlength="60"
+                disabled={each.sort !== 'shelf'}
+                onchange={(event) =>
+                  void shopStore.edit(
+                    `${part.id} moved`,
+                    moveParts([part.id], event.currentTarget.value),
+                  )}
+              /></span
+            >
+            <span role="cell" class="condition"
+              ><select
+                value={each.condition}
+                aria-label="Condition of {part.id}"
+                onchange={(event) =>
+                  void shopStore.edit(
+                    `${part.id} ${event.currentTarget.value}`,
+                    markParts([part.id], event.currentTarget.value as Condition),
+                  )}
+                >{#each conditions as one (one)}<option>{one}</option>{/each}</select
+              ></span
+            >
+            <span role="cell" class="price"
+              ><input
+                value={part.price ? formatMoney(part.price) : ''}
+                aria-label="Price of {part.id}"
+                inputmode="decimal"
+                onchange={(event) => {
+                  const typed = event.currentTarget.value;
+                  const money = typed.trim() === '' ? undefined : parseMoney(typed, currency);
+                  if (typed.trim() !== '' && !money) {
+                    toast(`${typed} is no price: 12.50. ${part.id} keeps what it had.`, 'stop');
+                    return;
+                  }
+                  void shopStore.edit(`price of ${part.id}`, editPart(part.id, { price: money }));
+                }}
+              /></span
+            >
+          {:else}
+            <span role="cell" class="place">{each.place}</span>
+            <span role="cell" class="condition">{each.condition}</span>
+            <span role="cell" class="price figure"
+              >{part.price
+                ? `${formatMoney(part.price)}${part.price.currency === currency ? '' : ` ${part.price.currency}`}`
+                : ''}</span
+            >
+          {/if}
+          <span role="cell" class="age">{each.since ? dateText(each.since, 'day') : ''}</span>
+          <span role="cell" class="bound" class:twice={each.wanted.length > 1}>{bound(each)}</span>
+          <span role="cell" class="edit"
+            ><button
+              aria-pressed={editing === part.id}
+              aria-label="Edit {part.id} in its line"
+              onclick={() => (editing = editing === part.id ? undefined : part.id)}
+              >{editing === part.id ? 'done' : 'edit'}</button
+            ></span
+          >
+        </div>
+      {/snippet}
+    </LongList>
+  </div>
+  {#if list.length === 0}
+    <p>
+      Nothing here{text ? ` is called ${text}` : ''}. {rows.length > 0
+        ? 'Look everywhere, or add it.'
+        : 'Add a part, or paste an inventory on the bench.'}
+    </p>
+  {/if}
+</Stage>
+<Tape title="Shelf">
+  <dl class="sum">
+    {#each kindList as each (each.kind)}
+      <div>
+        <dt>{each.name}</dt>
+        <dd class="figure">{each.count}</dd>
+      </div>
+    {/each}
+  </dl>
+  <p class="hint">
+    Choose several with their boxes, a whole stretch with Shift. What is in a machine is moved by
+    its job. Everything done here can be undone.
+  </p>
+</Tape>
+
+{#if adding}
+  <AddPart
+    onclose={() => (adding = false)}
+    onadded={(id) => {
+      adding = false;
+      text = id;
+      where = 'all';
+    }}
+  />
+{/if}
+{#if leaving}
+  <LeavingDialog
+    parts={picked}
+    how={leaving}
+    onclose={() => (leaving = undefined)}
+    ondone={() => (chosen = new Set())}
+  />
+{/if}
+
+<style>
+  .filters,
+  .chosen,
+  .chosen form {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-end;
+    gap: 8px 14px;
+  }
+  .filters {
+    margin-bottom: 10px;
+  }
+  .chosen {
+    margin-bottom: 10px;
+    padding: 8px 12px;
+    background: var(--tape-lit);
+    border-left: 5px solid var(--accent);
+  }
+  .chosen form {
+    gap: 6px;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+  .row {
+    display: grid;
+    grid-template-columns:
+      30px 78px minmax(0, 2fr) minmax(70px, 1fr) 104px 76px 96px minmax(0, 1fr)
+      46px;
+    gap: 8px;
+    align-items: center;
+    width: 100%;
+    height: 48px;
+    padding: 0 6px;
+    border-bottom: 1px solid var(--line);
+    font-size: 15px;
+  }
+  .row:not(.head) {
+    position: absolute;
+    top: 0;
+    left: 0;
+  }
+  .on {
+    background: var(--tape-lit);
+  }
+  .row span {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .head {
+    height: 40px;
+    border-bottom: 2px solid var(--ink);
+    font: 600 15px var(--face-head);
+  }
+  .head button {
+    min-height: 38px;
+    padding: 0;
+    border: 0;
+    background: none;
+    font: inherit;
+    color: inherit;
+  }
+  .price {
+    text-align: right;
+  }
+  .name {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+  .name button {
+    min-width: 0;
+    height: 46px;
+    padding: 0;
+    overflow: hidden;
+    border: 0;
+    background: none;
+    color: inherit;
+    font: inherit;
+    text-align: left;
+    text-overflow: ellipsis;
+  }
+  .name small {
+    display: block;
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+  .row .thumb {
+    flex: none;
+    width: 44px;
+    max-height: 44px;
+  }
+  input[type='checkbox'] {
+    width: 24px;
+    height: 24px;
+  }
+  .row input:not([type='checkbox']),
+  .row select {
+    width: 100%;
+    height: 40px;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    background: var(--tape);
+    color: var(--ink);
+    font-size: 15px;
+  }
+  .edit button {
+    min-height: 40px;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    font-size: 14px;
+    text-decoration: underline;
+  }
+  .twice {
+    color: var(--stop);
+    font-weight: 700;
+  }
+  .sum {
+    margin: 10px 19px;
+    font-size: 15px;
+  }
+  .sum div {
+    display: flex;
+    justify-content: space-between;
+  }
+  .sum dd {
+    margin: 0;
+  }
+  .hint {
+    padding: 12px 19px;
+    font-size: 15px;
+  }
+  @media (max-width: 62.5em) {
+    .row {
+      grid-template-columns: 30px 66px minmax(0, 2fr) minmax(0, 1fr) 70px 46px;
+    }
+    .age,
+    .bound,
+    .condition {
+      display: none;
+    }
+  }
+  @media (max-width: 37.5em) {
+    .row {
+      grid-template-columns: 30px 60px minmax(0, 1fr) 62px 44px;
+    }
+    .place {
+      display: none;
+    }
+  }
+</style>

@@ -1,3 +1,4 @@
 import type { Browser } from 'playwright-core';
 
-export function launch(): Promise<Browser>;
+/** Debian's Chromium without a window; `more`: flags of its own beside the common ones. */
+export function launch(more?: readonly string[]): Promise<Browser>;

@@ -14,7 +14,7 @@ export const flags = [
 /** Debian's Chromium; `CHROMIUM` names another path. */
 export const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
 
-export const launch = () => chromium.launch({ executablePath, args: flags });
+export const launch = (more = []) => chromium.launch({ executablePath, args: [...flags, ...more] });
 
 /** What the lines of the book say, straight out of the browser's store. */
 export const linesOfBook = (page) =>

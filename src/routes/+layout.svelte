@@ -63,7 +63,10 @@
   });
   $effect(() => {
     const size = Math.round((shopStore.shop.settings.textSize ?? 100) * browserFont());
-    document.documentElement.style.setProperty('zoom', size === 100 ? '' : `${size}%`);
+    const { style } = document.documentElement;
+    style.setProperty('zoom', size === 100 ? '' : `${size}%`);
+    /* Shares of the screen's height are enlarged with the rest: what is as high as the screen takes that back. */
+    style.setProperty('--zoom', String(size / 100));
   });
 </script>
 
@@ -164,8 +167,8 @@
   .frame {
     display: grid;
     grid-template: var(--head-h) auto minmax(0, 1fr) / var(--rail-w) minmax(0, 1fr) var(--tape-w);
-    height: 100vh;
-    height: 100dvh;
+    height: calc(100vh / var(--zoom, 1));
+    height: calc(100dvh / var(--zoom, 1));
   }
   .notices {
     grid-column: 1 / -1;

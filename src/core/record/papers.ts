@@ -208,7 +208,9 @@ export function customersPaper(sheet: Sheet, around: PaperAround): Paper {
         rows: [
           ...(sheet.watch ? lines([sheet.watch]) : []),
           ...watch.map(({ mark, title }) => ({ mark, text: inUnit(title) })),
-          ...(around.incomplete ? lines(sheet.left.map((title) => `Not done: ${inUnit(title)}`)) : []),
+          ...(around.incomplete
+            ? lines(sheet.left.map((title) => `Not done: ${inUnit(title)}`))
+            : []),
         ],
         empty: 'Nothing is known.',
       },

@@ -118,7 +118,7 @@
     top: 100%;
     left: 0;
     right: 0;
-    max-height: min(70vh, 520px);
+    max-height: min(70vh / var(--zoom, 1), 520px);
     margin: 4px 0 0;
     padding: 10px 14px;
     overflow: auto;
@@ -203,7 +203,7 @@
     .drop {
       left: -4px;
       right: -4px;
-      max-height: 40vh;
+      max-height: calc(40vh / var(--zoom, 1));
     }
     li {
       flex-wrap: wrap;

@@ -45,7 +45,7 @@
   video {
     display: block;
     width: 100%;
-    max-height: 60vh;
+    max-height: calc(60vh / var(--zoom, 1));
     background: #000;
   }
   p {

@@ -98,7 +98,7 @@
   }
   .renamed {
     columns: 2;
-    max-height: 24vh;
+    max-height: calc(24vh / var(--zoom, 1));
     overflow: auto;
     margin: 0 0 8px;
     padding: 0;

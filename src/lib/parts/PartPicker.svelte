@@ -200,7 +200,7 @@
     list-style: none;
     margin: 0;
     padding: 0;
-    max-height: 58vh;
+    max-height: calc(58vh / var(--zoom, 1));
     overflow-y: auto;
   }
   li button {

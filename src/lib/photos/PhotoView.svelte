@@ -59,7 +59,10 @@
     event.preventDefault();
     const at = shareOf(event);
     if (tool === 'words') add({ sort: 'words', ...at });
-    else from = at;
+    else {
+      from = at;
+      (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+    }
   }
   function up(event: PointerEvent): void {
     if (!tool || !from) return;
@@ -90,11 +93,19 @@
   <Dialog title="Photo {photo.id}, {dateText(photo.at, 'dayTime')}" wide {onclose}>
     <div class="pair" class:two={beside}>
       <!-- svelte-ignore a11y_no_static_element_interactions (marks come by keyboard with the buttons below) -->
-      <div class="frame" class:drawing={tool} onpointerdown={down} onpointerup={up}>
+      <div
+        class="frame"
+        class:drawing={tool}
+        style:--tall="{(photo.width / photo.height) * 56}vh"
+        onpointerdown={down}
+        onpointerup={up}
+      >
         <Picture {photo} label={photo.note ?? `photo ${photo.id}`} />
       </div>
       {#if beside}
-        <div class="frame"><Picture photo={beside} label={labelOf(beside)} /></div>
+        <div class="frame" style:--tall="{(beside.width / beside.height) * 56}vh">
+          <Picture photo={beside} label={labelOf(beside)} />
+        </div>
       {/if}
     </div>
     <div class="row">
@@ -170,8 +181,7 @@
     grid-template-columns: 1fr 1fr;
   }
   .frame {
-    width: 100%;
-    max-width: 78vh;
+    width: min(100%, var(--tall) / var(--zoom, 1));
     touch-action: auto;
   }
   .drawing {

@@ -29,7 +29,7 @@
 <style>
   dialog {
     width: min(560px, 94vw);
-    max-height: 92vh;
+    max-height: calc(92vh / var(--zoom, 1));
     padding: 0;
     border: 2px solid var(--ink);
     background: var(--paper);

@@ -47,7 +47,11 @@ describe('the shelf', () => {
     await page.getByText('1 chosen').waitFor();
     await page.getByRole('button', { name: 'Sell' }).focus();
     await page.keyboard.press('Enter');
+    await retype(page.getByLabel('Got for it'), 'fo');
+    await page.getByRole('button', { name: 'Sell', exact: true }).last().click();
+    await page.getByText('No amount').waitFor();
     await retype(page.getByLabel('Got for it'), '4.50');
+    await page.waitForTimeout(150);
     await page.keyboard.press('Enter');
     const sold = await part(page, first, (value) => value?.place === 'gone');
     expect(sold.id).to.equal(first);

@@ -20,10 +20,12 @@
         : ''),
   );
 
-  function commit(): void {
+  /** A form it stands in is not sent with an amount that cannot be read. */
+  function commit(input: HTMLInputElement): void {
     if (typed === undefined) return;
     const read = typed.trim() === '' ? { money: undefined } : readMoney(typed, currency);
     fault = 'fault' in read ? read.fault : '';
+    input.setCustomValidity(fault);
     if ('fault' in read) return;
     typed = undefined;
     onmoney(read.money);
@@ -43,15 +45,18 @@
     oninput={(event) => {
       typed = event.currentTarget.value;
       fault = '';
+      event.currentTarget.setCustomValidity('');
     }}
-    onblur={commit}
+    onblur={(event) => commit(event.currentTarget)}
     onkeydown={(event) => {
       if (event.key === 'Enter') {
         event.preventDefault();
-        commit();
+        commit(event.currentTarget);
+        event.currentTarget.form?.requestSubmit();
       } else if (event.key === 'Escape') {
         typed = undefined;
         fault = '';
+        event.currentTarget.setCustomValidity('');
       }
     }}
   />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { mergeShops } from '$core/shop/merge.ts';
+  import { addShop } from '$core/merge/addShop.ts';
   import type { Shop } from '$core/model/types/types.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -14,7 +14,7 @@
     onclose: () => void;
   }
   const { file, shop, onclose }: Props = $props();
-  const joined = $derived(mergeShops(shopStore.shop, shop));
+  const joined = $derived(addShop(shopStore.shop, shop));
   const nouns = {
     jobs: ['job', 'jobs'],
     machines: ['machine', 'machines'],
@@ -40,7 +40,7 @@
   );
 
   async function add(): Promise<void> {
-    await shopStore.edit(`added ${file}`, (now) => mergeShops(now, shop).shop);
+    await shopStore.edit(`added ${file}`, (now) => addShop(now, shop).shop);
     toast(`Added: ${comes}. Undo takes it out again.`);
     onclose();
   }

@@ -8,7 +8,7 @@ import { checkShop, readShop } from '../../../src/core/document/read.ts';
 import type { Job, Shop } from '../../../src/core/model/types/types.ts';
 import { checksOf } from '../../../src/core/plan/run.ts';
 import { understand } from '../../../src/core/quick/understand.ts';
-import { mergeShops } from '../../../src/core/shop/merge.ts';
+import { addShop } from '../../../src/core/merge/addShop.ts';
 
 const shop = demoShop('2026-11-25T09:00:00.000Z');
 const jobOf = (from: Shop, id: string): Job => {
@@ -29,14 +29,14 @@ const sums = (from: Shop, job: Job) =>
 describe('shop/join', () => {
   it('adds a job into an empty shop as it was', () => {
     const file = readShop(writeShop(jobShop(shop, jobOf(shop, '14'))));
-    const { shop: joined, renamed } = mergeShops(emptyShop(), file);
+    const { shop: joined, renamed } = addShop(emptyShop(), file);
     expect(renamed).to.deep.equal([]);
     expect(joined.jobs.map((each) => each.id)).to.deep.equal(['14']);
     expect(sums(joined, jobOf(joined, '14'))).to.deep.equal(sums(shop, jobOf(shop, '14')));
   });
 
   it('adds nothing of a file of its own', () => {
-    const { shop: joined, came, same } = mergeShops(shop, readShop(writeShop(shop)));
+    const { shop: joined, came, same } = addShop(shop, readShop(writeShop(shop)));
     expect(Object.values(came).every((list) => list.length === 0)).to.equal(true);
     expect(same).to.equal(
       shop.jobs.length +
@@ -68,7 +68,7 @@ describe('shop/join', () => {
     );
     for (const { id } of shop.jobs) {
       const file = jobShop(other, jobOf(other, id));
-      const { shop: joined, renamed, came } = mergeShops(shop, file);
+      const { shop: joined, renamed, came } = addShop(shop, file);
       expect(checkShop(JSON.parse(writeShop(joined))).jobs).to.have.length(shop.jobs.length + 1);
       const [job] = came.jobs;
       expect(job?.id).to.not.equal(id);
@@ -92,7 +92,7 @@ describe('shop/join', () => {
     fc.assert(
       fc.property(some(shop.jobs), some(shop.jobs), fc.boolean(), (first, second, differ) => {
         const start = first.reduce(
-          (now, job) => mergeShops(now, jobShop(shop, job)).shop,
+          (now, job) => addShop(now, jobShop(shop, job)).shop,
           emptyShop(),
         );
         const joined = second.reduce((now, job) => {
@@ -100,7 +100,7 @@ describe('shop/join', () => {
           const theirs = differ
             ? { ...file, parts: file.parts.map((part) => ({ ...part, note: 'other' })) }
             : file;
-          return mergeShops(now, theirs).shop;
+          return addShop(now, theirs).shop;
         }, start);
         const read = readShop(writeShop(joined));
         for (const job of read.jobs) expect(sums(read, job)).to.be.an('array');

@@ -13,7 +13,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { JobView } from '$lib/shop/jobView.svelte.ts';
   import { setView } from '$lib/shop/context.ts';
-  import { saveShop } from '$lib/files/save.ts';
+  import { exportShop } from '$lib/files/save.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
@@ -112,7 +112,7 @@
             {reset}
             resetOn={`${page.url.pathname} ${shopStore.shop.jobs.length} ${shopStore.waiting}`}
           >
-            <Button onclick={() => saveShop(shopStore.shop)}>Export the shop as it is</Button>
+            <Button onclick={() => void exportShop(false)}>Export the shop as it is</Button>
             <Button onclick={() => void shopStore.undo()}>Undo the last change</Button>
           </Broken>
           <p>

@@ -2,6 +2,7 @@ import { convertSchema } from '@sodaru/yup-to-json-schema';
 import { factDefinitions } from './factFields.ts';
 import { remedyDefinition } from './remedyFields.ts';
 import { shopSchema } from './schema.ts';
+import { versionDefinition } from './versionsSchema.ts';
 
 /** The published JSON Schema of the document, made from the Yup schema that import uses. */
 export function jsonSchema(): Record<string, unknown> {
@@ -9,6 +10,6 @@ export function jsonSchema(): Record<string, unknown> {
     $schema: 'http://json-schema.org/draft-07/schema#',
     title: 'Nutshell Swap shop',
     ...convertSchema(shopSchema),
-    $defs: { ...factDefinitions, remedy: remedyDefinition },
+    $defs: { ...factDefinitions, remedy: remedyDefinition, version: versionDefinition },
   };
 }

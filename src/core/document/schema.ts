@@ -13,6 +13,7 @@ import {
 } from './fields.ts';
 import { jobSchema } from './jobSchema.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
+import { versionsSchema } from './versionsSchema.ts';
 import { photoSchema } from './photoSchema.ts';
 import {
   conditions,
@@ -228,4 +229,5 @@ export const shopSchema = shape({
   plugs: array(ownPlugSchema.required()).required(),
   ledger: array(entry.required()).required(),
   photos: array(photoSchema.required()).required(),
+  versions: versionsSchema(),
 }).required();

@@ -1,20 +1,10 @@
+import { collections, type Collection } from '../model/types/collections.ts';
 import type { Shop } from '../model/types/types.ts';
 
 /**
  * An edit as the records it touched, before and after. Undo puts the befores back, redo the
  * afters; storing an edit writes just these records. Lists are sets of records by tag.
  */
-export const collections = [
-  'models',
-  'machines',
-  'parts',
-  'jobs',
-  'plugs',
-  'ledger',
-  'photos',
-] as const;
-export type Collection = (typeof collections)[number];
-
 export type Head = Pick<Shop, 'format' | 'version' | 'name' | 'settings'>;
 type Item = { id: string };
 

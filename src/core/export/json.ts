@@ -51,8 +51,9 @@ export function jobShop(shop: Shop, job: Job, withCustomer = false): Shop {
     job.budget,
   ];
   const currencies = new Set(money.flatMap((each) => each?.currency ?? []));
+  const { versions: _, ...kept } = shop;
   return {
-    ...shop,
+    ...kept,
     name: `${shop.name}, job ${job.id}`.slice(0, 200),
     settings: {
       unit,

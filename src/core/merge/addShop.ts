@@ -9,7 +9,8 @@ import type {
   Photo,
   Shop,
 } from '../model/types/types.ts';
-import type { ListName } from '../model/types/versionTypes.ts';
+import type { Collection } from '../model/types/collections.ts';
+
 import { renamedRecord, type Rename } from './references.ts';
 
 /**
@@ -107,11 +108,11 @@ export function addShop(own: Shop, incoming: Shop): Merged {
     ledger: to(ledger),
     photos: to(photos),
   };
-  const named = <T extends { id: string }>(list: ListName, fresh: readonly T[]): T[] =>
+  const named = <T extends { id: string }>(list: Collection, fresh: readonly T[]): T[] =>
     fresh.map((each) => renamedRecord(list, each, rename));
   /** What bears a label remembers the tag on it. */
   const tagged = <T extends { id: string; was?: string[] | undefined }>(
-    list: ListName,
+    list: Collection,
     fresh: readonly T[],
   ): T[] =>
     named(list, fresh).map((each, at) => {

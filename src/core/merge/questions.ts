@@ -1,7 +1,8 @@
 import { isText } from '../model/types/fact.ts';
 import type { Edit } from '../model/types/edit.ts';
 import type { Machine, Part, Shop } from '../model/types/types.ts';
-import type { ListName, RecordVersion, Slot } from '../model/types/versionTypes.ts';
+import type { Collection } from '../model/types/collections.ts';
+import type { RecordVersion, Slot } from '../model/types/versionTypes.ts';
 import { sameContent } from '../shop/items.ts';
 import { seatName } from '../model/types/seats.ts';
 import { benchOf, knows } from './dots.ts';
@@ -34,7 +35,7 @@ export interface Question {
   /** What is asked, in a sentence. */
   ask: string;
   /** The record it is about. */
-  in: ListName | 'head';
+  in: Collection | 'head';
   of: string;
   /** Where the same thing was written twice: the slot, with its values beside each other. */
   slot?: Slot | undefined;
@@ -65,11 +66,11 @@ export function questionsOf(copy: Copy): Question[] {
 const recordAt = (
   { shop }: Copy,
   key: string,
-): { in: ListName | 'head'; record: Bag } | undefined => {
+): { in: Collection | 'head'; record: Bag } | undefined => {
   if (key === 'head')
     return { in: 'head', record: { id: 'head', name: shop.name, settings: shop.settings } };
   const at = key.indexOf('/');
-  const list = key.slice(0, at) as ListName;
+  const list = key.slice(0, at) as Collection;
   const id = key.slice(at + 1);
   const record = (shop[list] as { id: string }[] | undefined)?.find((each) => each.id === id);
   return record && { in: list, record: record as unknown as Bag };
@@ -77,7 +78,13 @@ const recordAt = (
 
 /** Puts a value into a slot of a record as an ordinary edit. */
 const putSlot =
-  (list: ListName | 'head', id: string, version: RecordVersion, slot: Slot, value: unknown): Edit =>
+  (
+    list: Collection | 'head',
+    id: string,
+    version: RecordVersion,
+    slot: Slot,
+    value: unknown,
+  ): Edit =>
   (shop) => {
     if (list === 'head') {
       const { name, settings } = withSlot(
@@ -276,7 +283,7 @@ function inTwoSeats(shop: Shop): Question[] {
   );
 }
 
-const versionOf = ({ versions }: Copy, list: ListName, id: string): RecordVersion =>
+const versionOf = ({ versions }: Copy, list: Collection, id: string): RecordVersion =>
   versions.records[keyOf(list, id)] ?? plainVersion();
 
 /** Left the house at one bench, planned at the other. */
@@ -340,57 +347,79 @@ function goneButPlanned(copy: Copy): Question[] {
   );
 }
 
-const serialOf = ({ facts }: Part | Machine): string | undefined => {
+const serialOf = ({ facts }: Machine): string | undefined => {
   const serial = facts['serial'];
   return serial && isText(serial) && serial.text.trim() !== '' ? serial.text.trim() : undefined;
 };
 
-/** Taken in at two benches: of one serial number, made apart. */
+/** A machine taken in at two benches: of one serial number, made apart. */
 function samePiece(copy: Copy): Question[] {
-  return (['parts', 'machines'] as const).flatMap((list) => {
-    const bySerial = new Map<string, (Part | Machine)[]>();
-    for (const each of copy.shop[list]) {
-      const serial = serialOf(each);
-      if (serial) bySerial.set(serial, [...(bySerial.get(serial) ?? []), each]);
-    }
-    return [...bySerial].flatMap(([serial, [first, ...others]]) =>
-      others.flatMap((other): Question[] => {
-        if (!first) return [];
-        const [one, two] = [first, other].map(({ id }) => versionOf(copy, list, id));
-        if (!one || !two || benchOf(one.made) === benchOf(two.made)) return [];
-        const [oneName, twoName] = [nameOf(list, first.id, one), nameOf(list, other.id, two)];
-        if (one.isNot?.includes(twoName) || two.isNot?.includes(oneName)) return [];
-        return [
-          {
-            id: `${list}/${first.id} ${other.id} same`,
-            ask: `${first.id} and ${other.id} bear one serial number, ${serial}`,
-            in: list,
-            of: first.id,
-            choices: [
-              {
-                value: `One piece: ${first.id}`,
-                shown: false,
-                answer: { say: 'joined', edit: joinPieces(list, first.id, other.id) },
+  const bySerial = new Map<string, Machine[]>();
+  for (const machine of copy.shop.machines) {
+    const serial = serialOf(machine);
+    if (serial) bySerial.set(serial, [...(bySerial.get(serial) ?? []), machine]);
+  }
+  return [...bySerial].flatMap(([serial, [first, ...others]]) =>
+    others.flatMap((other): Question[] => {
+      if (!first) return [];
+      const [one, two] = [
+        versionOf(copy, 'machines', first.id),
+        versionOf(copy, 'machines', other.id),
+      ];
+      if (benchOf(one.made) === benchOf(two.made)) return [];
+      const oneName = nameOf('machines', first.id, one);
+      const twoName = nameOf('machines', other.id, two);
+      if (one.isNot?.includes(twoName) || two.isNot?.includes(oneName)) return [];
+      return [
+        {
+          id: `machines/${first.id} ${other.id} same`,
+          ask: `${first.id} and ${other.id} bear one serial number, ${serial}`,
+          in: 'machines',
+          of: first.id,
+          choices: [
+            {
+              value: `One machine: ${first.id}`,
+              shown: false,
+              answer: { say: 'joined', edit: joinMachines(first.id, other.id) },
+            },
+            {
+              value: 'Two machines',
+              shown: true,
+              answer: {
+                say: 'two machines',
+                edit: nothing,
+                isNot: [{ key: keyOf('machines', first.id), name: twoName }],
               },
-              {
-                value: 'Two pieces',
-                shown: true,
-                answer: {
-                  say: 'two pieces',
-                  edit: nothing,
-                  isNot: [{ key: keyOf(list, first.id), name: twoName }],
-                },
-              },
-            ],
-          },
-        ];
-      }),
-    );
-  });
+            },
+          ],
+        },
+      ];
+    }),
+  );
 }
 
+/** Two machines become the first; what sits in the same seat of both becomes one part, the rest moves over. */
+export const joinMachines =
+  (keepId: string, dropId: string): Edit =>
+  (shop) => {
+    const seatsOf = (id: string) => shop.machines.find((each) => each.id === id)?.seats ?? [];
+    const own = new Map(seatsOf(keepId).map(({ seat, partId }) => [seat, partId]));
+    const joined = seatsOf(dropId).reduce((now, { seat, partId }) => {
+      const kept = own.get(seat);
+      return kept === undefined || kept === partId ? now : joinRecords('parts', kept, partId)(now);
+    }, shop);
+    const more = seatsOf(dropId).filter(({ seat }) => !own.has(seat));
+    const seated: Shop = {
+      ...joined,
+      machines: joined.machines.map((machine) =>
+        machine.id === keepId ? { ...machine, seats: [...machine.seats, ...more] } : machine,
+      ),
+    };
+    return joinRecords('machines', keepId, dropId)(seated);
+  };
+
 /** Two records become the first: what only the second knows is taken over, and whatever named the second names it. */
-export const joinPieces =
+const joinRecords =
   (list: 'parts' | 'machines', keepId: string, dropId: string): Edit =>
   (shop) => {
     const same = (id: string) => id;
@@ -405,13 +434,13 @@ export const joinPieces =
       [list]: (id: string) => (id === dropId ? keepId : id),
     };
     const dropped = (shop[list] as (Part | Machine)[]).find(({ id }) => id === dropId);
-    const all = <T extends { id: string }>(of: ListName, records: readonly T[]): T[] =>
+    const all = <T extends { id: string }>(of: Collection, records: readonly T[]): T[] =>
       records.flatMap((record) => {
         if (of === list && record.id === dropId) return [];
         const named = { ...renamedRecord(of, record, rename), id: record.id };
         const next = sameContent(named, record) ? record : named;
         if (of !== list || record.id !== keepId || !dropped) return [next];
-        const both = { ...dropped, ...next } as unknown as Part;
+        const both = { ...dropped, ...next };
         return [
           {
             ...both,
@@ -420,16 +449,10 @@ export const joinPieces =
           } as unknown as T,
         ];
       });
-    const machines = all('machines', shop.machines);
     return {
       ...shop,
       models: all('models', shop.models),
-      machines: machines.map((machine) => ({
-        ...machine,
-        seats: machine.seats.filter(
-          ({ partId }, at) => machine.seats.findIndex((each) => each.partId === partId) === at,
-        ),
-      })),
+      machines: all('machines', shop.machines),
       parts: all('parts', shop.parts),
       jobs: all('jobs', shop.jobs),
       plugs: shop.plugs,

@@ -1,25 +1,26 @@
 import type { Fact, Facts } from '../model/types/fact.ts';
-import type { ListName } from '../model/types/versionTypes.ts';
+import type { Collection } from '../model/types/collections.ts';
+
 import { withParts } from '../remedies/index.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import type { Bag } from './slots.ts';
 
 /** Tags inside records: wherever one names another, in one place for all that renumbers. */
 
-export type Rename = Record<ListName, (id: string) => string>;
+export type Rename = Record<Collection, (id: string) => string>;
 
 /** Names that hold the tag of another record, at any depth; `from` and `reserved` do in parts alone. */
-const names: Readonly<Record<string, ListName>> = {
+const names: Readonly<Record<string, Collection>> = {
   partId: 'parts',
   with: 'parts',
   machineId: 'machines',
   jobId: 'jobs',
   modelId: 'models',
 };
-const ofParts: Readonly<Record<string, ListName>> = { from: 'machines', reserved: 'jobs' };
+const ofParts: Readonly<Record<string, Collection>> = { from: 'machines', reserved: 'jobs' };
 
 /** The record with every tag in it renamed, its own too. A record that was frozen at hand-over stays as it was. */
-export function renamedRecord<T extends object>(list: ListName, record: T, rename: Rename): T {
+export function renamedRecord<T extends object>(list: Collection, record: T, rename: Rename): T {
   const own = record as Bag;
   const inner = Object.fromEntries(
     Object.entries(own).map(([name, value]): [string, unknown] => {

@@ -1,5 +1,6 @@
-import type { Gone, ListName, RecordVersion, Versions } from '../model/types/versionTypes.ts';
-import { collections, headOf } from '../edits/changes.ts';
+import type { Gone, RecordVersion, Versions } from '../model/types/versionTypes.ts';
+import { headOf } from '../edits/changes.ts';
+import { collections, type Collection } from '../model/types/collections.ts';
 import type { Shop } from '../model/types/types.ts';
 import { benchOf, BEGINNING, byDot } from './dots.ts';
 import { renamedRecord, type Rename } from './references.ts';
@@ -12,7 +13,7 @@ import { tidy } from './stamp.ts';
  */
 
 export interface State {
-  list: ListName | 'head';
+  list: Collection | 'head';
   /** Name agreed on: the write that made it; the tag of what was there from the beginning. */
   name: string;
   /** The tag it was given first. */
@@ -25,20 +26,20 @@ export interface State {
 
 export type States = Map<string, State>;
 
-export const keyOf = (list: ListName | 'head', id: string): string =>
+export const keyOf = (list: Collection | 'head', id: string): string =>
   list === 'head' ? 'head' : `${list}/${id}`;
 
 /** Models are known by their own name on every bench: two of one name are one. */
-export const nameOf = (list: ListName, id: string, version: RecordVersion): string =>
+export const nameOf = (list: Collection, id: string, version: RecordVersion): string =>
   list === 'models' || version.made === BEGINNING ? id : `~${version.made}`;
 
 /** What bears its tag on a label. */
-const labelled: ReadonlySet<ListName> = new Set<ListName>(['machines', 'parts', 'jobs']);
+const labelled: ReadonlySet<Collection> = new Set<Collection>(['machines', 'parts', 'jobs']);
 
 const same = (id: string) => id;
 
-function renamer(tables: Readonly<Record<ListName, ReadonlyMap<string, string>>>): Rename {
-  const of = (list: ListName) => (id: string) => tables[list].get(id) ?? id;
+function renamer(tables: Readonly<Record<Collection, ReadonlyMap<string, string>>>): Rename {
+  const of = (list: Collection) => (id: string) => tables[list].get(id) ?? id;
   return {
     models: same,
     machines: of('machines'),
@@ -50,7 +51,7 @@ function renamer(tables: Readonly<Record<ListName, ReadonlyMap<string, string>>>
   };
 }
 
-export const emptyTables = (): Record<ListName, Map<string, string>> => ({
+export const emptyTables = (): Record<Collection, Map<string, string>> => ({
   models: new Map(),
   machines: new Map(),
   parts: new Map(),
@@ -64,13 +65,13 @@ export function statesOf(shop: Shop, versions: Versions): States {
   const tables = emptyTables();
   for (const { in: list, record, version } of versions.gone)
     tables[list].set(record.id, nameOf(list, record.id, version));
-  const versionOf = (list: ListName, id: string) =>
+  const versionOf = (list: Collection, id: string) =>
     versions.records[keyOf(list, id)] ?? plainVersion();
   for (const list of collections)
     for (const { id } of shop[list]) tables[list].set(id, nameOf(list, id, versionOf(list, id)));
   const rename = renamer(tables);
   const states: States = new Map();
-  const add = (list: ListName, record: { id: string }, version: RecordVersion, gone: boolean) => {
+  const add = (list: Collection, record: { id: string }, version: RecordVersion, gone: boolean) => {
     const name = nameOf(list, record.id, version);
     const tag = version.tag ?? record.id;
     const plain = withoutTag(record as Bag & { id: string }, tag);
@@ -110,7 +111,7 @@ function withoutTag(record: Bag & { id: string }, tag: string): Bag {
 
 /** Record and version with every tag renamed, also in what was written apart and in the names of slots. */
 function renamedState(
-  list: ListName,
+  list: Collection,
   record: Bag,
   version: RecordVersion,
   rename: Rename,
@@ -164,7 +165,7 @@ export const byMaking = (a: State, b: State): number =>
  * The tag each record bears: its first one, unless a record made before it without its knowledge has that too; then
  * with the letter of the bench it was made at. All benches give the same.
  */
-export function tagsOf(states: States): Record<ListName, Map<string, string>> {
+export function tagsOf(states: States): Record<Collection, Map<string, string>> {
   const tables = emptyTables();
   for (const list of collections) {
     const all = [...states.values()].filter((state) => state.list === list).sort(byMaking);
@@ -198,7 +199,7 @@ export function tagsOf(states: States): Record<ListName, Map<string, string>> {
 export function shopOf(states: States, base: Shop, line: string, seen: Versions['seen']) {
   const tables = tagsOf(states);
   const rename = renamer(tables);
-  const lists: Record<ListName, { id: string }[]> = {
+  const lists: Record<Collection, { id: string }[]> = {
     models: [],
     machines: [],
     parts: [],

@@ -152,7 +152,7 @@ function goTo(to: Destination, view: JobView | undefined, jobId?: string): boole
       uiState.dialog = 'print';
       return true;
     case 'export':
-      void exportShop(shopStore.shop);
+      void exportShop();
       return true;
     case 'open file':
       pickShopFile();

@@ -22,7 +22,7 @@ export async function readFile(file: File): Promise<void> {
       uiState.opening = { file: file.name, shop };
       return;
     }
-    await shopStore.edit(`opened ${file.name}`, () => shop);
+    await shopStore.open(`opened ${file.name}`, shop);
     toast(`Opened ${file.name}.`);
   } catch (error) {
     if (!(error instanceof ShopFileError)) throw error;

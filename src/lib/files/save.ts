@@ -4,7 +4,9 @@ import { partsTable } from '$core/export/partsTable.ts';
 import { jobShop, writeShop } from '$core/export/json.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { picturesWanted } from '$core/shop/photos.ts';
+import { shopStore } from '../shop/shopStore.svelte.ts';
 import { toast } from '../shop/toasts.svelte.ts';
+import { noteExport } from './kept.svelte.ts';
 import type { Job, Shop } from '$core/model/types/types.ts';
 
 /** Hands the browser a file to keep. */
@@ -29,14 +31,15 @@ const slug = (text: string) =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '') || 'shop';
 
-export function saveShop(shop: Shop): void {
-  saveFile(`${slug(shop.name)}.nutshell.json`, writeShop(shop), 'application/json');
-}
-
-/** The shop as it is kept for good: with its photos as a zip, without any as a plain file. */
-export async function exportShop(shop: Shop): Promise<void> {
-  if (shop.photos.length === 0) saveShop(shop);
-  else await saveZip(slug(shop.name), shop);
+/**
+ * The shop as it is kept for good, with what another bench needs to merge it: with its photos as a zip, without any
+ * as a plain file.
+ */
+export async function exportShop(withPhotos = true): Promise<void> {
+  const shop = await shopStore.copy().then((copy) => ({ ...copy.shop, versions: copy.versions }));
+  if (withPhotos && shop.photos.length > 0) await saveZip(slug(shop.name), shop);
+  else saveFile(`${slug(shop.name)}.nutshell.json`, writeShop(shop), 'application/json');
+  noteExport();
 }
 
 /** A document with its pictures; those that are not in this browser are named, and the rest goes out. */

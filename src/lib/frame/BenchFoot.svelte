@@ -1,10 +1,26 @@
 <script lang="ts">
   import { asset, resolve } from '$app/paths';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { exportShop, saveShop } from '$lib/files/save.ts';
+  import { exportShop } from '$lib/files/save.ts';
+  import { keptState } from '$lib/files/kept.svelte.ts';
+  import { dateText } from '$lib/ui/dates.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
+
+  let sharedWith = $state<string | undefined>(undefined);
+  let sharing = $state(false);
+  $effect(() => {
+    void import('$lib/files/shared.ts').then(async ({ canShare, sharedName }) => {
+      sharing = canShare();
+      if (sharing) sharedWith = await sharedName();
+    });
+  });
+  async function shared(): Promise<void> {
+    const { chooseShared, mergeShared } = await import('$lib/files/shared.ts');
+    sharedWith ??= await chooseShared();
+    if (sharedWith !== undefined) await mergeShared();
+  }
 
   /** The validator is large and seldom wanted: it is loaded with the first file. */
   async function openFile(file: File): Promise<void> {
@@ -13,18 +29,28 @@
   }
 </script>
 
+<p class="kept">
+  Last copy outside this browser: {keptState.value.exported
+    ? dateText(keptState.value.exported, 'dayTime')
+    : 'none yet'}
+</p>
 <p class="keep">
-  <Button quiet onclick={() => void exportShop(shopStore.shop)}
+  <Button quiet onclick={() => void exportShop()}
     >Export the shop{shopStore.shop.photos.length > 0 ? ' with photos' : ''}</Button
   >
   {#if shopStore.shop.photos.length > 0}
-    <Button quiet onclick={() => saveShop(shopStore.shop)}>without them</Button>
+    <Button quiet onclick={() => void exportShop(false)}>without them</Button>
   {/if}
   <FilePick
     label="Open a shop file"
     accept=".json,.zip,application/json,application/zip"
     onfiles={([file]) => file && void openFile(file)}
   />
+  {#if sharing}
+    <Button quiet onclick={() => void shared()}
+      >{sharedWith ? `Merge with ${sharedWith}` : 'Share a file with other benches'}</Button
+    >
+  {/if}
   <a href={resolve('/scan-sheet')}>Scan sheet</a>
   <a href={resolve('/labels')}>Labels</a>
   <a href={resolve('/book')}>The book</a>
@@ -41,6 +67,11 @@
 </p>
 
 <style>
+  .kept {
+    margin: 14px 0 0;
+    font-size: 14.5px;
+    color: var(--ink-soft);
+  }
   .keep {
     display: flex;
     flex-wrap: wrap;

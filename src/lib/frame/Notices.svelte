@@ -1,12 +1,20 @@
 <script lang="ts">
   import { updated } from '$app/state';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveShop } from '$lib/files/save.ts';
+  import { exportShop } from '$lib/files/save.ts';
+  import { daysUnkept, REMIND_DAYS } from '$core/shop/copies.ts';
+  import { keepCopies } from '$lib/files/copies.ts';
+  import { keptState, watchEdits } from '$lib/files/kept.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Notice from '$lib/ui/Notice.svelte';
 
   /** What the whole page must know: practice, edits not stored, a newer version. */
   const CHECK_MS = 300_000;
+  let answering = $state(false);
+  const unkept = $derived(daysUnkept(keptState.value, shopStore.now));
+
+  watchEdits();
+  $effect(() => keepCopies());
 
   $effect(() => {
     const check = () => {
@@ -46,9 +54,26 @@
         {:else if shopStore.trouble?.kind === 'not saved yet'}
           <Button next onclick={() => void shopStore.tryAgain()}>Try again</Button>
         {/if}
-        {#if shopStore.ready}<Button onclick={() => saveShop(shopStore.shop)}>Export shop</Button
+        {#if shopStore.ready}<Button onclick={() => void exportShop(false)}>Export shop</Button
           >{/if}
       {/snippet}
+    </Notice>
+  </div>
+{:else if shopStore.questions.length > 0}
+  {@const count = shopStore.questions.length}
+  <div class="no-print">
+    <Notice>
+      Merging left {count}
+      {count === 1 ? 'question' : 'questions'}.
+      {#snippet actions()}<Button next onclick={() => (answering = true)}>Answer</Button>{/snippet}
+    </Notice>
+  </div>
+{:else if unkept !== undefined && unkept >= REMIND_DAYS && !shopStore.shop.settings.demo}
+  <div class="no-print">
+    <Notice>
+      {unkept} days of work are in this browser alone. Export the shop and keep the file elsewhere.
+      {#snippet actions()}<Button next onclick={() => void exportShop()}>Export the shop</Button
+        >{/snippet}
     </Notice>
   </div>
 {:else if updated.current}
@@ -58,6 +83,12 @@
       {#snippet actions()}<Button next onclick={() => location.reload()}>Reload</Button>{/snippet}
     </Notice>
   </div>
+{/if}
+
+{#if answering}
+  {#await import('$lib/merge/MergeQuestions.svelte') then { default: MergeQuestions }}
+    <MergeQuestions onclose={() => (answering = false)} />
+  {/await}
 {/if}
 
 <style>

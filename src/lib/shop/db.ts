@@ -1,11 +1,9 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
-import {
-  collections,
-  headOf,
-  type Collection,
-  type Head,
-  type RecordChange,
-} from '$core/edits/changes.ts';
+import { headOf, type Head, type RecordChange } from '$core/edits/changes.ts';
+import type { Stamps } from '$core/merge/write.ts';
+import { keyOf, nameOf } from '$core/merge/states.ts';
+import { collections, type Collection } from '$core/model/types/collections.ts';
+import type { Gone, RecordVersion, Versions } from '$core/model/types/versionTypes.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import { migrate } from '$core/document/migrate.ts';
 import { VERSION, type Shop } from '$core/model/types/types.ts';
@@ -19,6 +17,23 @@ export interface UndoEntry {
   key?: string | undefined;
   at: number;
   changes: RecordChange[];
+  /** Versions that were laid in with it, not written by it: of a merge or an opened file all, of an answer some. */
+  laid?: { before: Laid; after: Laid } | undefined;
+}
+
+export interface Laid {
+  all?: Versions | undefined;
+  some?: [key: string, version: RecordVersion][] | undefined;
+}
+
+/** Who writes here. `n`: its last write; a copy that was opened knows another one, and it takes a new name. */
+export interface Bench {
+  line: string;
+  bench: string;
+  n: number;
+  seen: Versions['seen'];
+  /** Merging left questions. */
+  asks: boolean;
 }
 
 /** The shop's head with how often it was written and the number of the last step in force. */
@@ -44,16 +59,19 @@ interface Schema extends DBSchema {
   ledger: { key: string; value: Shop['ledger'][number] };
   photos: { key: string; value: Shop['photos'][number] };
   undo: { key: number; value: UndoEntry };
-  /** Pictures by the hash of their bytes: kept beside the records, never inside an undo step. */
-  pictures: { key: string; value: Blob };
+  /** By `parts/A01`. */
+  versions: { key: string; value: RecordVersion };
+  /** Records that were taken out. */
+  gone: { key: string; value: Gone };
+  bench: { key: string; value: Bench };
   backups: { key: number; value: Backup };
 }
 
-export type StoreName = 'head' | Collection | 'undo';
+export type StoreName = 'head' | Collection | 'undo' | 'versions' | 'gone' | 'bench';
 export type Db = IDBPDatabase<Schema>;
 export type WriteTx = IDBPTransaction<Schema, StoreName[], 'readwrite'>;
 
-const stores: StoreName[] = ['head', ...collections, 'undo'];
+const stores: StoreName[] = ['head', ...collections, 'undo', 'versions', 'gone', 'bench'];
 
 export const DB_NAME = 'nutshell-swap';
 /** The store's number is the document's: an older product cannot open what a newer one wrote. */
@@ -80,7 +98,8 @@ export function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
       const fresh = !has('head');
       if (fresh) db.createObjectStore('head');
       for (const name of collections) if (!has(name)) db.createObjectStore(name, { keyPath: 'id' });
-      if (!has('pictures')) db.createObjectStore('pictures');
+      for (const name of ['versions', 'gone', 'bench'] as const)
+        if (!has(name)) db.createObjectStore(name);
       if (!has('undo')) db.createObjectStore('undo', { keyPath: 'n' });
       if (!has('backups')) db.createObjectStore('backups', { keyPath: 'version' });
       if (!fresh) await lift(tx as unknown as LiftTx);
@@ -157,4 +176,51 @@ export function writeRecords(
     if (value === undefined) void store.delete(change.id);
     else void store.put(value as never);
   }
+}
+
+/** Versions of some records. */
+export async function versionsOf(
+  tx: WriteTx,
+  keys: readonly string[],
+): Promise<Record<string, RecordVersion | undefined>> {
+  const store = tx.objectStore('versions');
+  const found = await Promise.all(keys.map((key) => store.get(key)));
+  return Object.fromEntries(keys.map((key, at) => [key, found[at]]));
+}
+
+export async function allVersions(
+  tx: WriteTx | ReturnType<Db['transaction']>,
+  { line, seen }: Pick<Bench, 'line' | 'seen'>,
+): Promise<Versions> {
+  const from = tx as unknown as WriteTx;
+  const [keys, versions, gone] = await Promise.all([
+    from.objectStore('versions').getAllKeys(),
+    from.objectStore('versions').getAll(),
+    from.objectStore('gone').getAll(),
+  ]);
+  const records = Object.fromEntries(keys.map((key, at) => [key, versions[at]]));
+  return { line, seen, records: records as Versions['records'], gone };
+}
+
+const goneKey = ({ in: list, record, version }: Gone): string =>
+  keyOf(list, nameOf(list, record.id, version));
+
+export function writeStamps(tx: WriteTx, { records, buried, revived }: Stamps): void {
+  for (const [key, version] of Object.entries(records)) writeVersion(tx, key, version);
+  for (const gone of revived) void tx.objectStore('gone').delete(goneKey(gone));
+  for (const gone of buried) void tx.objectStore('gone').put(gone, goneKey(gone));
+}
+
+export function writeVersion(tx: WriteTx, key: string, version: RecordVersion | undefined): void {
+  const store = tx.objectStore('versions');
+  if (version) void store.put(version, key);
+  else void store.delete(key);
+}
+
+/** All versions in place of what was there. */
+export function layVersions(tx: WriteTx, { records, gone }: Versions): void {
+  void tx.objectStore('versions').clear();
+  void tx.objectStore('gone').clear();
+  for (const [key, version] of Object.entries(records)) writeVersion(tx, key, version);
+  for (const each of gone) void tx.objectStore('gone').put(each, goneKey(each));
 }

@@ -3,6 +3,10 @@ import { carryMemo } from '$core/model/lookup/reads.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import { parseMoney } from '$core/units/money.ts';
+import { newVersions } from '$core/merge/write.ts';
+import type { Answer, Question } from '$core/merge/questions.ts';
+import type { Versions } from '$core/model/types/versionTypes.ts';
+import { stableText } from '$core/units/stableText.ts';
 import { beginning, storeName, whichShop, type Which } from './shops.ts';
 import { ShopStore, type Trouble } from './store.ts';
 import { toast } from './toasts.svelte.ts';
@@ -21,6 +25,8 @@ class Bench {
   waiting = $state(0);
   /** Practising on a copy: nothing is stored, simulated instruments may be used. */
   practice = $state(false);
+  /** What merging left to be said. */
+  questions = $state.raw<Question[]>([]);
   /** ISO time, moved on every half minute: when hands are next needed hangs on it. */
   now = $state(new Date().toISOString());
 
@@ -74,6 +80,28 @@ class Bench {
     return this.#store.redo();
   }
 
+  /** The shop with its versions, for a file of it that can be merged. */
+  copy(): Promise<{ shop: Shop; versions?: Versions | undefined }> {
+    return this.#store.copy();
+  }
+
+  /** A whole shop in the place of this one; where the browser keeps nothing, on screen alone. */
+  async open(label: string, { versions, ...shop }: Shop): Promise<void> {
+    if (this.trouble || this.practice) return this.edit(label, () => shop);
+    const laid = versions ?? newVersions(await lineOf(shop));
+    await this.#store.lay(label, () => ({ shop, versions: laid }));
+  }
+
+  /** A copy of this shop that was edited apart. Throws where what was done before is not stored yet. */
+  merge(label: string, { versions, ...shop }: Shop): Promise<void> {
+    if (!versions) throw new RangeError('a copy without versions');
+    return this.#store.merge(label, { shop, versions });
+  }
+
+  answer(label: string, answer: Answer): Promise<void> {
+    return this.#store.answer(label, answer);
+  }
+
   startPractice(): void {
     this.#store.startPractice();
   }
@@ -101,6 +129,19 @@ class Bench {
     this.trouble = trouble;
     this.waiting = waiting;
     this.practice = practice;
+    if (this.#store.asks) this.#ask();
+    else this.questions = [];
+  }
+
+  #asking = false;
+  /** Questions are worked out once the writing has settled. */
+  #ask(): void {
+    if (this.#asking || this.practice) return;
+    this.#asking = true;
+    setTimeout(() => {
+      this.#asking = false;
+      void this.#store.questions().then((found) => (this.questions = found));
+    }, 150);
   }
 
   /** Two tabs opened at once lay the demo down once: the second finds a shop that has something in it. */
@@ -130,6 +171,13 @@ class Bench {
     }));
     this.before = undefined;
   }
+}
+
+/** Two benches that open the same old file begin the same line. */
+async function lineOf(shop: Shop): Promise<string> {
+  const bytes = new TextEncoder().encode(stableText(shop));
+  const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes));
+  return [...digest.slice(0, 12)].map((each) => each.toString(16).padStart(2, '0')).join('');
 }
 
 export const shopStore = new Bench();

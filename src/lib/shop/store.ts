@@ -8,17 +8,38 @@ import {
 import type { Edit } from '$core/edits/edits.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
+import type { Copy } from '$core/merge/merge.ts';
+import type { Answer, Question } from '$core/merge/questions.ts';
+import { keptOn, settled, tidy } from '$core/merge/stamp.ts';
+import { keyOf } from '$core/merge/states.ts';
+import { stampChanges, type Stamps } from '$core/merge/write.ts';
+import { nextNumber } from '$core/merge/dots.ts';
+import { plainVersion } from '$core/merge/slots.ts';
+import type { RecordVersion, Versions } from '$core/model/types/versionTypes.ts';
 import {
+  allVersions,
   DB_NAME,
+  layVersions,
   loadAll,
   openShopDb,
   readTx,
   writeRecords,
   writeTx,
+  versionsOf,
+  writeStamps,
+  writeVersion,
+  type Bench,
   type Db,
+  type Laid,
   type UndoEntry,
   type WriteTx,
 } from './db.ts';
+
+/** A name of letters, drawn. */
+function letters(count: number): string {
+  const drawn = crypto.getRandomValues(new Uint8Array(count));
+  return [...drawn].map((each) => String.fromCharCode(97 + (each % 26))).join('');
+}
 
 /** Edits of one key within this time are one undo step. */
 const JOIN_MS = 1500;
@@ -74,6 +95,8 @@ export class ShopStore {
   trouble: Trouble | undefined;
   /** On a copy of the shop that is thrown away: nothing done now is stored. */
   practice = false;
+  /** Merging left questions that were not seen answered yet. */
+  asks = false;
 
   #signs: StoreSigns;
   #db: Db | undefined;
@@ -249,6 +272,7 @@ export class ShopStore {
     const loaded = await loadAll(tx);
     this.stored = loaded.stored;
     if (loaded.head.rev === this.#rev && this.#rev > 0) return;
+    this.asks = (await readTx(db).objectStore('bench').get('bench'))?.asks ?? false;
     this.#took(loaded.shop, loaded.head.rev, loaded.head.undoAt);
     await this.#countUndo();
   }
@@ -315,6 +339,9 @@ export class ShopStore {
         const changes = changesBetween(before, after);
         if (changes.length > 0) undoAt = await this.#pushUndo(tx, undoAt, each, changes);
         writeRecords(tx, changes, 'after');
+        /* What is laid into an empty store is where all copies of this shop begin. */
+        if (head) await this.#stamp(tx, changes);
+        else void tx.objectStore('bench').put(await this.#bench(tx), 'bench');
         shop = after;
       }
       void tx.objectStore('head').put({ ...headOf(shop), rev: rev + 1, undoAt }, 'shop');
@@ -335,6 +362,185 @@ export class ShopStore {
     this.canUndo = this.#undoAt > 0 || this.#pending.length > 0;
     this.canRedo = false;
     this.#signs.onchange();
+  }
+
+  /** Who writes: a name of its own for every store, and a new one once what it knows is another's copy. */
+  async #bench(tx: WriteTx): Promise<Bench> {
+    const known = await tx.objectStore('bench').get('bench');
+    if (known && (known.seen[known.bench] ?? 0) === known.n) return known;
+    const bench = letters(8);
+    return known
+      ? { ...known, bench, n: 0 }
+      : { line: letters(16), bench, n: 0, seen: {}, asks: false };
+  }
+
+  /** Every record that was written gets its version, in the transaction that writes it. */
+  async #stamp(tx: WriteTx, changes: readonly RecordChange[]): Promise<void> {
+    if (changes.length === 0) return;
+    const bench = await this.#bench(tx);
+    const keys = changes.map((change) =>
+      change.in === 'head' ? 'head' : keyOf(change.in, change.id),
+    );
+    const comes = changes.some((change) => change.in !== 'head' && change.before === undefined);
+    const known = {
+      records: await versionsOf(tx, keys),
+      gone: comes ? await tx.objectStore('gone').getAll() : [],
+      seen: bench.seen,
+    };
+    const stamps: Stamps = stampChanges(changes, known, bench.bench);
+    writeStamps(tx, stamps);
+    void tx
+      .objectStore('bench')
+      .put({ ...bench, seen: stamps.seen, n: stamps.seen[bench.bench] ?? 0 }, 'bench');
+  }
+
+  async #layBack(tx: WriteTx, laid: Laid): Promise<void> {
+    const bench = await this.#bench(tx);
+    if (laid.all) {
+      layVersions(tx, laid.all);
+      const { line, seen } = laid.all;
+      void tx.objectStore('bench').put({ ...bench, line, seen, asks: true }, 'bench');
+    }
+    /* Values were written anew; what stood beside them is what it was. */
+    for (const [key, { apart, deleted, isNot }] of laid.some ?? []) {
+      const now = await tx.objectStore('versions').get(key);
+      writeVersion(tx, key, tidy({ ...(now ?? plainVersion()), apart, deleted, isNot }));
+    }
+    this.asks = true;
+  }
+
+  /** The shop with its versions, as a file of it holds them. Without a store there are none. */
+  async copy(): Promise<{ shop: Shop; versions?: Versions | undefined }> {
+    await this.#enqueue(() => this.#flush());
+    if (!this.#db || this.practice || this.#pending.length > 0) return { shop: this.shop };
+    const tx = readTx(this.#db);
+    const [{ shop }, bench] = await Promise.all([
+      loadAll(tx),
+      tx.objectStore('bench').get('bench'),
+    ]);
+    return bench ? { shop, versions: await allVersions(tx, bench) } : { shop };
+  }
+
+  /**
+   * Lays a whole shop in, with its versions: a file in the place of what is here, or what merging made of both. One
+   * step to undo. `make` gets what is here; without versions the line begins anew under `line`.
+   */
+  lay(label: string, make: (here: Copy) => { shop: Shop; versions: Versions }): Promise<void> {
+    return this.#enqueue(async () => {
+      await this.#flush();
+      if (!this.#db || this.practice || this.#pending.length > 0)
+        throw new Error('What was done before is not stored yet.');
+      const tx = writeTx(this.#db);
+      const { shop, head } = await loadAll(tx);
+      const bench = await this.#bench(tx);
+      const before = await allVersions(tx, bench);
+      const made = make({ shop, versions: before });
+      const changes = changesBetween(shop, made.shop);
+      const undoAt = head.undoAt + 1;
+      void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(head.undoAt, true));
+      const entry: UndoEntry = {
+        n: undoAt,
+        label,
+        at: this.#signs.now(),
+        changes,
+        laid: { before: { all: before }, after: { all: made.versions } },
+      };
+      void tx.objectStore('undo').put(entry);
+      writeRecords(tx, changes, 'after');
+      layVersions(tx, made.versions);
+      const { line, seen } = made.versions;
+      void tx.objectStore('bench').put({ ...bench, line, seen, asks: true }, 'bench');
+      void tx.objectStore('head').put({ ...headOf(made.shop), rev: head.rev + 1, undoAt }, 'shop');
+      await tx.done;
+      this.before = shop;
+      this.stored = true;
+      this.asks = true;
+      this.#took(made.shop, head.rev + 1, undoAt);
+      this.#signs.onwritten(this.#rev);
+      await this.#countUndo();
+    });
+  }
+
+  /** Merges a copy of this shop that was edited apart. Throws RangeError where it is a copy of another. */
+  async merge(label: string, other: Copy): Promise<void> {
+    const { mergeCopies } = await import('$core/merge/merge.ts');
+    await this.lay(label, (here) => mergeCopies(here, other));
+  }
+
+  /** What merging left to be said, as things stand. */
+  async questions(): Promise<Question[]> {
+    const { questionsOf } = await import('$core/merge/questions.ts');
+    const { shop, versions } = await this.copy();
+    const found = versions ? questionsOf({ shop, versions }) : [];
+    if (found.length === 0 && this.#db && versions) await this.#asked();
+    return found;
+  }
+
+  async #asked(): Promise<void> {
+    this.asks = false;
+    if (!this.#db) return;
+    const store = writeTx(this.#db).objectStore('bench');
+    const bench = await store.get('bench');
+    if (bench?.asks) await store.put({ ...bench, asks: false }, 'bench');
+  }
+
+  /** An answer: its edit, and what it settles though nothing visible changes. One step to undo. */
+  answer(label: string, answer: Answer): Promise<void> {
+    return this.#enqueue(async () => {
+      await this.#flush();
+      if (!this.#db || this.practice || this.#pending.length > 0)
+        throw new Error('What was done before is not stored yet.');
+      const tx = writeTx(this.#db);
+      const { shop, head } = await loadAll(tx);
+      const next = answer.edit(shop);
+      const changes = changesBetween(shop, next);
+      const keys = [
+        ...(answer.settles ?? []).map(({ key }) => key),
+        ...(answer.keeps ?? []),
+        ...(answer.isNot ?? []).map(({ key }) => key),
+      ];
+      const before = await versionsOf(tx, keys);
+      await this.#stamp(tx, changes);
+      const bench = await this.#bench(tx);
+      const after = await versionsOf(tx, keys);
+      let { seen } = bench;
+      const write = (
+        key: string,
+        change: (version: RecordVersion, dot: string) => RecordVersion,
+      ): void => {
+        const n = nextNumber(seen);
+        seen = { ...seen, [bench.bench]: n };
+        after[key] = change(after[key] ?? plainVersion(), `${bench.bench}.${n}`);
+        writeVersion(tx, key, after[key]);
+      };
+      for (const { key, slot } of answer.settles ?? [])
+        write(key, (version, dot) => settled(version, slot, dot));
+      for (const key of answer.keeps ?? []) write(key, keptOn);
+      for (const { key, name } of answer.isNot ?? [])
+        write(key, (version) => ({ ...version, isNot: [...(version.isNot ?? []), name].sort() }));
+      void tx
+        .objectStore('bench')
+        .put({ ...bench, seen, n: seen[bench.bench] ?? bench.n }, 'bench');
+      const undoAt = head.undoAt + 1;
+      void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(head.undoAt, true));
+      const some = (of: Record<string, RecordVersion | undefined>) =>
+        keys.map((key): [string, RecordVersion] => [key, of[key] ?? plainVersion()]);
+      void tx.objectStore('undo').put({
+        n: undoAt,
+        label,
+        at: this.#signs.now(),
+        changes,
+        laid: { before: { some: some(before) }, after: { some: some(after) } },
+      });
+      writeRecords(tx, changes, 'after');
+      void tx.objectStore('head').put({ ...headOf(next), rev: head.rev + 1, undoAt }, 'shop');
+      await tx.done;
+      this.before = shop;
+      this.asks = true;
+      this.#took(next, head.rev + 1, undoAt);
+      this.#signs.onwritten(this.#rev);
+      await this.#countUndo();
+    });
   }
 
   async #pushUndo(
@@ -390,6 +596,9 @@ export class ShopStore {
       return;
     }
     const next = applyChanges(shop, entry.changes, side);
+    const laid = entry.laid?.[side];
+    if (!laid?.all) await this.#stamp(tx, changesBetween(shop, next));
+    if (laid) await this.#layBack(tx, laid);
     const undoAt = side === 'before' ? n - 1 : n;
     writeRecords(tx, entry.changes, side);
     void tx.objectStore('head').put({ ...headOf(next), rev: head.rev + 1, undoAt }, 'shop');

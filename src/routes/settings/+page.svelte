@@ -8,6 +8,7 @@
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
   import WhichShop from '$lib/frame/WhichShop.svelte';
+  import Copies from '$lib/files/Copies.svelte';
   import Field from '$lib/ui/Field.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
 
@@ -119,6 +120,7 @@
       ></Field
     >
   </section>
+  <Copies />
   <WhichShop />
   <p><a href={resolve('/')}>Back to the bench</a></p>
 </Stage>

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { editJob, editPart, putPart, setFact } from '../../../src/core/edits/edits.ts';
+import { editJob, editPart, putPart } from '../../../src/core/edits/edits.ts';
 import { partsLeave } from '../../../src/core/edits/shelfEdits.ts';
 import type { Edit } from '../../../src/core/model/types/edit.ts';
 import type { Part, Shop } from '../../../src/core/model/types/types.ts';
@@ -207,24 +207,40 @@ describe('what merging asks', () => {
     ).to.deep.equal([]);
   });
 
-  it('offers to join the same piece taken in at both benches, and does not ask again', () => {
+  it('offers to join a machine taken in at both benches, and does not ask again', () => {
+    const taken =
+      (id: string, partId: string, facts: Part['facts'] = {}): Edit =>
+      (shop) => ({
+        ...shop,
+        machines: [
+          ...shop.machines,
+          {
+            id,
+            name: 'grey desk unit',
+            state: 'here',
+            facts: { serial: { text: 'SN 7', how: 'read' } },
+            seats: [{ seat: 'fan1', partId }],
+          },
+        ],
+        parts: [
+          ...shop.parts,
+          { id: partId, kind: 'fan', name: 'fan', place: 'machine', facts } as Part,
+        ],
+      });
+    const size = { size: { lo: 92, hi: 92, how: 'measured' as const } };
     const merged = mergeCopies(
-      at('kato', fan('H90', 'fan', 'SN 7')),
-      at(
-        'mira',
-        fan('H91', 'fan of the grey one', 'SN 7'),
-        setFact('H91', 'size', { lo: 92, hi: 92, how: 'measured' }),
-        putPart('5', 'fan2', 'H91'),
-      ),
+      at('kato', taken('M90', 'M90-1')),
+      at('mira', taken('M91', 'M91-1', size), editJob('5', { machineId: 'M91' })),
     );
-    const joined = answer(merged, 'One piece: H90');
+    const joined = answer(merged, 'One machine: M90');
     expect(questionsOf(joined)).to.deep.equal([]);
-    expect(part(joined, 'H91')).to.equal(undefined);
-    expect(part(joined, 'H90')?.facts).to.have.property('size');
-    expect(part(joined, 'H90')?.was).to.deep.equal(['H91']);
-    expect(job(joined, '5')?.changes.find(({ seat }) => seat === 'fan2')?.partId).to.equal('H90');
-    const two = answer(merged, 'Two pieces');
+    expect(joined.shop.machines.filter(({ id }) => /^M9[01]$/.test(id))).to.have.length(1);
+    expect(part(joined, 'M91-1')).to.equal(undefined);
+    expect(part(joined, 'M90-1')).to.deep.include({ facts: size, was: ['M91-1'] });
+    expect(job(joined, '5')?.machineId).to.equal('M90');
+    const two = answer(merged, 'Two machines');
     expect(questionsOf(mergeCopies(two, merged))).to.deep.equal([]);
+    expect(two.shop.machines.filter(({ id }) => /^M9[01]$/.test(id))).to.have.length(2);
   });
 
   it('takes a bench that went on from an old copy under a new name for another bench', () => {

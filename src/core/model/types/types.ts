@@ -2,6 +2,7 @@ import type { Money } from '../../units/money.ts';
 import type { Facts } from './fact.ts';
 import type { Job } from './jobTypes.ts';
 import type { Photo } from './photoTypes.ts';
+import type { Versions } from './versionTypes.ts';
 
 import { FORMAT, VERSION, type Condition, type Kind, type SeatId } from './names.ts';
 
@@ -246,4 +247,6 @@ export interface Shop {
   plugs: OwnPlug[];
   ledger: Entry[];
   photos: Photo[];
+  /** In files alone: which bench wrote what, so that copies edited apart can be merged. */
+  versions?: Versions | undefined;
 }

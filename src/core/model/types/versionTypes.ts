@@ -1,6 +1,4 @@
-import type { Photo } from './photoTypes.ts';
-import type { Entry, Machine, Model, OwnPlug, Part } from './types.ts';
-import type { Job } from './jobTypes.ts';
+import type { Collection } from './collections.ts';
 
 /**
  * Which bench wrote what, beside the shop: what two copies of one shop that were edited apart are merged by.
@@ -49,21 +47,10 @@ export interface RecordVersion {
   isNot?: string[] | undefined;
 }
 
-export interface RecordOf {
-  models: Model;
-  machines: Machine;
-  parts: Part;
-  jobs: Job;
-  plugs: OwnPlug;
-  ledger: Entry;
-  photos: Photo;
-}
-export type ListName = keyof RecordOf;
-
 /** A record that was taken out: kept, for another bench may have edited it meanwhile. */
 export interface Gone {
-  in: ListName;
-  record: RecordOf[ListName];
+  in: Collection;
+  record: { id: string };
   version: RecordVersion;
 }
 

@@ -9,7 +9,7 @@ describe('labels', () => {
   it('every code on the sheet is read by zbar (Debian zbar-tools) as the tag beside it', async () => {
     const shop = await openShop('/labels', { width: 2400, height: 1200 });
     const { page } = shop;
-    await page.getByLabel('of').selectOption('job:14');
+    await page.getByLabel('Labels of').selectOption('job:14');
     await page.waitForFunction(() => {
       const images = [...document.querySelectorAll<HTMLImageElement>('#stage img')];
       return images.length > 5 && images.every((image) => image.complete && image.naturalWidth > 0);
@@ -47,4 +47,44 @@ describe('labels', () => {
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });
+
+  for (const [stock, page, each] of [
+    ['roll-62', [62, 29], 1],
+    ['roll-29', [29, 62], 1],
+    ['roll-50x25', [50, 25], 1],
+    ['sheet-a4-21', [210, 297], 21],
+    ['sheet-letter-30', [215.9, 279.4], 30],
+  ] as const) {
+    it(`prints on ${stock}: its pages, its labels on each, every code read by zbar`, async () => {
+      const shop = await openShop('/labels', { width: 1900, height: 1200 });
+      await shop.page.getByLabel('Labels of').selectOption('job:14');
+      await shop.page.getByLabel('Printed on').selectOption(stock);
+      await shop.page.waitForFunction(() => {
+        const images = [...document.querySelectorAll<HTMLImageElement>('#stage img')];
+        return images.length > 5 && images.every((image) => image.complete && image.naturalWidth);
+      });
+      const tags = await shop.page.locator('#stage li b').allTextContents();
+      const pdf = (await shop.page.pdf({ preferCSSPageSize: true })).toString('latin1');
+      const boxes = [...pdf.matchAll(/\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/g)];
+      expect(boxes.length).to.equal(Math.ceil(tags.length / each));
+      for (const [, width, height] of boxes) {
+        expect((Number(width) / 72) * 25.4).to.be.closeTo(page[0], 0.5);
+        expect((Number(height) / 72) * 25.4).to.be.closeTo(page[1], 0.5);
+      }
+      const folder = mkdtempSync(join(tmpdir(), 'labels-'));
+      try {
+        const file = join(folder, 'label.png');
+        /* Twice as large, as a printer of 203 dpi puts it down. */
+        await shop.page.evaluate(() => (document.body.style.zoom = '2'));
+        for (let i = 0; i < tags.length; i += 1) {
+          await shop.page.locator('#stage li').nth(i).screenshot({ path: file });
+          const said = execFileSync('zbarimg', ['-q', '--raw', file], { encoding: 'utf8' });
+          expect(said.trim()).to.equal(tags[i]);
+        }
+      } finally {
+        rmSync(folder, { recursive: true });
+      }
+      await shop.context.close();
+    });
+  }
 });

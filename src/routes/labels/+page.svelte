@@ -96,8 +96,8 @@
         {#each sheet as { item, x, y } (item.tag)}
           <li
             class="small"
-            style:width="{stock.width}mm"
-            style:height="{stock.height}mm"
+            style:--w="{stock.width}mm"
+            style:--h="{stock.height}mm"
             style:left="{x}mm"
             style:top="{y}mm"
           >
@@ -172,10 +172,11 @@
     flex-wrap: wrap;
     gap: 6mm;
   }
-  .roll li,
+  .small,
   .face {
     width: var(--w);
     height: var(--h);
+    align-content: center;
   }
   .roll li {
     outline: 1px solid #888;
@@ -201,7 +202,7 @@
     max-width: 100%;
   }
   .small img {
-    height: 12mm;
+    height: calc(var(--h) * 0.4);
   }
   b {
     font: 600 18px var(--face-figure);
@@ -214,20 +215,20 @@
     color: inherit;
   }
   .small b {
-    font-size: 4mm;
+    font-size: calc(var(--h) * 0.16);
     line-height: 1;
   }
   .small span,
   .small small {
     max-width: 100%;
     overflow: hidden;
-    font-size: 2.9mm;
+    font-size: calc(var(--h) * 0.12);
     line-height: 1.15;
     text-overflow: ellipsis;
     white-space: nowrap;
   }
   .small small {
-    font-size: 2.5mm;
+    font-size: calc(var(--h) * 0.1);
   }
   .scale {
     display: flex;
@@ -271,6 +272,8 @@
     }
     .along .face {
       position: absolute;
+      top: 0;
+      left: 0;
       transform-origin: 0 0;
       transform: translateX(var(--h)) rotate(90deg);
     }

@@ -156,6 +156,12 @@
 {:else if uiState.dialog === 'new shop'}
   {#await import('$lib/shop/NewShop.svelte') then { default: NewShop }}<NewShop />{/await}
 {/if}
+{#if uiState.cards}
+  {@const { file, cards } = uiState.cards}
+  {#await import('$lib/files/TakeCards.svelte') then { default: TakeCards }}
+    <TakeCards {file} {cards} onclose={() => (uiState.cards = undefined)} />
+  {/await}
+{/if}
 {#if uiState.opening}
   {@const { file, shop } = uiState.opening}
   {#await import('$lib/frame/OpenFile.svelte') then { default: OpenFile }}

@@ -163,7 +163,7 @@ describe('every view', () => {
       /"(name|becomes|note|where|origin|what)":"(?!adapter|fan|screws)[^"]*"/g,
       (whole: string, key: string) => (key === 'what' ? whole : `"${key}":"${word}"`),
     );
-    await page.getByLabel('Open a shop file').setInputFiles({
+    await page.getByLabel('Open a file').setInputFiles({
       name: 'long.json',
       mimeType: 'application/json',
       buffer: Buffer.from(text),
@@ -394,7 +394,7 @@ describe('files', () => {
   }
   const open = (name: string, text: string) =>
     shop.page
-      .getByLabel('Open a shop file')
+      .getByLabel('Open a file')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 
   it('export, import, export gives the same bytes', async () => {

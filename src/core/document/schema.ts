@@ -13,6 +13,7 @@ import {
 } from './fields.ts';
 import { jobSchema } from './jobSchema.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
+import { cardBody } from './cardFields.ts';
 import { versionsSchema } from './versionsSchema.ts';
 import { photoSchema } from './photoSchema.ts';
 import {
@@ -34,6 +35,9 @@ const model = shape({
     .required(),
   name: words(),
   facts: facts(),
+  cards: array(shape({ from: words(), ...cardBody }).required())
+    .max(50)
+    .optional(),
 });
 
 const loan = () =>

@@ -95,7 +95,7 @@ const wordsIn = (facts: Facts): string[] =>
         : [],
   );
 
-function sortKeys(value: unknown): unknown {
+export function sortKeys(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(sortKeys);
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(

@@ -16,6 +16,14 @@ const MOST_ZIP_BYTES = 1_500_000_000;
  */
 export async function readFile(file: File): Promise<void> {
   try {
+    if (!(await isZip(file)) && file.size <= MOST_FILE_BYTES) {
+      const { readCards, saysCards } = await import('$core/document/cardsSchema.ts');
+      const text = await file.text();
+      if (saysCards(text)) {
+        uiState.cards = { file: file.name, cards: readCards(text) };
+        return;
+      }
+    }
     const shop = await shopIn(file);
     const { jobs, machines, parts } = shopStore.shop;
     if (jobs.length + machines.length + parts.length > 0) {

@@ -56,6 +56,18 @@ async function saveZip(name: string, shop: Shop): Promise<void> {
     toast(`${missing} of ${wanted.length} pictures are not in this browser: the file lacks them.`);
 }
 
+/** What was measured of some models, or of all, as cards another shop takes in. */
+export async function exportCards(modelIds?: readonly string[]): Promise<void> {
+  const { cardsOf, writeCards } = await import('$core/cards/cards.ts');
+  const file = cardsOf(shopStore.shop, modelIds);
+  if (file.cards.length === 0) {
+    toast('Nothing is measured of a model yet.');
+    return;
+  }
+  const name = modelIds?.length === 1 ? (file.cards[0]?.id ?? 'model') : slug(shopStore.shop.name);
+  saveFile(`${name}.cards.json`, writeCards(file), 'application/json');
+}
+
 /** One job with its photos; whose machine it is goes out only where that is wished. */
 export async function exportJob(shop: Shop, job: Job, withCustomer: boolean): Promise<void> {
   const own = jobShop(shop, job, withCustomer);

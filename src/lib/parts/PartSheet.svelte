@@ -10,6 +10,13 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import { dateText } from '$lib/ui/dates.ts';
+  import { exportCards } from '$lib/files/save.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { disputesOf } from '$core/cards/takeCards.ts';
+  import { slotWords, valueWords } from '$core/merge/words.ts';
+  import { endPartLoan } from '$core/edits/loanEdits.ts';
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/parts/ServesAt.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -51,6 +58,15 @@
   );
   const shownOf = ({ kind }: Part) => properties[kind].filter(({ key }) => firstShown.has(key));
   const moreOf = ({ kind }: Part) => properties[kind].filter(({ key }) => !firstShown.has(key));
+
+  let found = $state('');
+  /** What was lent is here again, what was borrowed is gone from here; the loan stays on record. */
+  function isBack(): void {
+    const words = found.trim() === '' ? [] : [found.trim()];
+    void shopStore.edit('loan over', endPartLoan(partId, new Date().toISOString(), words));
+    toast(`${partId}: the loan is over.`, 'plain', () => void shopStore.undo());
+    found = '';
+  }
 
   /** Another way of loan, or none, or something more about it. */
   function setLoan(fields: LoanFields): void {
@@ -165,8 +181,22 @@
           /></Field
         >
       {/if}
+      {#if part.loan}
+        <Field label="Found at its return"
+          ><input bind:value={found} maxlength="200" placeholder="as it went" /></Field
+        >
+        <Button onclick={isBack}>It is back</Button>
+      {/if}
       {#each shownOf(part) as property (property.key)}{@render fact(part, property)}{/each}
     </div>
+    {#each part.pastLoans ?? [] as past (past.back)}
+      <p class="past">
+        {past.way}{past.who ? `, ${past.who}` : ''}, back {dateText(past.back, 'day')}: {past.found
+          .length > 0
+          ? past.found.join('; ')
+          : 'as it went'}
+      </p>
+    {/each}
     <details>
       <summary>More, {moreOf(part).length}</summary>
       <div class="fields">
@@ -177,6 +207,26 @@
       <Field label="What I measure now differs on this piece only" check
         ><input type="checkbox" bind:checked={onlyThis} /></Field
       >
+    {/if}
+    {#if model}
+      <p class="cards">
+        <Button quiet onclick={() => void exportCards([model.id])}>Card of this model</Button>
+        {#each model.cards ?? [] as card (card.from)}
+          <span>
+            shop {card.from}: {Object.keys(card.facts).length} facts{(card.minutes ?? [])
+              .map(({ what, minutes }) => `; ${what} took ${minutes} min`)
+              .join('')}{(card.faults ?? [])
+              .map(({ symptom, cause }) => `; ${symptom}: ${cause}`)
+              .join('')}
+          </span>
+        {/each}
+      </p>
+      {#each disputesOf(model) as each (each.key + each.from)}
+        <p class="past">
+          {slotWords(`facts.${each.key}`)}: shop {each.from} says
+          {valueWords(each.said, `facts.${each.key}`)}; what is known here stands.
+        </p>
+      {/each}
     {/if}
     <Photos place={{ partId }} of={part.name} />
     <ServiceRecord {part} />
@@ -223,6 +273,17 @@
     text-decoration: underline;
     text-underline-offset: 3px;
     cursor: pointer;
+  }
+  .past,
+  .cards {
+    font-size: 15px;
+  }
+  .cards {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 2px 16px;
+    margin: 4px 0;
   }
   small {
     font-size: 13px;

@@ -1,3 +1,4 @@
+import type { CardFile } from '$core/model/types/cardFile.ts';
 import type { Finding } from '$core/findings/finding.ts';
 import type { Shop } from '$core/model/types/types.ts';
 
@@ -60,6 +61,8 @@ class Look {
   tapeOpen = $state(false);
   /** A file that was read and waits for the word whether it is added or replaces the shop. */
   opening = $state.raw<{ file: string; shop: Shop } | undefined>(undefined);
+  /** Model cards of another shop, read and not taken in yet. */
+  cards = $state.raw<{ file: string; cards: CardFile } | undefined>(undefined);
   /** Dialogs opened from anywhere. */
   dialog = $state<'keys' | 'new job' | 'new shop' | 'paste' | 'dead' | 'print' | undefined>(
     undefined,

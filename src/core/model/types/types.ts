@@ -2,6 +2,7 @@ import type { Money } from '../../units/money.ts';
 import type { Facts } from './fact.ts';
 import type { Job } from './jobTypes.ts';
 import type { Photo } from './photoTypes.ts';
+import type { HeardCard } from './cardTypes.ts';
 import type { Versions } from './versionTypes.ts';
 
 import { FORMAT, VERSION, type Condition, type Kind, type SeatId } from './names.ts';
@@ -18,6 +19,8 @@ export interface Model {
   kind: Kind | 'machine';
   name: string;
   facts: Facts;
+  /** What other shops say of it. */
+  cards?: HeardCard[] | undefined;
 }
 
 export type PlaceOfPart = 'shelf' | 'machine' | 'buy' | 'gone';

@@ -8,6 +8,7 @@ import {
   type Candidate,
   type Service,
 } from '$core/resolve/candidatesFor.ts';
+import { leftovers, type Leftover } from '$core/resolve/leftovers.ts';
 import { inTurns } from './turns.ts';
 
 /** Works through a list, telling how many are done. */
@@ -22,6 +23,8 @@ function* through<T, R>(list: readonly T[], work: (each: T) => R[]): Generator<n
 
 /** Parts judged for seats off the page's thread. */
 const api = {
+  /** What the rest could become, nearest to complete first. */
+  leftovers: (shop: Shop): Leftover[] => leftovers(shop),
   /** The parts of these tags for a seat, best first. */
   async candidates(
     shop: Shop,

@@ -35,6 +35,7 @@
   import Field from '$lib/ui/Field.svelte';
   import LongList from '$lib/ui/LongList.svelte';
   import AddPart from './AddPart.svelte';
+  import Leftovers from './Leftovers.svelte';
   import LeavingDialog from './LeavingDialog.svelte';
 
   const shop = $derived(shopStore.shop);
@@ -51,6 +52,7 @@
   let lastChosen = $state<string | undefined>(undefined);
   let editing = $state<string | undefined>(undefined);
   let adding = $state(false);
+  let becoming = $state(false);
   let leaving = $state<Leaving | undefined>(undefined);
 
   const rows = $derived(shelfRows(shop));
@@ -166,6 +168,7 @@
 
 <Stage title="Shelf" subtitle="{list.length} of {rows.length} parts">
   {#snippet tools()}
+    <Button onclick={() => (becoming = true)}>What could it become?</Button>
     <Button next onclick={() => (adding = true)}>Add a part</Button>
     <Button onclick={() => window.print()}>Print</Button>
   {/snippet}
@@ -398,6 +401,7 @@
     }}
   />
 {/if}
+{#if becoming}<Leftovers onclose={() => (becoming = false)} />{/if}
 {#if leaving}
   <LeavingDialog
     parts={picked}

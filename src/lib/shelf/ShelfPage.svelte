@@ -55,6 +55,12 @@
   let becoming = $state(false);
   let leaving = $state<Leaving | undefined>(undefined);
 
+  /* What each part is found by is put together before the first key, not on it. */
+  $effect(() => {
+    const parts = shopStore.shop;
+    const warm = setTimeout(() => void filterShelf(parts, [], { text: '-', where: 'all' }), 300);
+    return () => clearTimeout(warm);
+  });
   const rows = $derived(shelfRows(shop));
   const mostMinor = $derived(most.trim() === '' ? undefined : parseMoney(most, currency)?.minor);
   const sorted = $derived(sortShelf(rows, by, down));

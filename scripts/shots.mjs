@@ -22,6 +22,7 @@ const views = [
     },
   ],
   ['bench', '/'],
+  ['shelf', '/shelf'],
   ['take-in', '/job/14/take-in'],
   [
     'fit',
@@ -83,14 +84,6 @@ const views = [
   ['donors', '/job/15/donors'],
   ['work-order', '/job/14/order'],
   ['power-up', '/job/14/power-up'],
-  [
-    'fault',
-    '/job/17/power-up',
-    async (page) => {
-      await page.getByRole('button', { name: 'Find the fault' }).click();
-      await page.locator('.hand').waitFor();
-    },
-  ],
   ['heat', '/job/9/heat', async (page) => page.getByText(/Open the panel/).waitFor()],
   ['hand-over', '/job/3/hand-over'],
   ['book', '/book'],

@@ -245,6 +245,8 @@ describe('the same again', () => {
     await page.getByText('How many more: 1 to').waitFor();
     await retype(page.getByLabel('How many more'), '3');
     await page.getByRole('button', { name: 'Add them' }).click();
+    await page.getByText('3 more like job 14').waitFor();
+    await page.waitForTimeout(200);
     await visit(page, '/job/14/order');
     await page.getByRole('button', { name: /Tick: Unplug/ }).click();
     await page

@@ -93,6 +93,14 @@
     border-bottom: 1px solid var(--line);
     margin: 4px 0;
   }
+  h2,
+  p,
+  td {
+    overflow-wrap: anywhere;
+  }
+  article header > div {
+    min-width: 0;
+  }
   table {
     width: 100%;
     border-collapse: collapse;
@@ -103,7 +111,8 @@
     font-weight: 400;
     color: var(--ink-soft);
     padding-right: 8px;
-    white-space: nowrap;
+    max-width: 14ch;
+    overflow-wrap: anywhere;
   }
   td,
   th {

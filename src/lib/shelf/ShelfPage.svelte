@@ -284,7 +284,7 @@
       <span role="columnheader" class="bound">Promised</span>
       <span role="columnheader"><span class="visually-hidden">Edit</span></span>
     </div>
-    <LongList items={list} label="Parts" rowPx={48} heightPx={480}>
+    <LongList items={list} label="Parts" role="rowgroup" rowPx={48} heightPx={480}>
       {#snippet row(each, y)}
         {@const { part } = each}
         {@const photo = photoOf.get(part.id)}

@@ -104,6 +104,8 @@ export class ShopStore {
   #base: Shop = this.shop;
   #rev = 0;
   #undoAt = 0;
+  /** Who writes, as stored, while no other tab has written since. */
+  #own: Bench | undefined;
   #pending: Pending[] = [];
   /** Waiting edits taken back before they were stored. */
   #popped: Pending[] = [];
@@ -273,6 +275,7 @@ export class ShopStore {
     this.stored = loaded.stored;
     if (loaded.head.rev === this.#rev && this.#rev > 0) return;
     this.asks = (await readTx(db).objectStore('bench').get('bench'))?.asks ?? false;
+    this.#own = undefined;
     this.#took(loaded.shop, loaded.head.rev, loaded.head.undoAt);
     await this.#countUndo();
   }
@@ -332,6 +335,7 @@ export class ShopStore {
       const head = await tx.objectStore('head').get('shop');
       const rev = head?.rev ?? 0;
       let shop = rev === this.#rev ? this.#base : (await loadAll(tx)).shop;
+      if (rev !== this.#rev) this.#own = undefined;
       let undoAt = head?.undoAt ?? 0;
       void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(undoAt, true));
       for (const each of edits) {
@@ -350,6 +354,7 @@ export class ShopStore {
       this.stored = true;
       this.#took(shop, rev + 1, undoAt);
     } catch (error) {
+      this.#own = undefined;
       try {
         tx.abort();
       } catch {
@@ -366,7 +371,7 @@ export class ShopStore {
 
   /** Who writes: a name of its own for every store, and a new one once what it knows is another's copy. */
   async #bench(tx: WriteTx): Promise<Bench> {
-    const known = await tx.objectStore('bench').get('bench');
+    const known = this.#own ?? (await tx.objectStore('bench').get('bench'));
     if (known && (known.seen[known.bench] ?? 0) === known.n) return known;
     const bench = letters(8);
     return known
@@ -389,9 +394,9 @@ export class ShopStore {
     };
     const stamps: Stamps = stampChanges(changes, known, bench.bench);
     writeStamps(tx, stamps);
-    void tx
-      .objectStore('bench')
-      .put({ ...bench, seen: stamps.seen, n: stamps.seen[bench.bench] ?? 0 }, 'bench');
+    const own = { ...bench, seen: stamps.seen, n: stamps.seen[bench.bench] ?? 0 };
+    this.#own = own;
+    void tx.objectStore('bench').put(own, 'bench');
   }
 
   async #layBack(tx: WriteTx, laid: Laid): Promise<void> {
@@ -431,6 +436,7 @@ export class ShopStore {
       if (!this.#db || this.practice || this.#pending.length > 0)
         throw new Error('What was done before is not stored yet.');
       const tx = writeTx(this.#db);
+      this.#own = undefined;
       const { shop, head } = await loadAll(tx);
       const bench = await this.#bench(tx);
       const before = await allVersions(tx, bench);
@@ -452,6 +458,7 @@ export class ShopStore {
       void tx.objectStore('bench').put({ ...bench, line, seen, asks: true }, 'bench');
       void tx.objectStore('head').put({ ...headOf(made.shop), rev: head.rev + 1, undoAt }, 'shop');
       await tx.done;
+      this.#own = undefined;
       this.before = shop;
       this.stored = true;
       this.asks = true;
@@ -479,6 +486,7 @@ export class ShopStore {
   async #asked(): Promise<void> {
     this.asks = false;
     if (!this.#db) return;
+    this.#own = undefined;
     const store = writeTx(this.#db).objectStore('bench');
     const bench = await store.get('bench');
     if (bench?.asks) await store.put({ ...bench, asks: false }, 'bench');
@@ -491,6 +499,7 @@ export class ShopStore {
       if (!this.#db || this.practice || this.#pending.length > 0)
         throw new Error('What was done before is not stored yet.');
       const tx = writeTx(this.#db);
+      this.#own = undefined;
       const { shop, head } = await loadAll(tx);
       const next = answer.edit(shop);
       const changes = changesBetween(shop, next);
@@ -535,6 +544,7 @@ export class ShopStore {
       writeRecords(tx, changes, 'after');
       void tx.objectStore('head').put({ ...headOf(next), rev: head.rev + 1, undoAt }, 'shop');
       await tx.done;
+      this.#own = undefined;
       this.before = shop;
       this.asks = true;
       this.#took(next, head.rev + 1, undoAt);
@@ -587,6 +597,7 @@ export class ShopStore {
       return;
     }
     const tx = writeTx(this.#db);
+    this.#own = undefined;
     const { shop, head } = await loadAll(tx);
     const n = side === 'before' ? head.undoAt : head.undoAt + 1;
     const entry = n > 0 ? await tx.objectStore('undo').get(n) : undefined;
@@ -603,6 +614,7 @@ export class ShopStore {
     writeRecords(tx, entry.changes, side);
     void tx.objectStore('head').put({ ...headOf(next), rev: head.rev + 1, undoAt }, 'shop');
     await tx.done;
+    this.#own = undefined;
     this.before = shop;
     this.#took(next, head.rev + 1, undoAt);
     this.#signs.onwritten(this.#rev);

@@ -11,8 +11,10 @@
     heightPx: number;
     /** A row, `rowPx` high, moved down by `y` px. */
     row: Snippet<[item: T, y: number]>;
+    /** Inside a table its rows are a group. */
+    role?: 'region' | 'rowgroup';
   }
-  const { items, label, rowPx, heightPx, row }: Props = $props();
+  const { items, label, rowPx, heightPx, row, role = 'region' }: Props = $props();
   let scroller = $state<HTMLDivElement>();
 
   const rows = createVirtualizer<HTMLDivElement, HTMLDivElement>({
@@ -34,7 +36,7 @@
   style:height="{heightPx}px"
   bind:this={scroller}
   tabindex="0"
-  role="region"
+  {role}
   aria-label={label}
 >
   <svg class="spacer" width="1" height={$rows.getTotalSize()} aria-hidden="true"></svg>

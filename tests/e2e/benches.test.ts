@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Download, Page } from 'playwright-core';
 import type { Part } from '../../src/core/model/types/types.ts';
-import { openShop, retype, type Shop, stored, visit } from './helpers/app.ts';
+import { openShop, origin, retype, type Shop, stored, visit } from './helpers/app.ts';
 
 const note = async (page: Page, id: string, words: string): Promise<void> => {
   await visit(page, '/shelf');
@@ -122,6 +122,31 @@ describe('never lost', () => {
     await page.getByRole('button', { name: 'Undo', exact: true }).first().click();
     await stored<Part>(page, 'parts', 'A01', (part) => part?.where === 'rack nine');
     expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('offers the newest copy where the browser lost the shop itself', async () => {
+    const shop = await openShop();
+    const { page } = shop;
+    await note(page, 'A01', 'rack nine');
+    await visit(page, '/settings');
+    await page.getByRole('button', { name: 'Take one now' }).click();
+    await page.getByRole('button', { name: /^Open the copy of/ }).waitFor();
+    expect(await page.getByText('has lost this shop').count()).to.equal(0);
+    /* Evicted: the database goes, the file storage stays. */
+    await page.goto('about:blank');
+    await page.goto(`${await origin()}/licences.txt`);
+    await page.evaluate(
+      `new Promise((done) => {
+        const gone = indexedDB.deleteDatabase('nutshell-swap');
+        gone.onsuccess = gone.onerror = done;
+      })`,
+    );
+    await visit(page, '/');
+    await page.getByText('The browser has lost this shop').waitFor();
+    await page.getByRole('button', { name: 'Open the copy' }).click();
+    await stored<Part>(page, 'parts', 'A01', (part) => part?.where === 'rack nine');
+    await page.getByText('has lost this shop').waitFor({ state: 'detached' });
     await shop.context.close();
   });
 

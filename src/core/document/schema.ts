@@ -117,6 +117,7 @@ const part = shape({
   loan: loan(),
   service: service(),
   pastLoans: pastLoans(),
+  count: number().integer().min(1).max(9999).optional(),
   note: optionalWords(),
 });
 

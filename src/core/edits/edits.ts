@@ -7,7 +7,16 @@ import type { FactKey } from '../model/properties/index.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { seatBeside } from '../model/types/seats.ts';
 import { inStages, stageOf, withChange } from '../model/types/stages.ts';
-import type { Job, Kind, Machine, Part, SeatId, Shop, Tick } from '../model/types/types.ts';
+import {
+  countOf,
+  type Job,
+  type Kind,
+  type Machine,
+  type Part,
+  type SeatId,
+  type Shop,
+  type Tick,
+} from '../model/types/types.ts';
 import type { DraftPart, Inventory } from '../intake/inventory.ts';
 import { compareInventory } from '../intake/compare.ts';
 import { splitBundle, type BundlePiece } from '../donors/bundle.ts';
@@ -454,6 +463,19 @@ function applyChange(
   if (machine) machine.seats = machine.seats.filter((each) => each.seat !== seat);
   if (leaving) leave(before, next, leaving, found.machineId);
   if (!partId) return;
+  const many = next.parts.find((each) => each.id === partId);
+  if (many && countOf(many) > 1) {
+    /* One of several goes in under a tag of its own; the others stay where they lie. */
+    const id = nextPartId(next);
+    const known = before.parts.find((each) => each.id === partId);
+    if (known) {
+      const { count: _, ...one } = known;
+      next.parts.push({ ...one, id, place: 'machine' });
+    }
+    many.count = countOf(many) - 1;
+    machine?.seats.push({ seat, partId: id });
+    return;
+  }
   for (const other of next.machines) {
     if (!other.seats.some((each) => each.partId === partId)) continue;
     leave(before, next, partId, other.id);

@@ -1,3 +1,4 @@
+import { countOf } from '../model/types/types.ts';
 import type { Finding, Mark } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
@@ -20,7 +21,7 @@ export function twoSeats(plan: Plan): Finding[] {
     seats.set(placed.part.id, [...(seats.get(placed.part.id) ?? []), placed]);
   return [...seats.values()].flatMap((list) => {
     const [first] = list;
-    if (!first || list.length < 2) return [];
+    if (!first || list.length <= countOf(first.part)) return [];
     const names = list.map((placed) => seatName(placed.seat)).join(' and ');
     return [
       gap({
@@ -30,16 +31,17 @@ export function twoSeats(plan: Plan): Finding[] {
         seats: list.map((placed) => placed.seat),
         unit: '',
         terms: [
-          plain('there is', range(1), 1),
+          plain('there is', range(countOf(first.part)), 1),
           plain(`planned as ${names}`, range(list.length), -1),
         ],
         minimumMargin: 0,
         short: 'short',
         source: commonPractice,
         undoMinutes: 30,
-        say: () => `${first.part.name} is one piece and is planned as ${names}.`,
+        say: () =>
+          `${first.part.name} ${countOf(first.part) === 1 ? 'is one piece' : `are ${countOf(first.part)} pieces`} and is planned as ${names}.`,
         remedies: () =>
-          list.slice(1).map((placed) => ({
+          list.slice(countOf(first.part)).map((placed) => ({
             title: `Leave ${seatName(placed.seat)} empty`,
             mark: 'clear',
             minutes: 0,
@@ -67,7 +69,8 @@ function twice(plan: Plan, placed: Placed): Finding[] {
   const others = (wantedBy(plan.shop).get(placed.part.id) ?? []).filter(
     (id) => id !== plan.job?.id,
   );
-  if (others.length === 0) return [];
+  const have = countOf(placed.part);
+  if (others.length < have) return [];
   const order = new Map(plan.shop.jobs.map((job, i) => [job.id, i]));
   const wanting = [...(plan.job ? [plan.job.id] : []), ...others].sort(
     (a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0),
@@ -81,7 +84,7 @@ function twice(plan: Plan, placed: Placed): Finding[] {
       seats: [placed.seat],
       unit: '',
       terms: [
-        plain('on the shelf', range(1), 1),
+        plain('on the shelf', range(have), 1),
         plain(`wanted by ${names}`, range(wanting.length), -1),
       ],
       minimumMargin: 0,

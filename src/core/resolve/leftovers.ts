@@ -5,7 +5,14 @@ import { wantedBy } from '../model/lookup/wanted.ts';
 import { emptyJob } from '../model/types/empty.ts';
 import { isList, isText } from '../model/types/fact.ts';
 import { kindName } from '../model/types/seats.ts';
-import type { Job, Kind, Part, SeatId, Shop } from '../model/types/types.ts';
+import {
+  countOf,
+  type Job,
+  type Kind,
+  type Part,
+  type SeatId,
+  type Shop,
+} from '../model/types/types.ts';
 import { checksOf } from '../plan/run.ts';
 import { byWorth, judging } from './candidatesFor.ts';
 
@@ -39,7 +46,8 @@ export function freeParts(shop: Shop): Part[] {
   const wanted = wantedBy(shop);
   return shop.parts.filter((part) => {
     if (part.place === 'gone' || part.place === 'buy') return false;
-    if (part.reserved || part.loan || wanted.has(part.id)) return false;
+    if (part.reserved || part.loan) return false;
+    if ((wanted.get(part.id)?.length ?? 0) >= countOf(part)) return false;
     if (standingOf(shop, part).condition === 'dead') return false;
     const home = homeOf.get(part.id);
     return home ? home.state === 'donor' && !home.keepWhole && !home.loan : part.place === 'shelf';

@@ -30,17 +30,17 @@ export function copiesToKeep(times: readonly string[], now: string): string[] {
   return newest.filter((each) => stays.has(each));
 }
 
-/** Whether a copy is due: there is none of the last 24 hours. */
+const HOUR_MS = 3_600_000;
+/** Whether a copy is due: there is none of the last hour. It takes the place of the one before of its day. */
 export const copyDue = (times: readonly string[], now: string): boolean =>
-  times.every((each) => Math.abs(Date.parse(now) - Date.parse(each)) >= DAY_MS);
+  times.every((each) => Math.abs(Date.parse(now) - Date.parse(each)) >= HOUR_MS);
 
-/** Whole days since something was last carried out of this browser; undefined: nothing to carry. */
+/** Whole days since the first edit that is in this browser alone; undefined: there is none. */
 export function daysUnkept(
   { exported, edited }: { exported?: string | undefined; edited?: string | undefined },
   now: string,
 ): number | undefined {
   if (edited === undefined || (exported !== undefined && exported >= edited)) return undefined;
-  const since = Date.parse(exported ?? edited);
-  return Math.max(0, Math.floor((Date.parse(now) - since) / DAY_MS));
+  return Math.max(0, Math.floor((Date.parse(now) - Date.parse(edited)) / DAY_MS));
 }
 export const REMIND_DAYS = 7;

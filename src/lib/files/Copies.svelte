@@ -28,8 +28,9 @@
 <section>
   <h2>Copies in this browser</h2>
   <p class="soft">
-    Taken by themselves while you work: one a day for a week, one a week for a month, one a month
-    for a quarter. Without photos. They go with the browser's data: what must last is exported.
+    Taken by themselves every hour you work; kept are one a day for a week, one a week for a month,
+    one a month for a quarter. Without photos. They go with the browser's data: what must last is
+    exported.
   </p>
   {#await copies then list}
     {#if list.length === 0}<p>None yet.</p>{/if}

@@ -50,6 +50,9 @@ export async function copyOf(at: string): Promise<File | undefined> {
   return handle?.getFile();
 }
 
+/** The shop the last copy of this page was taken of: unchanged, it needs no other. */
+let copied: unknown;
+
 /** Takes a copy now; false where the browser keeps none. A copy is whole or not there. */
 export async function takeCopy(): Promise<boolean> {
   const folder = await directory();
@@ -78,17 +81,12 @@ export async function takeCopy(): Promise<boolean> {
 }
 
 async function copyWhenDue(): Promise<void> {
-  const { jobs, machines, parts } = shopStore.shop;
-  const { ready, practice, trouble } = shopStore;
-  if (!ready || practice || trouble || jobs.length + machines.length + parts.length === 0) return;
-  const copies = await keptCopies();
-  if (
-    copyDue(
-      copies.map(({ at }) => at),
-      new Date().toISOString(),
-    )
-  )
-    await takeCopy();
+  const { ready, practice, trouble, shop } = shopStore;
+  const { jobs, machines, parts } = shop;
+  if (!ready || practice || trouble || shop === copied) return;
+  if (jobs.length + machines.length + parts.length === 0) return;
+  const times = (await keptCopies()).map(({ at }) => at);
+  if (copyDue(times, new Date().toISOString()) && (await takeCopy())) copied = shop;
 }
 
 /** Looks every ten minutes whether one is due; the first time once the page has settled. */

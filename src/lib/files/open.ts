@@ -39,6 +39,17 @@ export async function readFile(file: File): Promise<void> {
   }
 }
 
+/** The shop a file holds; undefined where it is refused, which is said. */
+export async function shopOf(file: File): Promise<Shop | undefined> {
+  try {
+    return await shopIn(file);
+  } catch (error) {
+    if (!(error instanceof ShopFileError)) throw error;
+    toast(`${file.name} was not opened: ${error.message}`, 'stop');
+    return undefined;
+  }
+}
+
 /** The shop a file holds; its pictures are laid into the browser's store. Throws ShopFileError. */
 async function shopIn(file: File): Promise<Shop> {
   const zipped = await isZip(file);

@@ -4,6 +4,7 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import { page } from '$app/state';
   import { helpOf, keysEverywhere } from './help.ts';
   import { stationName } from './stations.ts';
 
@@ -12,7 +13,7 @@
     station: StationId | undefined;
   }
   const { station }: Props = $props();
-  const help = $derived(helpOf[station ?? 'bench']);
+  const help = $derived(helpOf[station ?? (page.url.pathname === '/shelf' ? 'shelf' : 'bench')]);
   const keys = $derived([...(help.keys ?? []), ...keysEverywhere]);
   const hasJobs = $derived(shopStore.shop.jobs.length > 0);
 

@@ -3,7 +3,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { exportShop } from '$lib/files/save.ts';
   import { daysUnkept, REMIND_DAYS } from '$core/shop/copies.ts';
-  import { keepCopies } from '$lib/files/copies.ts';
+  import { dateText } from '$lib/ui/dates.ts';
+  import { copyOf, keepCopies, keptCopies } from '$lib/files/copies.ts';
   import { keptState, watchEdits } from '$lib/files/kept.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Notice from '$lib/ui/Notice.svelte';
@@ -12,6 +13,21 @@
   const CHECK_MS = 300_000;
   let answering = $state(false);
   const unkept = $derived(daysUnkept(keptState.value, shopStore.now));
+
+  /** The newest copy, where the store was found empty though copies of it are kept. */
+  let rescue = $state<string | undefined>(undefined);
+  $effect(() => {
+    if (!shopStore.ready || !shopStore.began) return;
+    void keptCopies().then(([newest]) => (rescue = newest?.at));
+  });
+  async function openCopy(at: string): Promise<void> {
+    const file = await copyOf(at);
+    const { shopOf } = await import('$lib/files/open.ts');
+    const shop = file && (await shopOf(file));
+    if (!shop) return;
+    await shopStore.open(`the copy of ${dateText(at, 'full')}`, shop);
+    rescue = undefined;
+  }
 
   watchEdits();
   $effect(() => keepCopies());
@@ -56,6 +72,18 @@
         {/if}
         {#if shopStore.ready}<Button onclick={() => void exportShop(false)}>Export shop</Button
           >{/if}
+      {/snippet}
+    </Notice>
+  </div>
+{:else if rescue}
+  {@const at = rescue}
+  <div class="no-print">
+    <Notice tone="stop">
+      <b>The browser has lost this shop.</b> It was emptied or damaged; the copy of
+      {dateText(at, 'full')} is still there.
+      {#snippet actions()}
+        <Button next onclick={() => void openCopy(at)}>Open the copy</Button>
+        <Button onclick={() => (rescue = undefined)}>Leave it</Button>
       {/snippet}
     </Notice>
   </div>

@@ -15,7 +15,20 @@ const marks = [
   ['Clear', 'the whole range says yes'],
 ] as const;
 
-export const helpOf: Record<StationId | 'bench', Help> = {
+export const helpOf: Record<StationId | 'bench' | 'shelf', Help> = {
+  shelf: {
+    says: [
+      'Every part of the house in one list: filter it, sort it by its headings, edit it in its line.',
+      'Choose several with their boxes, a whole stretch with Shift: move, price, label, plan, sell or scrap them together.',
+      'What could it become: the nearest complete machines from what nobody has promised, and what each lacks.',
+    ],
+    words: [
+      ['Free', 'on the shelf or in a donor, whoever wants it'],
+      ['Promised', 'planned in a job, kept for one, lent or borrowed'],
+      ['Sell, give away, scrap', 'it leaves the house; the book has a line where money moves'],
+    ],
+    keys: [['Shift + click', 'chooses all between']],
+  },
   bench: {
     says: [
       'Every machine in work stands where hands are next needed, all to one scale.',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Photos from '$lib/photos/Photos.svelte';
   import { dateText } from '$lib/ui/dates.ts';
   import { scaleLinear } from 'd3';
   import { addItems, dropItem } from '$core/shop/items.ts';
@@ -149,6 +150,11 @@
             shopStore.edit('reading dropped', dropItem(view.job.id, 'readings', reading))}
           >Drop</button
         >
+        <Photos
+          place={{ jobId: view.job?.id, about: { of: 'reading', key: reading.at } }}
+          of="the reading of {reading.kind}, {reading.when}"
+          label="Photo"
+        />
       </li>
     {/each}
   </ul>

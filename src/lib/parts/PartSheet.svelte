@@ -6,7 +6,13 @@
   import { isNumberKey, properties, type Property } from '$core/model/properties/index.ts';
   import { firstFigures } from '$core/plan/deciding.ts';
   import { kindName } from '$core/model/types/seats.ts';
-  import { conditions, type Condition, type Loan, type Part } from '$core/model/types/types.ts';
+  import {
+    conditions,
+    countOf,
+    type Condition,
+    type Loan,
+    type Part,
+  } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
@@ -122,6 +128,24 @@
           {#each conditions as condition (condition)}<option>{condition}</option>{/each}
         </select></Field
       >
+      {#if part.kind === 'small'}
+        <Field short label="How many"
+          ><input
+            value={String(countOf(part))}
+            inputmode="numeric"
+            maxlength="4"
+            onchange={(event) => {
+              const count = Number(event.currentTarget.value);
+              if (Number.isInteger(count) && count >= 1)
+                void shopStore.edit('how many', editPart(partId, { count }));
+              else {
+                toast(`${event.currentTarget.value} is no count: 1 to 9999.`, 'stop');
+                event.currentTarget.value = String(countOf(part));
+              }
+            }}
+          /></Field
+        >
+      {/if}
       <MoneyField
         label="Price"
         value={part.price}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Photos from '$lib/photos/Photos.svelte';
   import { recordItems } from '$lib/shop/recordFact.ts';
   import { keepPlugOf } from '$core/edits/plugEdits.ts';
   import { plugIn } from '$core/model/lookup/ownPlugs.ts';
@@ -211,6 +212,11 @@
     <p><Button onclick={onclose}>Back to the sums</Button></p>
   {:else}
     {#if notes.grid && answer}
+      <Photos
+        place={{ partId: supply.part.id, about: { of: 'plug', key: 'mainPlug' } }}
+        of="the plug of {supply.part.name}"
+        label="Photo of the plug"
+      />
       <p class="view"><b>{view}</b> <Button onclick={turn}>Turn it (v)</Button></p>
       <PinGrid
         grid={notes.grid}

@@ -44,8 +44,11 @@
       fault = `How many: 1 to ${MOST}. Kept as typed.`;
     else fault = '';
     if (fault) return;
+    /* Small parts lie in a drawer under one tag. */
+    const together = kind === 'small' && pieces > 1;
     const made = addTwins(
       {
+        ...(together && { count: pieces }),
         kind,
         name: name.trim() || kindName(kind),
         facts,
@@ -53,7 +56,7 @@
         ...(where.trim() && { where: where.trim() }),
         ...(money && { price: money }),
       },
-      pieces,
+      together ? 1 : pieces,
     );
     await shopStore.edit(`${name || kindName(kind)} added`, made.edit);
     onadded(made.tag());

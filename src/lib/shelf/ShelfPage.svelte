@@ -21,7 +21,7 @@
     type ShelfRow,
     type ShelfSort,
   } from '$core/quick/shelf.ts';
-  import { conditions, type Condition, type Kind } from '$core/model/types/types.ts';
+  import { conditions, countOf, type Condition, type Kind } from '$core/model/types/types.ts';
   import { kindName } from '$core/model/types/seats.ts';
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import Stage from '$lib/frame/Stage.svelte';
@@ -306,7 +306,9 @@
           <span role="cell" class="name">
             {#if photo}<span class="thumb"><Picture {photo} label="" small /></span>{/if}
             <button onclick={() => (uiState.sheet = part.id)}
-              >{part.name}<small>{kindName(part.kind)}</small></button
+              >{countOf(part) > 1 ? `${countOf(part)} x ` : ''}{part.name}<small
+                >{kindName(part.kind)}</small
+              ></button
             >
           </span>
           {#if editing === part.id}
@@ -361,7 +363,9 @@
             >
           {/if}
           <span role="cell" class="age">{each.since ? dateText(each.since, 'day') : ''}</span>
-          <span role="cell" class="bound" class:twice={each.wanted.length > 1}>{bound(each)}</span>
+          <span role="cell" class="bound" class:twice={each.wanted.length > countOf(part)}
+            >{bound(each)}</span
+          >
           <span role="cell" class="edit"
             ><button
               aria-pressed={editing === part.id}

@@ -25,6 +25,8 @@ class Bench {
   waiting = $state(0);
   /** Practising on a copy: nothing is stored, simulated instruments may be used. */
   practice = $state(false);
+  /** Nothing was stored when the page opened: a first visit, or the browser lost what it kept. */
+  began = $state(false);
   /** What merging left to be said. */
   questions = $state.raw<Question[]>([]);
   /** ISO time, moved on every half minute: when hands are next needed hangs on it. */
@@ -59,7 +61,8 @@ class Bench {
     });
     setInterval(() => (this.now = new Date().toISOString()), 30_000);
     await this.#store.start();
-    if (this.#store.ready && !this.#store.stored) await this.#firstRun();
+    this.began = this.#store.ready && !this.#store.stored;
+    if (this.began) await this.#firstRun();
     void navigator.storage?.persist?.();
     this.ready = this.#store.ready;
   }

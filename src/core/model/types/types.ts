@@ -54,8 +54,14 @@ export interface Part {
   service?: Service[] | undefined;
   /** Loans that are over. */
   pastLoans?: PastLoan[] | undefined;
+  /** How many alike lie under this tag: small parts alone. One where nothing is said. */
+  count?: number | undefined;
   note?: string | undefined;
 }
+
+/** How many pieces a tag stands for. */
+export const countOf = ({ kind, count }: Pick<Part, 'kind' | 'count'>): number =>
+  kind === 'small' ? (count ?? 1) : 1;
 
 export const serviceSorts = [
   'paste',

@@ -1,5 +1,13 @@
 import * as Comlink from 'comlink';
-import { hashOf, readZip, writeZip, ZipError, type Picture, type ZipRead } from './zipFile.ts';
+import {
+  hashOf,
+  readZip,
+  writeZip,
+  ZipError,
+  type Inside,
+  type Picture,
+  type ZipRead,
+} from './zipFile.ts';
 
 /** Pictures made ready, packed and unpacked beside the page. */
 
@@ -71,10 +79,14 @@ const worker = {
     }
   },
 
-  async zip(document: string, blobs: readonly { hash: string; blob: Blob }[]): Promise<Blob> {
+  async zip(
+    document: string,
+    blobs: readonly { hash: string; blob: Blob }[],
+    inside?: Inside,
+  ): Promise<Blob> {
     const pictures: Picture[] = [];
     for (const { hash, blob } of blobs) pictures.push({ hash, bytes: await bytesOf(blob) });
-    return new Blob([writeZip(document, pictures) as Uint8Array<ArrayBuffer>], {
+    return new Blob([writeZip(document, pictures, inside) as Uint8Array<ArrayBuffer>], {
       type: 'application/zip',
     });
   },

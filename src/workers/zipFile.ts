@@ -6,7 +6,11 @@ import { bytesToHex } from '@noble/hashes/utils.js';
  * A shop with its pictures as one `.zip`: `shop.nutshell.json` and `photos/<hash>.jpg`, each picture once, so that
  * any program opens it. The hash is SHA-256 of the picture's bytes and is checked on reading.
  */
-const DOCUMENT = 'shop.nutshell.json';
+const SHOP = 'shop.nutshell.json';
+/** Model cards travel the same way. */
+const CARDS = 'cards.nutshell.json';
+export type Inside = typeof SHOP | typeof CARDS;
+const isDocument = (name: string): boolean => name === SHOP || name === CARDS;
 const PICTURE = /^photos\/([0-9a-f]{64})\.jpg$/;
 
 export const MOST_DOCUMENT_BYTES = 25_000_000;
@@ -21,8 +25,12 @@ export interface Picture {
 }
 
 /** The bytes of the file; the same document and pictures give the same bytes. */
-export function writeZip(document: string, pictures: readonly Picture[]): Uint8Array {
-  const files: Zippable = { [DOCUMENT]: strToU8(document) };
+export function writeZip(
+  document: string,
+  pictures: readonly Picture[],
+  inside: Inside = SHOP,
+): Uint8Array {
+  const files: Zippable = { [inside]: strToU8(document) };
   for (const { hash, bytes } of [...pictures].sort((a, b) => (a.hash < b.hash ? -1 : 1)))
     files[`photos/${hash}.jpg`] = [bytes, { level: 0 }];
   return zipSync(files, { level: 6, mtime: new Date(1980, 0, 1) });
@@ -44,8 +52,8 @@ export function readZip(bytes: Uint8Array): ZipRead {
   try {
     files = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
-        const most = name === DOCUMENT ? MOST_DOCUMENT_BYTES : MOST_PICTURE_BYTES;
-        if (name !== DOCUMENT && !PICTURE.test(name)) return false;
+        const most = isDocument(name) ? MOST_DOCUMENT_BYTES : MOST_PICTURE_BYTES;
+        if (!isDocument(name) && !PICTURE.test(name)) return false;
         total += originalSize;
         if (originalSize > most || total > MOST_BYTES)
           throw new ZipError(`${name} in it is too large to be meant.`);
@@ -56,8 +64,8 @@ export function readZip(bytes: Uint8Array): ZipRead {
     if (error instanceof ZipError) throw error;
     throw new ZipError('This file is no zip, or it is cut off.');
   }
-  const document = files[DOCUMENT];
-  if (!document) throw new ZipError(`There is no ${DOCUMENT} in it.`);
+  const document = files[SHOP] ?? files[CARDS];
+  if (!document) throw new ZipError(`There is no ${SHOP} in it.`);
   const read: ZipRead = { document: strFromU8(document), pictures: [], spoilt: [] };
   for (const [name, bytes] of Object.entries(files)) {
     const hash = PICTURE.exec(name)?.[1];

@@ -8,6 +8,8 @@ import { agree, combined } from '../../src/core/cards/combine.ts';
 import { differencesOf, disputesOf, takeCards } from '../../src/core/cards/takeCards.ts';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { cardsJsonSchema, readCards, saysCards } from '../../src/core/document/cardsSchema.ts';
+import { addPhotos } from '../../src/core/edits/photoEdits.ts';
+import { readZip, writeZip } from '../../src/workers/zipFile.ts';
 import { checkShop } from '../../src/core/document/read.ts';
 import { takeIn } from '../../src/core/edits/edits.ts';
 import { emptyShop } from '../../src/core/model/types/empty.ts';
@@ -173,6 +175,23 @@ describe('model cards', () => {
         { from: 'b', fact: { text: 'top', how: 'read' } },
       ]),
     ).to.equal(undefined);
+  });
+
+  it('take their pictures along, each once, said to be of that shop', () => {
+    const hash = 'ab'.repeat(32);
+    const picture = { hash, at: NOW, width: 1600, height: 1200, bytes: 90_000, marks: [] };
+    const model = demo.models[0]!;
+    const shot = addPhotos([{ ...picture, modelId: model.id, note: 'inside' }])(demo);
+    const file = readCards(writeCards(cardsOf(shot, [model.id])));
+    expect(file.cards[0]?.photos).to.deep.equal([{ ...picture, note: 'inside' }]);
+    const into = takeCards(file)(emptyShop());
+    expect(into.photos).to.have.length(1);
+    expect(into.photos[0]).to.deep.include({ hash, note: `inside, shop ${demo.name}` });
+    expect(into.photos[0]?.modelId).to.equal(into.models[0]?.id);
+    expect(takeCards(file)(into)).to.equal(into);
+    checkShop(JSON.parse(JSON.stringify(into)));
+    const zip = readZip(writeZip(writeCards(file), [], 'cards.nutshell.json'));
+    expect(saysCards(zip.document)).to.equal(true);
   });
 
   it('do not hand on what was only heard', () => {

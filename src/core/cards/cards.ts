@@ -10,6 +10,7 @@ import { table } from '../units/table.ts';
  * another shop takes in. Who sends it says it; nothing proves it.
  */
 
+const MOST_PHOTOS = 20;
 /** Facts that name pieces of one shop mean nothing in another. */
 const ownAffairs = new Set(['belongsTo']);
 
@@ -18,7 +19,10 @@ export function cardsOf(shop: Shop, modelIds?: readonly string[]): CardFile {
   const cards = shop.models
     .filter(({ id }) => !modelIds || modelIds.includes(id))
     .map((model) => cardOf(shop, model))
-    .filter(({ facts, minutes, faults }) => Object.keys(facts).length > 0 || minutes || faults)
+    .filter(
+      ({ facts, minutes, faults, photos }) =>
+        Object.keys(facts).length > 0 || minutes || faults || photos,
+    )
     .sort((a, b) => (a.id < b.id ? -1 : 1));
   const named = new Set(cards.flatMap(({ facts }) => wordsIn(facts)));
   return {
@@ -54,6 +58,18 @@ function cardOf(shop: Shop, model: Model): Card {
         : [];
     }),
   );
+  const photos = shop.photos
+    .filter(({ modelId }) => modelId === model.id)
+    .map(({ hash, at, width, height, bytes, note, marks }) => ({
+      hash,
+      at,
+      width,
+      height,
+      bytes,
+      marks,
+      ...(note !== undefined && { note }),
+    }))
+    .slice(0, MOST_PHOTOS);
   return {
     id: model.id,
     kind: model.kind,
@@ -61,6 +77,7 @@ function cardOf(shop: Shop, model: Model): Card {
     facts,
     ...(minutes.length > 0 && { minutes }),
     ...(faults.length > 0 && { faults }),
+    ...(photos.length > 0 && { photos }),
   };
 }
 

@@ -2,6 +2,7 @@ import type { Edit } from '../model/types/edit.ts';
 import type { HeardCard } from '../model/types/cardTypes.ts';
 import type { Fact, Facts } from '../model/types/fact.ts';
 import type { Model, OwnPlug, Shop } from '../model/types/types.ts';
+import { addPhotos } from '../edits/photoEdits.ts';
 import { sameContent } from '../shop/items.ts';
 import { table } from '../units/table.ts';
 import type { Card, CardFile } from '../model/types/cardFile.ts';
@@ -75,9 +76,19 @@ export const takeCards =
       if (known && sameContent(known, next)) continue;
       models = known ? models.map((each) => (each === known ? next : each)) : [...models, next];
     }
-    return models === shop.models && plugs.fresh.length === 0
-      ? shop
-      : { ...shop, models, plugs: [...shop.plugs, ...plugs.fresh] };
+    const taken =
+      models === shop.models && plugs.fresh.length === 0
+        ? shop
+        : { ...shop, models, plugs: [...shop.plugs, ...plugs.fresh] };
+    const photos = file.cards.flatMap((card) => {
+      const modelId = modelFor(taken, card)?.id;
+      return (card.photos ?? []).map((photo) => ({
+        ...photo,
+        modelId,
+        note: [photo.note, `shop ${file.shop}`].filter(Boolean).join(', '),
+      }));
+    });
+    return photos.length > 0 ? addPhotos(photos)(taken) : taken;
   };
 
 /** Where what a file says cannot be true together with what stands here. */

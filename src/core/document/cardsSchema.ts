@@ -7,6 +7,7 @@ import { cardBody } from './cardFields.ts';
 import { factDefinitions } from './factFields.ts';
 import { id, shape, words } from './fields.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
+import { pictureFields } from './photoSchema.ts';
 import { ShopFileError } from './read.ts';
 
 /** The file of model cards: its shape, and reading it. */
@@ -23,6 +24,7 @@ const cardsSchema = shape({
         .required(),
       name: words(),
       ...cardBody,
+      photos: array(shape(pictureFields).required()).max(20).optional(),
     }).required(),
   )
     .max(2000)

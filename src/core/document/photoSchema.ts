@@ -9,23 +9,13 @@ const pixels = () => number().integer().min(1).max(20_000).required();
 
 export const HASH = /^[0-9a-f]{64}$/;
 
-export const photoSchema = shape({
-  id: id(),
+/** What a picture is, wherever it hangs. */
+export const pictureFields = {
   hash: string().matches(HASH, '${path} is no hash of a picture').required(),
   at: time().required(),
   width: pixels(),
   height: pixels(),
   bytes: number().integer().min(1).max(50_000_000).required(),
-  when: string().oneOf(['before', 'after']).optional(),
-  jobId: id().optional(),
-  machineId: id().optional(),
-  partId: id().optional(),
-  about: shape({
-    of: string()
-      .oneOf([...photoSubjects])
-      .required(),
-    key: words(),
-  }).optional(),
   note: optionalWords(),
   marks: array(
     shape({
@@ -39,4 +29,20 @@ export const photoSchema = shape({
   )
     .max(100)
     .required(),
+};
+
+export const photoSchema = shape({
+  id: id(),
+  ...pictureFields,
+  when: string().oneOf(['before', 'after']).optional(),
+  jobId: id().optional(),
+  machineId: id().optional(),
+  partId: id().optional(),
+  modelId: id().optional(),
+  about: shape({
+    of: string()
+      .oneOf([...photoSubjects])
+      .required(),
+    key: words(),
+  }).optional(),
 });

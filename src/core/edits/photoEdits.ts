@@ -32,6 +32,7 @@ const samePlace = (a: Omit<Photo, 'id'>, b: Omit<Photo, 'id'>): boolean =>
   a.jobId === b.jobId &&
   a.machineId === b.machineId &&
   a.partId === b.partId &&
+  a.modelId === b.modelId &&
   a.about?.of === b.about?.of &&
   a.about?.key === b.about?.key;
 

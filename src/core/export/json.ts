@@ -74,6 +74,7 @@ export function jobShop(shop: Shop, job: Job, withCustomer = false): Shop {
         photo.jobId === job.id ||
         (photo.jobId === undefined &&
           ((photo.partId !== undefined && partIds.has(photo.partId)) ||
+            (photo.modelId !== undefined && modelIds.has(photo.modelId)) ||
             machines.some((machine) => machine.id === photo.machineId))),
     ),
   };

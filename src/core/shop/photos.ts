@@ -5,6 +5,7 @@ export interface PhotoPlace {
   jobId?: string | undefined;
   machineId?: string | undefined;
   partId?: string | undefined;
+  modelId?: string | undefined;
   about?: PhotoSubject | undefined;
 }
 
@@ -16,6 +17,7 @@ export const photosAt = (shop: Shop, place: PhotoPlace): Photo[] =>
         photo.jobId === place.jobId &&
         photo.machineId === place.machineId &&
         photo.partId === place.partId &&
+        photo.modelId === place.modelId &&
         photo.about?.of === place.about?.of &&
         photo.about?.key === place.about?.key,
     )

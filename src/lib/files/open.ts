@@ -16,15 +16,18 @@ const MOST_ZIP_BYTES = 1_500_000_000;
  */
 export async function readFile(file: File): Promise<void> {
   try {
-    if (!(await isZip(file)) && file.size <= MOST_FILE_BYTES) {
-      const { readCards, saysCards } = await import('$core/document/cardsSchema.ts');
-      const text = await file.text();
-      if (saysCards(text)) {
-        uiState.cards = { file: file.name, cards: readCards(text) };
-        return;
-      }
+    const unpacked = await unpack(file);
+    const { readCards, saysCards } = await import('$core/document/cardsSchema.ts');
+    if (saysCards(unpacked.text)) {
+      const cards = readCards(unpacked.text);
+      await keepPictures(
+        unpacked,
+        cards.cards.flatMap(({ photos }) => (photos ?? []).map(({ hash }) => hash)),
+      );
+      uiState.cards = { file: file.name, cards };
+      return;
     }
-    const shop = await shopIn(file);
+    const shop = await shopIn(unpacked);
     const { jobs, machines, parts } = shopStore.shop;
     if (jobs.length + machines.length + parts.length > 0) {
       uiState.opening = { file: file.name, shop };
@@ -42,7 +45,7 @@ export async function readFile(file: File): Promise<void> {
 /** The shop a file holds; undefined where it is refused, which is said. */
 export async function shopOf(file: File): Promise<Shop | undefined> {
   try {
-    return await shopIn(file);
+    return await shopIn(await unpack(file));
   } catch (error) {
     if (!(error instanceof ShopFileError)) throw error;
     toast(`${file.name} was not opened: ${error.message}`, 'stop');
@@ -50,50 +53,64 @@ export async function shopOf(file: File): Promise<Shop | undefined> {
   }
 }
 
-/** The shop a file holds; its pictures are laid into the browser's store. Throws ShopFileError. */
-async function shopIn(file: File): Promise<Shop> {
+interface Unpacked {
+  text: string;
+  zipped: boolean;
+  pictures: readonly { hash: string; blob: Blob }[];
+  /** How many pictures in the file are not what they say. */
+  spoilt: number;
+}
+
+/** The document in a file, and the pictures beside it. Throws ShopFileError. */
+async function unpack(file: File): Promise<Unpacked> {
   const zipped = await isZip(file);
   if (file.size > (zipped ? MOST_ZIP_BYTES : MOST_FILE_BYTES))
     throw new ShopFileError(`The file is larger than ${zipped ? '1.5 GB' : '25 MB'}.`);
-  if (!zipped) {
-    const shop = readShop(await file.text());
-    await sayMissing(shop, 'A plain file has no pictures: open the .zip beside it to get them.');
-    return shop;
-  }
+  if (!zipped) return { text: await file.text(), zipped, pictures: [], spoilt: 0 };
   const read = await photosWorker().unzip(file);
   if ('fault' in read) throw new ShopFileError(read.fault);
-  const shop = readShop(read.document);
-  const wanted = new Set(picturesWanted(shop));
+  return { text: read.document, zipped, pictures: read.pictures, spoilt: read.spoilt.length };
+}
+
+/** The shop in a file; its pictures are laid into the browser's store. Throws ShopFileError. */
+async function shopIn(unpacked: Unpacked): Promise<Shop> {
+  const shop = readShop(unpacked.text);
+  await keepPictures(unpacked, picturesWanted(shop));
+  return shop;
+}
+
+/** Keeps what is wanted and not here yet; says what is missing then. */
+async function keepPictures(
+  { pictures, zipped, spoilt }: Unpacked,
+  hashes: readonly string[],
+): Promise<void> {
+  const wanted = new Set(hashes);
   let stored = true;
-  for (const { hash, blob } of read.pictures) {
+  let bad = spoilt;
+  for (const { hash, blob } of pictures) {
     if (!wanted.has(hash) || (await hasPicture(hash))) continue;
     const small = await photosWorker().small(blob);
     if (small) stored = (await keepPicture(hash, blob, small)) && stored;
-    else read.spoilt.push(hash);
+    else bad += 1;
   }
   if (!stored)
     toast(
       'The browser has no room for all pictures: some are kept until this page is closed.',
       'stop',
     );
-  await sayMissing(
-    shop,
-    read.spoilt.length > 0
-      ? `${read.spoilt.length} in the file are spoilt.`
-      : 'They are not in the file.',
-  );
-  return shop;
+  const here = await Promise.all([...wanted].map(hasPicture));
+  const missing = here.filter((is) => !is).length;
+  if (missing === 0) return;
+  const why = !zipped
+    ? 'A plain file has no pictures: open the .zip beside it to get them.'
+    : bad > 0
+      ? `${bad} in the file are spoilt.`
+      : 'They are not in the file.';
+  toast(`${missing} of ${wanted.size} pictures are missing. ${why}`);
 }
 
 /** A zip begins with PK, whatever it is called. */
 async function isZip(file: File): Promise<boolean> {
   const [p, k] = new Uint8Array(await file.slice(0, 2).arrayBuffer());
   return p === 0x50 && k === 0x4b;
-}
-
-async function sayMissing(shop: Shop, why: string): Promise<void> {
-  const wanted = picturesWanted(shop);
-  const here = await Promise.all(wanted.map(hasPicture));
-  const missing = here.filter((is) => !is).length;
-  if (missing > 0) toast(`${missing} of ${wanted.length} pictures are missing. ${why}`);
 }

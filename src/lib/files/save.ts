@@ -65,7 +65,19 @@ export async function exportCards(modelIds?: readonly string[]): Promise<void> {
     return;
   }
   const name = modelIds?.length === 1 ? (file.cards[0]?.id ?? 'model') : slug(shopStore.shop.name);
-  saveFile(`${name}.cards.json`, writeCards(file), 'application/json');
+  const wanted = [
+    ...new Set(file.cards.flatMap((card) => (card.photos ?? []).map(({ hash }) => hash))),
+  ];
+  if (wanted.length === 0) {
+    saveFile(`${name}.cards.json`, writeCards(file), 'application/json');
+    return;
+  }
+  const { photosWorker } = await import('../photos/photoWork.ts');
+  const { picturesOf } = await import('../photos/pictures.ts');
+  saveBlob(
+    `${name}.cards.zip`,
+    await photosWorker().zip(writeCards(file), await picturesOf(wanted), 'cards.nutshell.json'),
+  );
 }
 
 /** One job with its photos; whose machine it is goes out only where that is wished. */

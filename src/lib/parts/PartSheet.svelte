@@ -234,6 +234,7 @@
     {/if}
     {#if model}
       <p class="cards">
+        <Photos place={{ modelId: model.id }} of={model.name} label="Photo for all of its kind" />
         <Button quiet onclick={() => void exportCards([model.id])}>Card of this model</Button>
         {#each model.cards ?? [] as card (card.from)}
           <span>

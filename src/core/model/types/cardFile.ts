@@ -1,5 +1,5 @@
 import type { CardBody } from './cardTypes.ts';
-import type { Kind, OwnPlug } from './types.ts';
+import type { Kind, OwnPlug, Photo } from './types.ts';
 
 export const CARDS_FORMAT = 'nutshell-swap-cards';
 export const CARDS_VERSION = 1;
@@ -9,7 +9,14 @@ export interface Card extends CardBody {
   id: string;
   kind: Kind | 'machine';
   name: string;
+  /** Pictures of it; the files lie beside in the zip. */
+  photos?: CardPhoto[] | undefined;
 }
+
+export type CardPhoto = Pick<
+  Photo,
+  'hash' | 'at' | 'width' | 'height' | 'bytes' | 'note' | 'marks'
+>;
 
 export interface CardFile {
   format: typeof CARDS_FORMAT;

@@ -34,6 +34,8 @@ export interface Photo {
   jobId?: string | undefined;
   machineId?: string | undefined;
   partId?: string | undefined;
+  /** Of a model: true of every piece of its kind. */
+  modelId?: string | undefined;
   about?: PhotoSubject | undefined;
   note?: string | undefined;
   marks: PhotoMark[];

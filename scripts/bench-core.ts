@@ -12,6 +12,11 @@ import { classOf, identify } from '../src/core/plugs/identify/index.ts';
 import { hiddenPlug, session } from '../tests/helpers/hidden.ts';
 import { random, simulated } from '../tests/helpers/boards.ts';
 import { madeProblem } from '../tests/helpers/problems.ts';
+import { largeShop } from '../tests/helpers/largeShop.ts';
+import { editPart } from '../src/core/edits/edits.ts';
+import { writeShop } from '../src/core/export/json.ts';
+import { mergeCopies } from '../src/core/merge/merge.ts';
+import { edited, newVersions } from '../src/core/merge/write.ts';
 import { emptyJob, emptyShop } from '../src/core/model/types/empty.ts';
 import type { Facts } from '../src/core/model/types/fact.ts';
 import { kindOfSeat } from '../src/core/model/types/seats.ts';
@@ -183,6 +188,27 @@ const outside = existsSync('/usr/bin/ngspice')
   ? timed(3, () => spice(deckOf(largeNet), ['v(n1)']))
   : undefined;
 
+/** Two copies of a large shop, each with an edit of its own; and what versions add to a file. */
+const large = { shop: largeShop(10_000, 300), versions: newVersions('bench') };
+const [ours, theirs] = ['A01', 'A02'].map((id, at) =>
+  edited(large, editPart(id, { note: 'x' })(large.shop), at ? 'mira' : 'kato'),
+);
+const mergeMs = ours && theirs ? timed(5, () => mergeCopies(ours, theirs)) : NaN;
+const demoCopy = { shop: demoShop('2026-01-01T12:00:00.000Z'), versions: newVersions('bench') };
+const bare = writeShop(demoCopy.shop).length;
+const worked = Array.from({ length: 400 }, (_, i) => i).reduce((copy, i) => {
+  const part = copy.shop.parts[i % copy.shop.parts.length];
+  return part
+    ? edited(
+        copy,
+        editPart(part.id, i % 2 ? { note: `n${i}` } : { where: `w${i}` })(copy.shop),
+        'kato',
+      )
+    : copy;
+}, demoCopy);
+const grown =
+  writeShop({ ...worked.shop, versions: worked.versions }).length - writeShop(worked.shop).length;
+
 const plain = (n: number) => String(n).replace(/\B(?=(\d{3})+$)/g, ' ');
 
 console.log(
@@ -260,6 +286,18 @@ console.log(
       wanted: `under ${wanted} ms`,
       met: ms < wanted,
     })),
+    {
+      what: 'merge of two copies of 10 000 parts and 300 jobs, Node',
+      figure: `${mergeMs.toFixed(0)} ms`,
+      wanted: 'for comparison',
+      met: true,
+    },
+    {
+      what: `bytes a shop’s file grows by through 400 edits (${plain(bare)} before)`,
+      figure: `${((grown / bare) * 100).toFixed(0)} %`,
+      wanted: 'at most 15 %',
+      met: grown / bare <= 0.15,
+    },
     {
       what: `all checks, a job of ${parts} parts, ${findings} sums, Node`,
       figure: `${median.toFixed(2)} ms`,

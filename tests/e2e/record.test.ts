@@ -303,3 +303,74 @@ describe('letters of the browser', () => {
     }
   });
 });
+
+describe('model cards', () => {
+  it('go out of a part’s sheet and come into another shop as typed by this one', async () => {
+    const [giver, taker]: Shop[] = [await openShop('/shelf'), await openShop('/')];
+    if (!giver || !taker) throw new Error('no shops');
+    const { page } = giver;
+    const modelled = await page.evaluate(
+      () =>
+        new Promise<Part | undefined>((resolve) => {
+          const open = indexedDB.open('nutshell-swap');
+          open.onsuccess = () => {
+            const all = open.result.transaction('parts').objectStore('parts').getAll();
+            all.onsuccess = () =>
+              resolve(
+                (all.result as Part[]).find(({ modelId, kind }) => modelId && kind === 'case'),
+              );
+          };
+        }),
+    );
+    await page.getByLabel('Where').first().selectOption('all');
+    await page.getByLabel('Search', { exact: true }).fill(modelled?.id ?? '');
+    await page
+      .getByRole('button', { name: modelled?.name ?? '' })
+      .first()
+      .click();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Card of this model' }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.match(/\.cards\.json$/);
+    const text = readFileSync(await download.path(), 'utf8');
+    expect(text).to.contain('nutshell-swap-cards').and.not.to.contain('"jobs"');
+
+    await taker.page.getByRole('button', { name: 'Start my own shop' }).click();
+    const dialog = taker.page.getByRole('dialog', { name: 'Start my own shop' });
+    await retype(dialog.getByLabel('Name'), 'Dockside');
+    await retype(dialog.getByLabel('Currency'), 'eur');
+    await dialog.getByRole('button', { name: 'Open my shop' }).click();
+    await taker.page.getByText('Dockside').first().waitFor();
+    await taker.page
+      .locator('input[type=file]')
+      .first()
+      .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await taker.page.getByText('It counts as typed by them').waitFor();
+    await taker.page.getByRole('button', { name: 'Take them in' }).click();
+    await taker.page.getByText(/Taken in: 1 of/).waitFor();
+    await taker.page
+      .locator('input[type=file]')
+      .first()
+      .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await taker.page.getByText('All of it is known here').waitFor();
+    for (const shop of [giver, taker]) {
+      expect(shop.complaints).to.deep.equal([]);
+      await shop.context.close();
+    }
+  });
+});
+
+describe('the customer’s sheet on paper', () => {
+  for (const format of ['A4', 'Letter'] as const)
+    it(`takes one page of ${format}, for every job of the demo`, async () => {
+      const shop = await openShop('/job/14/hand-over#customer');
+      for (const id of ['14', '15', '5', '9', '11', '19']) {
+        await visit(shop.page, `/job/${id}/hand-over#customer`);
+        await shop.page.getByRole('heading', { name: 'What it is now' }).waitFor();
+        const pdf = (await shop.page.pdf({ format })).toString('latin1');
+        expect((pdf.match(/\/Type\s*\/Page\b/g) ?? []).length, id).to.equal(1);
+      }
+      await shop.context.close();
+    });
+});

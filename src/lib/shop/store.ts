@@ -468,10 +468,19 @@ export class ShopStore {
     });
   }
 
-  /** Merges a copy of this shop that was edited apart. Throws RangeError where it is a copy of another. */
+  /**
+   * Merges a copy of this shop that was edited apart. Throws RangeError where it is a copy of another, ShopFileError
+   * where what comes of it is no shop.
+   */
   async merge(label: string, other: Copy): Promise<void> {
     const { mergeCopies } = await import('$core/merge/merge.ts');
-    await this.lay(label, (here) => mergeCopies(here, other));
+    const { checkShop } = await import('$core/document/read.ts');
+    await this.lay(label, (here) => {
+      const { shop, versions } = mergeCopies(here, other);
+      /* What lay among the deleted ones, or beside what stands, was not looked at when the file was read. */
+      const { versions: _, ...checked } = checkShop(shop);
+      return { shop: checked, versions };
+    });
   }
 
   /** What merging left to be said, as things stand. */

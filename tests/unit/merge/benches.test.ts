@@ -143,6 +143,30 @@ describe('two benches with stores of their own', () => {
       expect(() => readShop(text.replace(from, to))).to.throw(/versions/);
     }
     expect(text).to.match(/"wrote": \{/);
+    /* A record that cannot be, among the deleted ones of the file: it would come back by an edit here. */
+    const [, mira] = await two();
+    const gone = await bench();
+    const base = copyIn(await fileOf(mira));
+    await gone.lay('opened', () => base);
+    await mira.edit('deleted', deleteParts(['H02']));
+    await gone.edit('note', note('H02', 'hums'));
+    const theirs = copyIn(await fileOf(mira));
+    const bent = {
+      ...theirs,
+      versions: {
+        ...theirs.versions,
+        gone: theirs.versions.gone.map((each) => ({
+          ...each,
+          record: { ...each.record, kind: 'engine' },
+          version: { ...each.version, wrote: { kind: 'zz.99999' } },
+        })),
+      },
+    };
+    const before = await fileOf(gone);
+    let why: unknown;
+    await gone.merge('merged', bent as never).catch((error: unknown) => (why = error));
+    expect(String(why)).to.contain('kind');
+    expect(await fileOf(gone)).to.equal(before);
     const other = await bench();
     await other.edit('demo', () => demo);
     await other.edit('note', note('A01', 'x'));

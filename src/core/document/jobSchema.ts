@@ -35,6 +35,7 @@ export const jobSchema = shape({
   ).required(),
   machineId: id().optional(),
   budget: money(),
+  deadline: time().optional(),
   changes: array(
     shape({
       seat: seat(),

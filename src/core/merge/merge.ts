@@ -25,7 +25,8 @@ import {
   type Slots,
 } from './slots.ts';
 
-import { keyOf, shopOf, statesOf, valueAt, type State, type States } from './states.ts';
+import { keyOf } from './names.ts';
+import { shopOf, statesOf, valueAt, type State, type States } from './states.ts';
 import { KEPT, tidy } from './stamp.ts';
 
 /**

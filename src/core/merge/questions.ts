@@ -9,7 +9,7 @@ import { benchOf, knows } from './dots.ts';
 import type { Copy } from './merge.ts';
 import { renamedRecord, type Rename } from './references.ts';
 import { dotOf, plainVersion, slotsOf, withSlot, type Bag } from './slots.ts';
-import { keyOf, nameOf } from './states.ts';
+import { keyOf, nameOf } from './names.ts';
 
 /** What merging cannot know and somebody has to say. Answers are edits: they travel, and nobody is asked twice. */
 

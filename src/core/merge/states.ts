@@ -3,6 +3,7 @@ import { headOf } from '../edits/changes.ts';
 import { collections, type Collection } from '../model/types/collections.ts';
 import type { Shop } from '../model/types/types.ts';
 import { benchOf, BEGINNING, byDot } from './dots.ts';
+import { keyOf, nameOf } from './names.ts';
 import { renamedRecord, type Rename } from './references.ts';
 import { keySlot, listOf, plainVersion, slotsOf, withSlot, type Bag } from './slots.ts';
 import { tidy } from './stamp.ts';
@@ -25,13 +26,6 @@ export interface State {
 }
 
 export type States = Map<string, State>;
-
-export const keyOf = (list: Collection | 'head', id: string): string =>
-  list === 'head' ? 'head' : `${list}/${id}`;
-
-/** Models are known by their own name on every bench: two of one name are one. */
-export const nameOf = (list: Collection, id: string, version: RecordVersion): string =>
-  list === 'models' || version.made === BEGINNING ? id : `~${version.made}`;
 
 /** What bears its tag on a label. */
 const labelled: ReadonlySet<Collection> = new Set<Collection>(['machines', 'parts', 'jobs']);

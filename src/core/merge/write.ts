@@ -6,7 +6,7 @@ import { table } from '../units/table.ts';
 import { nextNumber } from './dots.ts';
 import type { Copy } from './merge.ts';
 import { plainVersion } from './slots.ts';
-import { keyOf, nameOf } from './states.ts';
+import { keyOf, nameOf } from './names.ts';
 import { keptOn, stamped } from './stamp.ts';
 
 /** Keeping versions: what an edit at this bench did, record by record. */

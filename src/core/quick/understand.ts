@@ -11,6 +11,7 @@ import { scanWords, type Understood, type Word } from './line/understood.ts';
 import { asAboutPart } from './readings/aboutPart.ts';
 import { asAdd, asSet } from './readings/add.ts';
 import { asPlugs } from './readings/askPlugs.ts';
+import { asDates } from './readings/dates.ts';
 import { asFind } from './readings/find.ts';
 import { asLead, asNote, asPlaceAsked } from './readings/lead.ts';
 import { asEnough, asFitsHere, asNeeds, asPartFits } from './readings/ofJob.ts';
@@ -52,6 +53,7 @@ function read(shop: Shop, phrase: Phrase, place: Place): Understood | undefined 
   return (
     asMove(shop, text) ??
     asEntry(shop, text) ??
+    asDates(shop, text, place) ??
     asNote(shop, text, place) ??
     asLead(text, shop) ??
     asPartFits(shop, phrase, place) ??

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { clockOf, dateText } from '$lib/ui/dates.ts';
   import { tick } from 'svelte';
   import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
   import type { Understood } from '$core/quick/line/understood.ts';
@@ -19,7 +20,11 @@
   let text = $state('');
   let input = $state<HTMLInputElement>();
   const lit = $derived(litQuestion(view));
-  const place = $derived({ property: lit?.property, plan: view?.plan });
+  const place = $derived({
+    property: lit?.property,
+    plan: view?.plan,
+    clock: clockOf(shopStore.now),
+  });
   type Reader = typeof import('$core/quick/understand.ts');
   let understand = $state.raw<Reader['understand']>();
   let reader: Promise<Reader> | undefined;
@@ -51,7 +56,15 @@
     }
     if (understood.kind === 'find')
       return understood.parts.length === 1 ? `${understood.say} · Enter opens it` : understood.say;
-    return `${understood.say} · Enter`;
+    const when =
+      understood.kind === 'wait'
+        ? `, until ${dateText(understood.until, 'dayTime')}`
+        : understood.kind === 'due'
+          ? ` ${dateText(understood.due, 'day')}`
+          : understood.kind === 'deadline' && understood.deadline
+            ? `, ${dateText(understood.deadline, 'dayTime')}`
+            : '';
+    return `${understood.say}${when} · Enter`;
   });
   const hint = $derived(
     uiState.laying !== undefined

@@ -2,7 +2,7 @@ import { goto } from '$app/navigation';
 import { resolve } from '$app/paths';
 import { movePart, writeEntry } from '$core/edits/ledgerEdits.ts';
 import type { Draft } from '$core/quick/book.ts';
-import { editPart, newJob, newPart, putPart, tickStep } from '$core/edits/edits.ts';
+import { editJob, editPart, newJob, newPart, putPart, tickStep } from '$core/edits/edits.ts';
 import { deletePart, noteJob, noteMachine, notePart, whyKept } from '$core/edits/partEdits.ts';
 import { addItems } from '$core/shop/items.ts';
 import { indexOf } from '$core/model/lookup/lookup.ts';
@@ -23,6 +23,7 @@ import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
 import { uiState, type QuickPrinted } from '$lib/shop/uiState.svelte.ts';
+import { dateText } from '$lib/ui/dates.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';
 
 /** Does what the entry line understood. Returns false when there was nothing to do. */
@@ -110,6 +111,30 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
       toast(`${understood.say}.`, 'plain', undoNow);
       return true;
     }
+    case 'wait': {
+      const { jobId, why, until } = understood;
+      void shopStore.edit(`wait: ${why}`, addItems(jobId, 'waits', [{ why, until }]));
+      toast(`${understood.say}, until ${dateText(until, 'dayTime')}.`, 'plain', undoNow);
+      return true;
+    }
+    case 'due':
+      void shopStore.edit(
+        `${understood.partId} comes`,
+        editPart(understood.partId, { due: understood.due }),
+      );
+      toast(`${understood.say} ${dateText(understood.due, 'day')}.`, 'plain', undoNow);
+      return true;
+    case 'deadline': {
+      const { jobId, deadline } = understood;
+      void shopStore.edit('the deadline', editJob(jobId, { deadline }));
+      const when = deadline ? `, ${dateText(deadline, 'dayTime')}` : '';
+      toast(`${understood.say}${when}.`, 'plain', undoNow);
+      return true;
+    }
+    case 'budget':
+      void shopStore.edit('the budget', editJob(understood.jobId, { budget: understood.budget }));
+      toast(`${understood.say}.`, 'plain', undoNow);
+      return true;
     case 'nothing':
       return false;
   }

@@ -1,6 +1,3 @@
-import Papa from 'papaparse';
-import { bookTable, journal } from '$core/export/journal.ts';
-import { partsTable } from '$core/export/partsTable.ts';
 import { jobShop, writeShop } from '$core/export/json.ts';
 import { planOf } from '$core/plan/planOf.ts';
 import { picturesWanted } from '$core/shop/photos.ts';
@@ -95,23 +92,26 @@ export function saveJob(shop: Shop, job: Job, withCustomer = false): void {
   );
 }
 
-/** Rows are defused in the core; the package only quotes them. */
-export function partsCsv(shop: Shop, job: Job): string {
+/** Rows are defused in the core; the package only quotes them. Both come with the first table that is wanted. */
+async function csv(rows: readonly (readonly unknown[])[]): Promise<string> {
+  const { default: Papa } = await import('papaparse');
+  return Papa.unparse(rows as unknown[][], { newline: '\r\n' });
+}
+
+export async function saveParts(shop: Shop, job: Job): Promise<void> {
+  const { partsTable } = await import('$core/export/partsTable.ts');
   const plan = planOf(shop, job);
   const parts = [...plan.seats.map((placed) => placed.part), ...plan.goes.map((gone) => gone.part)];
-  return Papa.unparse(partsTable(shop, parts), { newline: '\r\n' });
+  saveFile(`job-${job.id}-parts.csv`, await csv(partsTable(shop, parts)), 'text/csv');
 }
 
-export function saveParts(shop: Shop, job: Job): void {
-  saveFile(`job-${job.id}-parts.csv`, partsCsv(shop, job), 'text/csv');
-}
-
-export function saveBook(shop: Shop): void {
-  const text = Papa.unparse(bookTable(shop), { newline: '\r\n' });
-  saveFile(`${slug(shop.name)}-book.csv`, text, 'text/csv');
+export async function saveBook(shop: Shop): Promise<void> {
+  const { bookTable } = await import('$core/export/journal.ts');
+  saveFile(`${slug(shop.name)}-book.csv`, await csv(bookTable(shop)), 'text/csv');
 }
 
 /** A plain-text journal of double entries, as the usual bookkeeping programs of the command line read it. */
-export function saveJournal(shop: Shop): void {
+export async function saveJournal(shop: Shop): Promise<void> {
+  const { journal } = await import('$core/export/journal.ts');
   saveFile(`${slug(shop.name)}.journal`, journal(shop), 'text/plain');
 }

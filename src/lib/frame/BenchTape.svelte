@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { weekdayText } from '$lib/ui/dates.ts';
+  import { toDeadline } from '$core/order/deadline.ts';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { dateText, weekdayText } from '$lib/ui/dates.ts';
   import { buyLine } from '$core/edits/tripEdits.ts';
   import type { Standing } from '$core/shop/standing.ts';
   import { loansOf } from '$core/shop/loans.ts';
@@ -41,6 +43,15 @@
     buying = undefined;
     fault = '';
   }
+  /** Jobs with a deadline, the next one first. */
+  const promised = $derived(
+    open
+      .flatMap(({ job, hands, progress }) => {
+        const standing = toDeadline(job, progress.minutesLeft, hands, shopStore.now);
+        return standing ? [{ job, standing }] : [];
+      })
+      .sort((a, b) => ((a.job.deadline ?? '') < (b.job.deadline ?? '') ? -1 : 1)),
+  );
   /** Parts wanted twice, each once. */
   const conflicts = $derived([
     ...new Map(
@@ -81,6 +92,18 @@
       </div>
     </dl>
   </section>
+  {#if promised.length > 0}
+    <section>
+      <h3>Promised</h3>
+      {#each promised as { job, standing } (job.id)}
+        <p class="promised">
+          <Mark mark={standing.mark} size={16} />
+          <b class="figure">{job.id}</b>
+          {dateText(job.deadline ?? '', 'dayTime')}: {standing.say}
+        </p>
+      {/each}
+    </section>
+  {/if}
   <section>
     <h3>Shopping list</h3>
     <div class="trip">
@@ -173,6 +196,10 @@
 </Tape>
 
 <style>
+  .promised {
+    margin: 2px 0;
+    font-size: 15px;
+  }
   .late {
     color: var(--stop);
     font-weight: 700;

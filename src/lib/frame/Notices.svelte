@@ -4,7 +4,7 @@
   import { exportShop } from '$lib/files/save.ts';
   import { daysUnkept, REMIND_DAYS } from '$core/shop/copies.ts';
   import { dateText } from '$lib/ui/dates.ts';
-  import { copyOf, keepCopies, keptCopies } from '$lib/files/copies.ts';
+
   import { keptState, watchEdits } from '$lib/files/kept.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Notice from '$lib/ui/Notice.svelte';
@@ -18,9 +18,12 @@
   let rescue = $state<string | undefined>(undefined);
   $effect(() => {
     if (!shopStore.ready || !shopStore.began) return;
-    void keptCopies().then(([newest]) => (rescue = newest?.at));
+    void import('$lib/files/copies.ts')
+      .then(({ keptCopies }) => keptCopies())
+      .then(([newest]) => (rescue = newest?.at));
   });
   async function openCopy(at: string): Promise<void> {
+    const { copyOf } = await import('$lib/files/copies.ts');
     const file = await copyOf(at);
     const { shopOf } = await import('$lib/files/open.ts');
     const shop = file && (await shopOf(file));
@@ -30,7 +33,17 @@
   }
 
   watchEdits();
-  $effect(() => keepCopies());
+  /* Copies are looked after once the page has settled. */
+  $effect(() => {
+    let over: (() => void) | undefined;
+    const soon = setTimeout(() => {
+      void import('$lib/files/copies.ts').then(({ keepCopies }) => (over = keepCopies()));
+    }, 5000);
+    return () => {
+      clearTimeout(soon);
+      over?.();
+    };
+  });
 
   $effect(() => {
     const check = () => {

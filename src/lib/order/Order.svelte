@@ -12,6 +12,7 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import WaitsAndDates from './WaitsAndDates.svelte';
   import Photos from '$lib/photos/Photos.svelte';
 
   const { view }: { view: JobView } = $props();
@@ -121,6 +122,15 @@
       {stops === 1 ? 'sum says' : 'sums say'} Stop. Settle {stops === 1 ? 'it' : 'them'} before the first
       screw.
     </p>
+  {/if}
+  {#if job}
+    <WaitsAndDates
+      {job}
+      minutesLeft={standing.minutesLeft}
+      due={(view.plan?.seats ?? []).flatMap(({ state, part }) =>
+        state === 'comes' && part.place === 'buy' ? [part.due] : [],
+      )}
+    />
   {/if}
   <ol>
     {#each view.steps as step (step.id)}

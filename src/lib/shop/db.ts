@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import { headOf, type Head, type RecordChange } from '$core/edits/changes.ts';
 import type { Stamps } from '$core/merge/write.ts';
-import { keyOf, nameOf } from '$core/merge/states.ts';
+import { keyOf, nameOf } from '$core/merge/names.ts';
 import { collections, type Collection } from '$core/model/types/collections.ts';
 import type { Gone, RecordVersion, Versions } from '$core/model/types/versionTypes.ts';
 import { emptyShop } from '$core/model/types/empty.ts';

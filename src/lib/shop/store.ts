@@ -11,7 +11,7 @@ import type { Shop } from '$core/model/types/types.ts';
 import type { Copy } from '$core/merge/merge.ts';
 import type { Answer, Question } from '$core/merge/questions.ts';
 import { keptOn, settled, tidy } from '$core/merge/stamp.ts';
-import { keyOf } from '$core/merge/states.ts';
+import { keyOf } from '$core/merge/names.ts';
 import { stampChanges, type Stamps } from '$core/merge/write.ts';
 import { nextNumber } from '$core/merge/dots.ts';
 import { plainVersion } from '$core/merge/slots.ts';

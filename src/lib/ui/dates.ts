@@ -52,3 +52,9 @@ export function weekdayText(iso: string): string {
   const weekday = new Intl.DateTimeFormat(locale(), { weekday: 'short' }).format(time);
   return `${weekday} ${time.getDate()}`;
 }
+
+/** The bench's clock: its time, and how far it is ahead of UTC here and then. */
+export const clockOf = (now: string): { now: string; ahead: number } => ({
+  now,
+  ahead: -new Date(now).getTimezoneOffset(),
+});

@@ -152,6 +152,8 @@ export interface Job {
   requirements: Requirement[];
   machineId?: string | undefined;
   budget?: Money | undefined;
+  /** ISO time it is promised for. */
+  deadline?: string | undefined;
   changes: Change[];
   /** Remedies that are applied. */
   applied: RemedyValue[];

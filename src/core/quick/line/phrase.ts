@@ -1,3 +1,4 @@
+import type { Clock } from '../../units/when.ts';
 import type { Finding } from '../../findings/finding.ts';
 import type { Plan } from '../../model/lookup/plan.ts';
 import type { Property } from '../../model/properties/index.ts';
@@ -28,6 +29,8 @@ export type SumReader = (phrase: Phrase) => QuickSum | undefined;
 export interface Place {
   property?: Property | undefined;
   plan?: Plan | undefined;
+  /** The bench's time, for lines that name a day. */
+  clock?: Clock | undefined;
 }
 
 export function phraseOf(line: string, unit: LengthUnit): Phrase {

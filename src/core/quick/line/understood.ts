@@ -28,6 +28,10 @@ export type Understood = { text: string; say: string } & (
       machineId?: string | undefined;
       jobId?: string | undefined;
     }
+  | { kind: 'wait'; jobId: string; why: string; until: string }
+  | { kind: 'due'; partId: string; due: string }
+  | { kind: 'deadline'; jobId: string; deadline?: string | undefined }
+  | { kind: 'budget'; jobId: string; budget: Money }
   | { kind: 'job'; jobId: string }
   | { kind: 'newJob'; name: string; becomes: string }
   | { kind: 'answer'; value: AnswerValue }

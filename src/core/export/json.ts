@@ -80,7 +80,8 @@ export function jobShop(shop: Shop, job: Job, withCustomer = false): Shop {
   };
 }
 
-const withoutCustomer = ({ customer: _, record, ...job }: Job): Job => {
+/** A job that says nothing of whose machine it is. */
+export const withoutCustomer = ({ customer: _, record, ...job }: Job): Job => {
   if (!record) return job;
   const { customer: __, ...sheet } = record.sheet;
   return { ...job, record: { ...record, sheet } };

@@ -1,3 +1,4 @@
+import { withoutCustomer } from '../export/json.ts';
 import { sameContent } from '../shop/items.ts';
 import type {
   Entry,
@@ -55,6 +56,7 @@ export function addShop(own: Shop, incoming: Shop): Merged {
     there: readonly T[],
     free: (taken: Set<string>, id: string) => string,
     nameOf: (item: T) => string,
+    same_: (before: T, item: T) => boolean = sameContent,
   ): { tags: Tags; fresh: T[] } {
     const known = new Map(here.map((item) => [item.id, item]));
     const taken = new Set([...known.keys(), ...there.map((item) => item.id)]);
@@ -62,7 +64,7 @@ export function addShop(own: Shop, incoming: Shop): Merged {
     const fresh: T[] = [];
     for (const item of there) {
       const before = known.get(item.id);
-      if (before && sameContent(before, item)) {
+      if (before && same_(before, item)) {
         same += 1;
         continue;
       }
@@ -83,7 +85,16 @@ export function addShop(own: Shop, incoming: Shop): Merged {
   const numbers = [...own.jobs, ...own.machines, ...incoming.jobs, ...incoming.machines];
   let last = Math.max(0, ...numbers.map((each) => Number(each.id.replace(/\D/g, '')) || 0));
   const nextNumber = () => (last += 1);
-  const jobs = tagsOf('jobs', own.jobs, incoming.jobs, () => String(nextNumber()), nameOf);
+  /* A job's file says nothing of the customer where that was not wished: it is the same job all the same. */
+  const jobs = tagsOf(
+    'jobs',
+    own.jobs,
+    incoming.jobs,
+    () => String(nextNumber()),
+    nameOf,
+    (before, item) =>
+      sameContent(item.customer === undefined ? withoutCustomer(before) : before, item),
+  );
   const machines = tagsOf(
     'machines',
     own.machines,

@@ -35,6 +35,18 @@ describe('shop/join', () => {
     expect(sums(joined, jobOf(joined, '14'))).to.deep.equal(sums(shop, jobOf(shop, '14')));
   });
 
+  it('knows a job again whose customer stayed at home', () => {
+    const own = jobOf(shop, '14');
+    expect(own.customer).not.to.equal(undefined);
+    const file = readShop(writeShop(jobShop(shop, own)));
+    expect(file.jobs[0]?.customer).to.equal(undefined);
+    const { shop: joined, came } = addShop(shop, file);
+    expect(came.jobs).to.deep.equal([]);
+    expect(jobOf(joined, '14').customer).to.deep.equal(own.customer);
+    const other = { ...file, jobs: file.jobs.map((job) => ({ ...job, becomes: 'else' })) };
+    expect(addShop(shop, other).came.jobs).to.have.length(1);
+  });
+
   it('adds nothing of a file of its own', () => {
     const { shop: joined, came, same } = addShop(shop, readShop(writeShop(shop)));
     expect(Object.values(came).every((list) => list.length === 0)).to.equal(true);

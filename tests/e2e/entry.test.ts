@@ -121,3 +121,34 @@ describe('entry line', () => {
     await page.locator('#sum-cooler-height').getByText('0–44').waitFor();
   });
 });
+
+describe('waits and dates', () => {
+  it('are typed in the line or noted at the work order, and stand on the bench', async () => {
+    const shop = await openShop('/job/14/order');
+    const { page } = shop;
+    await enter(page, 'wait 24 h paint');
+    const waiting = await stored<Job>(page, 'jobs', '14', (job) =>
+      (job?.waits ?? []).some(({ why }) => why === 'paint'),
+    );
+    const until = Date.parse(waiting.waits.at(-1)?.until ?? '');
+    expect((until - Date.now()) / 3_600_000).to.be.within(23.9, 24.1);
+    await page.locator('.wait', { hasText: 'Waits: paint' }).waitFor();
+    await enter(page, 'deadline tomorrow 8:00');
+    await stored<Job>(page, 'jobs', '14', (job) => job?.deadline !== undefined);
+    await page.getByText('short of its deadline').waitFor();
+    await retype(page.getByLabel('How long, or until'), 'soon');
+    await page.getByRole('button', { name: 'Note the wait' }).click();
+    await page.getByText('Kept as typed').waitFor();
+    await retype(page.getByLabel('How long, or until'), '3 days');
+    await retype(page.getByLabel('Waits for'), 'glue');
+    await page.getByRole('button', { name: 'Note the wait' }).click();
+    await page.locator('.wait', { hasText: 'Waits: glue' }).waitFor();
+    await page.getByRole('button', { name: 'Over: glue' }).click();
+    await page.locator('.wait', { hasText: 'Waits: glue' }).waitFor({ state: 'detached' });
+    await page.waitForTimeout(200);
+    await visit(page, '/');
+    await page.getByRole('heading', { name: 'Promised' }).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+});

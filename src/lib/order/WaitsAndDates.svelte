@@ -81,11 +81,11 @@
   {/if}
   <form onsubmit={add}>
     <Field label="Waits for"><input bind:value={why} maxlength="120" placeholder="paint" /></Field>
-    <Field short label="How long, or until" {fault}
+    <Field label="How long, or until" {fault}
       ><input bind:value={until} maxlength="40" placeholder="24 h, fri 10:00" /></Field
     >
     <Button type="submit">Note the wait</Button>
-    <Field short label="Promised for" fault={byFault}
+    <Field label="Promised for" fault={byFault}
       ><input
         value={by ?? (job.deadline ? dateText(job.deadline, 'dayTime') : '')}
         maxlength="40"
@@ -114,6 +114,7 @@
     margin: 0;
   }
   form {
+    margin-top: 8px;
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;

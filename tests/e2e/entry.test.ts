@@ -133,7 +133,7 @@ describe('waits and dates', () => {
     const until = Date.parse(waiting.waits.at(-1)?.until ?? '');
     expect((until - Date.now()) / 3_600_000).to.be.within(23.9, 24.1);
     await page.locator('.wait', { hasText: 'Waits: paint' }).waitFor();
-    await enter(page, 'deadline tomorrow 8:00');
+    await enter(page, 'deadline 20 h');
     await stored<Job>(page, 'jobs', '14', (job) => job?.deadline !== undefined);
     await page.getByText('short of its deadline').waitFor();
     await retype(page.getByLabel('How long, or until'), 'soon');

@@ -10,10 +10,9 @@ import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import type { Copy } from '$core/merge/merge.ts';
 import type { Answer, Question } from '$core/merge/questions.ts';
-import { keptOn, settled, tidy } from '$core/merge/stamp.ts';
+import { tidy } from '$core/merge/stamp.ts';
 import { keyOf } from '$core/merge/names.ts';
 import { stampChanges, type Stamps } from '$core/merge/write.ts';
-import { nextNumber } from '$core/merge/dots.ts';
 import { plainVersion } from '$core/merge/slots.ts';
 import type { RecordVersion, Versions } from '$core/model/types/versionTypes.ts';
 import {
@@ -502,7 +501,8 @@ export class ShopStore {
   }
 
   /** An answer: its edit, and what it settles though nothing visible changes. One step to undo. */
-  answer(label: string, answer: Answer): Promise<void> {
+  async answer(label: string, answer: Answer): Promise<void> {
+    const { keysOf, settledBy } = await import('$core/merge/answer.ts');
     return this.#enqueue(async () => {
       await this.#flush();
       if (!this.#db || this.practice || this.#pending.length > 0)
@@ -512,30 +512,14 @@ export class ShopStore {
       const { shop, head } = await loadAll(tx);
       const next = answer.edit(shop);
       const changes = changesBetween(shop, next);
-      const keys = [
-        ...(answer.settles ?? []).map(({ key }) => key),
-        ...(answer.keeps ?? []),
-        ...(answer.isNot ?? []).map(({ key }) => key),
-      ];
+      const keys = keysOf(answer);
       const before = await versionsOf(tx, keys);
       await this.#stamp(tx, changes);
       const bench = await this.#bench(tx);
-      const after = await versionsOf(tx, keys);
-      let { seen } = bench;
-      const write = (
-        key: string,
-        change: (version: RecordVersion, dot: string) => RecordVersion,
-      ): void => {
-        const n = nextNumber(seen);
-        seen = { ...seen, [bench.bench]: n };
-        after[key] = change(after[key] ?? plainVersion(), `${bench.bench}.${n}`);
-        writeVersion(tx, key, after[key]);
-      };
-      for (const { key, slot } of answer.settles ?? [])
-        write(key, (version, dot) => settled(version, slot, dot));
-      for (const key of answer.keeps ?? []) write(key, keptOn);
-      for (const { key, name } of answer.isNot ?? [])
-        write(key, (version) => ({ ...version, isNot: [...(version.isNot ?? []), name].sort() }));
+      const written = settledBy(answer, await versionsOf(tx, keys), bench.seen, bench.bench);
+      const after: Record<string, RecordVersion | undefined> = written.records;
+      for (const key of keys) writeVersion(tx, key, after[key]);
+      const { seen } = written;
       void tx
         .objectStore('bench')
         .put({ ...bench, seen, n: seen[bench.bench] ?? bench.n }, 'bench');

@@ -3,7 +3,8 @@ import type { Edit } from '../model/types/edit.ts';
 import type { Machine, Part, Shop } from '../model/types/types.ts';
 import type { Collection } from '../model/types/collections.ts';
 import type { RecordVersion, Slot } from '../model/types/versionTypes.ts';
-import { sameContent } from '../shop/items.ts';
+import { editJob, editPart } from '../edits/edits.ts';
+import { addItems, sameContent } from '../shop/items.ts';
 import { seatName } from '../model/types/seats.ts';
 import { benchOf, knows } from './dots.ts';
 import type { Copy } from './merge.ts';
@@ -203,23 +204,12 @@ function handedOverUnseen({ shop, versions }: Copy): Question[] {
             shown: true,
             answer: {
               say: 'added to the record',
-              edit: (now) => ({
-                ...now,
-                jobs: now.jobs.map((each) =>
-                  each.id === job.id
-                    ? {
-                        ...each,
-                        additions: [
-                          ...each.additions,
-                          {
-                            at: job.handedOver ?? '',
-                            text: `Changed at another bench before it knew of the hand-over: ${what}.`,
-                          },
-                        ],
-                      }
-                    : each,
-                ),
-              }),
+              edit: addItems(job.id, 'additions', [
+                {
+                  at: job.handedOver,
+                  text: `Changed at another bench before it knew of the hand-over: ${what}.`,
+                },
+              ]),
             },
           },
           {
@@ -227,14 +217,7 @@ function handedOverUnseen({ shop, versions }: Copy): Question[] {
             shown: false,
             answer: {
               say: 'open again',
-              edit: (now) => ({
-                ...now,
-                jobs: now.jobs.map((each) => {
-                  if (each.id !== job.id) return each;
-                  const { handedOver: _, record: __, ...open } = each;
-                  return open;
-                }),
-              }),
+              edit: editJob(job.id, { handedOver: undefined, record: undefined }),
             },
           },
         ],
@@ -332,12 +315,7 @@ function goneButPlanned(copy: Copy): Question[] {
                   shown: false,
                   answer: {
                     say: 'still here',
-                    edit: (now) => ({
-                      ...now,
-                      parts: now.parts.map((each) =>
-                        each.id === part.id ? { ...each, place: 'shelf' as const } : each,
-                      ),
-                    }),
+                    edit: editPart(part.id, { place: 'shelf' }),
                   },
                 },
               ],

@@ -28,8 +28,8 @@
   const HEIGHT = 132;
 
   /** Jobs looked at before the bench is shown; on a very full bench the others follow bit by bit. */
-  const FIRST = 24;
-  const STEP = 8;
+  const FIRST = 8;
+  const STEP = 4;
   let looked = $state(FIRST);
   const openFirst = $derived([
     ...shopStore.shop.jobs.filter((job) => !job.handedOver),

@@ -1,15 +1,7 @@
 import * as Comlink from 'comlink';
-import {
-  hashOf,
-  readZip,
-  writeZip,
-  ZipError,
-  type Inside,
-  type Picture,
-  type ZipRead,
-} from './zipFile.ts';
+import { hashOf } from './zipFile.ts';
 
-/** Pictures made ready, packed and unpacked beside the page. */
+/** Pictures made ready beside the page. */
 
 /** Longest side a picture is kept at, and one of a strip, px. */
 const LONGEST = 1600;
@@ -77,41 +69,6 @@ const worker = {
     } catch {
       return undefined;
     }
-  },
-
-  async zip(
-    document: string,
-    blobs: readonly { hash: string; blob: Blob }[],
-    inside?: Inside,
-  ): Promise<Blob> {
-    const pictures: Picture[] = [];
-    for (const { hash, blob } of blobs) pictures.push({ hash, bytes: await bytesOf(blob) });
-    return new Blob([writeZip(document, pictures, inside) as Uint8Array<ArrayBuffer>], {
-      type: 'application/zip',
-    });
-  },
-
-  async unzip(
-    file: Blob,
-  ): Promise<
-    | { document: string; pictures: { hash: string; blob: Blob }[]; spoilt: string[] }
-    | { fault: string }
-  > {
-    let read: ZipRead;
-    try {
-      read = readZip(await bytesOf(file));
-    } catch (error) {
-      if (error instanceof ZipError) return { fault: error.message };
-      throw error;
-    }
-    return {
-      document: read.document,
-      pictures: read.pictures.map(({ hash, bytes }) => ({
-        hash,
-        blob: new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' }),
-      })),
-      spoilt: read.spoilt,
-    };
   },
 };
 export type PhotosWorker = typeof worker;

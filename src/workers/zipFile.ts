@@ -15,7 +15,7 @@ const PICTURE = /^photos\/([0-9a-f]{64})\.jpg$/;
 
 export const MOST_DOCUMENT_BYTES = 25_000_000;
 const MOST_PICTURE_BYTES = 20_000_000;
-const MOST_BYTES = 1_500_000_000;
+export const MOST_BYTES = 1_500_000_000;
 
 export const hashOf = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
 

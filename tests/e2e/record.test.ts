@@ -149,6 +149,27 @@ describe('photographs', () => {
     expect(photo).to.include({ when: 'before', width: 400, height: 1600 });
   });
 
+  it('are taken from what is pasted anywhere on the page, but for a field of text', async () => {
+    const { page } = shop;
+    const shown = page.getByRole('group', { name: /Photos of/ }).locator('img');
+    const paste = (into: string) =>
+      page.evaluate(async (selector) => {
+        const canvas = new OffscreenCanvas(40, 30);
+        canvas.getContext('2d')?.fillRect(0, 0, 9, 9);
+        const files = new DataTransfer();
+        files.items.add(new File([await canvas.convertToBlob()], 'p.png', { type: 'image/png' }));
+        document
+          .querySelector(selector)
+          ?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: files, bubbles: true }));
+      }, into);
+    await paste('input');
+    await paste('body');
+    await shown.nth(1).waitFor();
+    await page.keyboard.press('u');
+    await shown.nth(1).waitFor({ state: 'detached' });
+    expect(await shown.count()).to.equal(1);
+  });
+
   it('are marked over, not into, and both travel in a zip that opens without us', async () => {
     const { page } = shop;
     await page

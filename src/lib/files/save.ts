@@ -41,13 +41,13 @@ export async function exportShop(withPhotos = true): Promise<void> {
 
 /** A document with its pictures; those that are not in this browser are named, and the rest goes out. */
 async function saveZip(name: string, shop: Shop): Promise<void> {
-  const [{ photosWorker }, { picturesOf }] = await Promise.all([
-    import('../photos/photoWork.ts'),
+  const [{ filesWorker }, { picturesOf }] = await Promise.all([
+    import('./fileWork.ts'),
     import('../photos/pictures.ts'),
   ]);
   const wanted = picturesWanted(shop);
   const pictures = await picturesOf(wanted);
-  saveBlob(`${name}.nutshell.zip`, await photosWorker().zip(writeShop(shop), pictures));
+  saveBlob(`${name}.nutshell.zip`, await filesWorker().zip(writeShop(shop), pictures));
   const missing = wanted.length - pictures.length;
   if (missing > 0)
     toast(`${missing} of ${wanted.length} pictures are not in this browser: the file lacks them.`);
@@ -69,11 +69,11 @@ export async function exportCards(modelIds?: readonly string[]): Promise<void> {
     saveFile(`${name}.cards.json`, writeCards(file), 'application/json');
     return;
   }
-  const { photosWorker } = await import('../photos/photoWork.ts');
+  const { filesWorker } = await import('./fileWork.ts');
   const { picturesOf } = await import('../photos/pictures.ts');
   saveBlob(
     `${name}.cards.zip`,
-    await photosWorker().zip(writeCards(file), await picturesOf(wanted), 'cards.nutshell.json'),
+    await filesWorker().zip(writeCards(file), await picturesOf(wanted), 'cards.nutshell.json'),
   );
 }
 

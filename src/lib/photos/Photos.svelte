@@ -20,6 +20,14 @@
   const photos = $derived(
     photosAt(shopStore.shop, place).filter((photo) => when === undefined || photo.when === when),
   );
+  /** Hundreds at once would hold the page still: they are hung up a few at a time. */
+  const AT_ONCE = 24;
+  let hung = $state(AT_ONCE);
+  $effect(() => {
+    if (hung >= photos.length) return;
+    const next = setTimeout(() => (hung += AT_ONCE), 30);
+    return () => clearTimeout(next);
+  });
   let busy = $state(false);
   let over = $state(false);
 
@@ -39,11 +47,21 @@
     event.preventDefault();
     void add(files);
   }
+  let own = $state<HTMLElement>();
+  /** A picture pasted while nothing that takes text has the focus goes to the first place of the page. */
+  function pasted(event: ClipboardEvent): void {
+    const at = event.target instanceof Element ? event.target : document.body;
+    const meant = at.closest('.photos') ?? document.querySelector('.photos');
+    if (meant !== own || (!own?.contains(at) && at.matches('input, textarea, select'))) return;
+    void add(picturesIn(event.clipboardData));
+  }
   const titleOf = (photo: Photo) =>
     `${photo.note || `photo of ${of}`}, ${dateText(photo.at, 'dayTime')}`;
 </script>
 
+<svelte:window onpaste={pasted} />
 <div
+  bind:this={own}
   class="photos"
   class:over
   role="group"
@@ -55,9 +73,8 @@
   }}
   ondragleave={() => (over = false)}
   ondrop={dropped}
-  onpaste={(event) => void add(picturesIn(event.clipboardData))}
 >
-  {#each photos as photo (photo.id)}
+  {#each photos.slice(0, hung) as photo (photo.id)}
     <button onclick={() => (uiState.photo = photo.id)} aria-label={titleOf(photo)}>
       <Picture {photo} label={titleOf(photo)} small />
       {#if photo.when && when === undefined}<small>{photo.when}</small>{/if}

@@ -11,6 +11,7 @@ import {
   time,
   words,
 } from './fields.ts';
+import { finishField, MOST_MINUTES, ownStepSchema } from './finishSchema.ts';
 import { clearing, reading } from './jobFields.ts';
 import { remedyField } from './remedyFields.ts';
 import { recordSchema } from './recordSchema.ts';
@@ -48,14 +49,24 @@ export const jobSchema = shape({
     start: string().oneOf(['bench', 'straight']).required(),
     supply: string().oneOf(['first', 'last']).required(),
   }).required(),
+  finishes: array(finishField().required()).max(60).required(),
+  own: array(ownStepSchema.required()).max(200).required(),
   ticks: array(
     shape({
       stepId: words(),
       at: time().required(),
       note: optionalWords(),
       failed: boolean().optional(),
+      minutes: number().min(0).max(MOST_MINUTES).optional(),
     }).required(),
   ).required(),
+  started: array(shape({ stepId: words(), at: time().required() }).required())
+    .max(500)
+    .required(),
+  planned: array(shape({ stepId: words(), start: time().required() }).required())
+    .max(1000)
+    .required(),
+  weight: number().min(0.1).max(100).optional(),
   waits: array(shape({ why: words(), until: time().optional() }).required()).required(),
   readings: array(reading().required()).required(),
   clearings: array(clearing().required()).required(),

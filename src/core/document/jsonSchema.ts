@@ -1,5 +1,6 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import { factDefinitions } from './factFields.ts';
+import { finishDefinition } from './finishSchema.ts';
 import { remedyDefinition } from './remedyFields.ts';
 import { shopSchema } from './schema.ts';
 import { versionDefinition } from './versionsSchema.ts';
@@ -10,6 +11,11 @@ export function jsonSchema(): Record<string, unknown> {
     $schema: 'http://json-schema.org/draft-07/schema#',
     title: 'Nutshell Swap shop',
     ...convertSchema(shopSchema),
-    $defs: { ...factDefinitions, remedy: remedyDefinition, version: versionDefinition },
+    $defs: {
+      ...factDefinitions,
+      finish: finishDefinition,
+      remedy: remedyDefinition,
+      version: versionDefinition,
+    },
   };
 }

@@ -110,6 +110,11 @@ const steps: Record<number, (document: Document) => Document> = {
       };
     }),
   }),
+  /* Version 9 had no finishing, no steps of one's own and no plan of the week. */
+  9: (document) => ({
+    ...document,
+    jobs: eachJob(document, (job) => ({ finishes: [], own: [], started: [], planned: [], ...job })),
+  }),
 };
 
 function renamedRecord(record: Document): Document {

@@ -14,6 +14,7 @@ import {
 import { jobSchema } from './jobSchema.ts';
 import { ownPlugSchema } from './ownPlugSchema.ts';
 import { cardBody } from './cardFields.ts';
+import { resources } from '../model/types/finishTypes.ts';
 import { versionsSchema } from './versionsSchema.ts';
 import { photoSchema } from './photoSchema.ts';
 import {
@@ -225,6 +226,21 @@ export const shopSchema = shape({
     contact: optionalWords(),
     labelStock: optionalWords(),
     textSize: number<100 | 115 | 130 | 150>().oneOf([100, 115, 130, 150]).optional(),
+    workshop: shape({
+      opens: number().integer().min(0).max(1440).required(),
+      closes: number().integer().min(0).max(1440).required(),
+      off: array(number().integer().min(0).max(6).required()).max(7).required(),
+      closed: array(time().required()).max(400).required(),
+      people: array(words()).max(40).required(),
+      places: array(
+        string()
+          .oneOf([...resources])
+          .required(),
+      )
+        .max(20)
+        .required(),
+      overnight: boolean().required(),
+    }).optional(),
     demo: boolean().optional(),
   }).required(),
   models: array(model.required()).required(),

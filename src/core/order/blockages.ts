@@ -1,5 +1,5 @@
 import { seatName } from '../model/types/seats.ts';
-import type { Step } from './step.ts';
+import type { Step } from '../model/types/step.ts';
 
 /** `first` has to be in before `later` is, or there is no way in for it. */
 export interface Blockage {

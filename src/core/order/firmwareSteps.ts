@@ -1,8 +1,7 @@
 import { indexOf } from '../model/lookup/lookup.ts';
 import { appliedOf, type Plan } from '../model/lookup/plan.ts';
 import { minutesOf, stepIdOf, titleOf } from '../remedies/index.ts';
-import { step } from './draft.ts';
-import type { Step } from './step.ts';
+import { type Step, step } from '../model/types/step.ts';
 
 /** New firmware on the bench, with an older processor in the socket or without one. */
 export function firmwareSteps(plan: Plan): Step[] {

@@ -3,9 +3,8 @@ import { trainingOf } from '../model/lookup/training.ts';
 import type { Schools } from '../model/types/types.ts';
 import { hotSockets } from '../standards/sockets.ts';
 import { cautions } from './cautions.ts';
-import { step } from './draft.ts';
+import { type Step, step } from '../model/types/step.ts';
 import { pictureFrom, type Gated } from './gates.ts';
-import type { Step } from './step.ts';
 
 /** Between two gates nothing is fitted under standby power. */
 const off = (id: string, after: string[]): Step =>

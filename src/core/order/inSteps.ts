@@ -6,10 +6,9 @@ import { stepIdOf } from '../remedies/index.ts';
 import { offBefore } from './gateSteps.ts';
 import type { Gated } from './gates.ts';
 import { cautions } from './cautions.ts';
-import { step } from './draft.ts';
+import { type Step, step } from '../model/types/step.ts';
 import { hands, onBoard } from './handwork.ts';
 import { retestId } from './retestSteps.ts';
-import type { Step } from './step.ts';
 
 /** In: what sits on the board first, then the board, leads while there is room, supply, card, drives. */
 export function inSteps(

@@ -1,3 +1,5 @@
 export { handsNeeded, type Hands } from './hands.ts';
 export { progress, sorted, workOrder, type Progress } from './order.ts';
-export type { Phase, Step } from './step.ts';
+export type { Phase, Step } from '../model/types/step.ts';
+export { windowOf, type Window } from './recoat.ts';
+export { ownId } from './ownSteps.ts';

@@ -1,8 +1,9 @@
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Schools, Tick } from '../model/types/types.ts';
+import { withOwn } from './ownSteps.ts';
 import { stepsOf } from './steps.ts';
 import { blockedSteps, type Blockage } from './blockages.ts';
-import type { Phase, Step } from './step.ts';
+import type { Phase, Step } from '../model/types/step.ts';
 
 const phases: readonly Phase[] = [
   'before',
@@ -11,6 +12,7 @@ const phases: readonly Phase[] = [
   'prepare',
   'bench start',
   'shell',
+  'finish',
   'in',
   'gate',
   'close',
@@ -22,7 +24,10 @@ const phases: readonly Phase[] = [
  * says what stands in whose way in this case: it overrules the school where they differ.
  */
 export function workOrder(plan: Plan, schools: Schools, blocked: readonly Blockage[] = []): Step[] {
-  return sorted(blockedSteps(stepsOf(plan, schoolsIn(schools, blocked), blocked), blocked));
+  const ordered = sorted(
+    blockedSteps(stepsOf(plan, schoolsIn(schools, blocked), blocked), blocked),
+  );
+  return withOwn(ordered, plan.job?.own ?? []);
 }
 
 /** The school of the supply gives way where the space surely asks for the other order. */

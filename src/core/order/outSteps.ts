@@ -2,9 +2,8 @@ import type { Placed, Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/types.ts';
 import { cautions } from './cautions.ts';
-import { step } from './draft.ts';
+import { type Step, step } from '../model/types/step.ts';
 import { hands, onBoard } from './handwork.ts';
-import type { Step } from './step.ts';
 
 /** Before the first screw: the reading to compare with, discharge, lid off. */
 export function beforeSteps(plan: Plan): Step[] {

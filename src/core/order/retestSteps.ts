@@ -2,8 +2,7 @@ import { conditionOf } from '../model/lookup/condition.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/types.ts';
-import { step } from './draft.ts';
-import type { Step } from './step.ts';
+import { type Step, step } from '../model/types/step.ts';
 
 /** How a part is tried by itself, and the minutes of hands it takes (common practice, no source). */
 const trials: Partial<Record<Kind, readonly [how: string, minutes: number]>> = {

@@ -2,8 +2,7 @@ import type { Plan } from '../model/lookup/plan.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { kindOf, minutesOf, sameRemedy, stepIdOf, toGet } from '../remedies/index.ts';
 import { cautions } from './cautions.ts';
-import { step } from './draft.ts';
-import type { Step } from './step.ts';
+import { type Step, step } from '../model/types/step.ts';
 
 /** What is done to the shell itself: remedies applied. */
 export function shellSteps(plan: Plan): Step[] {

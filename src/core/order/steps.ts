@@ -1,6 +1,7 @@
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Schools } from '../model/types/types.ts';
 import type { Blockage } from './blockages.ts';
+import { finishing } from './finishing.ts';
 import { firmwareSteps } from './firmwareSteps.ts';
 import { gatedOf } from './gates.ts';
 import { gateSteps } from './gateSteps.ts';
@@ -8,7 +9,7 @@ import { inSteps } from './inSteps.ts';
 import { beforeSteps, outSteps } from './outSteps.ts';
 import { retestSteps } from './retestSteps.ts';
 import { shellSteps } from './shellSteps.ts';
-import type { Step } from './step.ts';
+import type { Step } from '../model/types/step.ts';
 
 /** Every step a plan asks for, unordered, each knowing what must come first. */
 export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage[] = []): Step[] {
@@ -19,7 +20,8 @@ export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage
     : [];
   const boardMoves = newCase || comes.some((placed) => placed.kind === 'board');
   const changes = comes.length + plan.goes.length + plan.applied.length;
-  if (changes === 0) return [];
+  const finishes = plan.job?.finishes ?? [];
+  if (changes === 0) return joined(finishing(finishes, []));
   const coming = [...comes, ...moved].filter((placed) => placed.kind !== 'case');
   const gated = gatedOf(plan, coming, blocked);
   const steps = [
@@ -31,7 +33,7 @@ export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage
     ...inSteps(plan, coming, boardMoves, schools, gated),
     ...gateSteps(plan, boardMoves, schools, coming, gated),
   ];
-  return joined(steps);
+  return joined(finishing(finishes, steps));
 }
 
 /** Phase names in `after` mean every step of that phase; ids that do not exist fall away. */

@@ -5,6 +5,7 @@ import { keptByReads } from '../model/lookup/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
 import { condition } from './condition.ts';
+import { finishSums } from './finishSums.ts';
 import { headerAmps } from './headerAmps.ts';
 import { heatSums } from './heatSums.ts';
 import { missing } from './missing.ts';
@@ -25,7 +26,7 @@ function shopsOwn(check: Check): Check {
 /** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
 export const checks: readonly Check[] = [
   ...stations,
-  ...[missing, condition, headerAmps, heatSums, shopsOwn(promised)].map((check) =>
+  ...[missing, condition, headerAmps, heatSums, finishSums, shopsOwn(promised)].map((check) =>
     keptByReads(check),
   ),
   stageWatts,

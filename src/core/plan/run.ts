@@ -2,6 +2,7 @@ import { byMark, type Finding, type StationId } from '../findings/finding.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Job, Shop } from '../model/types/types.ts';
 import { checks } from './checks.ts';
+import { withPaint } from './finishSums.ts';
 import { foundTogether } from './foundTogether.ts';
 import { withOrderedRemedies } from './ordered.ts';
 import { commonPractice } from '../standards/source.ts';
@@ -24,7 +25,7 @@ export function checksOf(shop: Shop, job: Job): Finding[] {
 export function runChecks(plan: Plan): Finding[] {
   return checks
     .flatMap((check, i) => orNamed(() => check(plan), i))
-    .map((finding) => withOrderedRemedies(plan, foundTogether(plan, finding)))
+    .map((finding) => withOrderedRemedies(plan, withPaint(plan, foundTogether(plan, finding))))
     .sort(byMark);
 }
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { blocks, noInsertionPath, orderFromSpace } from '../../../src/core/fit/insertionPaths.ts';
 import { blockedSteps, type Blockage } from '../../../src/core/order/blockages.ts';
 import { sorted } from '../../../src/core/order/order.ts';
-import { step } from '../../../src/core/order/draft.ts';
+import { step } from '../../../src/core/model/types/step.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { planWith, type Seats } from '../../helpers/build.ts';
 

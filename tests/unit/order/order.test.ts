@@ -4,7 +4,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import type { Job, Schools, Shop } from '../../../src/core/model/types/types.ts';
 import { handsNeeded } from '../../../src/core/order/hands.ts';
 import { progress, sorted, workOrder } from '../../../src/core/order/order.ts';
-import type { Step } from '../../../src/core/order/step.ts';
+import type { Step } from '../../../src/core/model/types/step.ts';
 import { emptyJob } from '../../../src/core/model/types/empty.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { jobOver, type Seats } from '../../helpers/build.ts';

@@ -1,6 +1,7 @@
 import type { Money } from '../../units/money.ts';
 import type { RemedyValue } from './remedyValue.ts';
 import type { Addition, Customer, Dropped, JobRecord } from './recordTypes.ts';
+import type { Finish, OwnStep } from './finishTypes.ts';
 import type { SeatId } from './names.ts';
 import type { Clearing, Reading } from './readings.ts';
 
@@ -27,6 +28,20 @@ export interface Tick {
   note?: string | undefined;
   /** A gate may fail. */
   failed?: boolean | undefined;
+  /** Minutes of hands it took, by the timer. */
+  minutes?: number | undefined;
+}
+
+/** A step that runs: somebody started it. */
+export interface Started {
+  stepId: string;
+  at: string;
+}
+
+/** When the plan of the week that was kept puts a step. */
+export interface Planned {
+  stepId: string;
+  start: string;
 }
 
 /** Hands are not needed before `until`; without a date the wait has no end yet. */
@@ -158,7 +173,15 @@ export interface Job {
   /** Remedies that are applied. */
   applied: RemedyValue[];
   schools: Schools;
+  /** Surfaces and other work that makes people wait. */
+  finishes: Finish[];
+  /** Steps of one's own. */
+  own: OwnStep[];
   ticks: Tick[];
+  started: Started[];
+  planned: Planned[];
+  /** How much its lateness weighs against other jobs'; 1 where nobody said. */
+  weight?: number | undefined;
   waits: Wait[];
   readings: Reading[];
   clearings: Clearing[];

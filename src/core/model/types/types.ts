@@ -1,4 +1,5 @@
 import type { Money } from '../../units/money.ts';
+import type { Resource } from './finishTypes.ts';
 import type { Facts } from './fact.ts';
 import type { Job } from './jobTypes.ts';
 import type { Photo } from './photoTypes.ts';
@@ -199,8 +200,26 @@ export interface Settings {
   labelStock?: string | undefined;
   /** Percent of the usual size everything is shown at. */
   textSize?: 100 | 115 | 130 | 150 | undefined;
+  /** Who works when, and with what; undefined: one person, weekdays 9 to 18. */
+  workshop?: Workshop | undefined;
   /** The demo: said on screen, so that nobody takes it for their own. */
   demo?: boolean | undefined;
+}
+
+/** Hands, hours and places of a shop, as the plan of the week needs them. */
+export interface Workshop {
+  /** Minutes after midnight. */
+  opens: number;
+  closes: number;
+  /** Days of the week nobody works; 0 is Sunday. */
+  off: number[];
+  /** ISO days off besides. */
+  closed: string[];
+  people: string[];
+  /** Places it has, one of each named. */
+  places: Resource[];
+  /** Oven and printer may run with nobody there. */
+  overnight: boolean;
 }
 
 export interface Rate {

@@ -1,0 +1,68 @@
+import type { Resource } from './finishTypes.ts';
+import type { SeatId } from './names.ts';
+
+export type Phase =
+  | 'before'
+  | 'open'
+  | 'out'
+  | 'shell'
+  | 'finish'
+  | 'prepare'
+  | 'bench start'
+  | 'in'
+  | 'gate'
+  | 'close'
+  | 'hand over';
+
+/** One thing to do, in words for the bench. */
+export interface Step {
+  id: string;
+  phase: Phase;
+  title: string;
+  /** Minutes of hands (common practice, no source). */
+  minutes: number;
+  /** Minutes it must be left alone afterwards: paint, a stress run. */
+  leaveMinutes?: number | undefined;
+  /** A place of the shop it takes; held while it is left alone too. */
+  uses?: Resource | undefined;
+  /** What the paint place is set up for: another colour means cleaning it. */
+  colour?: string | undefined;
+  /** May run or wait with nobody in the shop: false for an oven, a printer unless allowed. */
+  unattended?: boolean | undefined;
+  /** At the latest so many minutes after that step was done; what to do when it is later. */
+  within?: { of: string; minutes: number; else: string } | undefined;
+  /** Two people lift. */
+  people?: 2 | undefined;
+  who?: string | undefined;
+  seats: SeatId[];
+  tools: string[];
+  fasteners?: string | undefined;
+  cautions: string[];
+  /** A gate: what must be seen before going on. */
+  gate?: string | undefined;
+  /** A picture is taken here: what it is wanted for. */
+  photo?: string | undefined;
+  undoable: boolean;
+  /** Why it stands here. */
+  why?: string | undefined;
+  /** Ids of steps that come first. */
+  after: string[];
+}
+
+/** A step as it is written down: what is usual is left out. */
+export interface Draft extends Omit<Step, 'after' | 'cautions' | 'undoable' | 'tools' | 'seats'> {
+  after?: string[];
+  cautions?: string[];
+  undoable?: boolean;
+  tools?: string[];
+  seats?: string[];
+}
+
+export const step = (draft: Draft): Step => ({
+  after: [],
+  cautions: [],
+  undoable: true,
+  tools: [],
+  seats: [],
+  ...draft,
+});

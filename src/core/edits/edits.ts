@@ -258,8 +258,27 @@ export const dropRemedy = (jobId: string, value: RemedyValue): Edit =>
 export const tickStep = (jobId: string, tick: Tick, wait?: { why: string; until: string }): Edit =>
   job(jobId, (found) => {
     found.ticks = found.ticks.filter((each) => each.stepId !== tick.stepId);
-    found.ticks.push(tick);
+    const begun = found.started.find((each) => each.stepId === tick.stepId);
+    const minutes = begun && handsBetween(begun.at, tick.at);
+    found.ticks.push({ ...tick, ...(minutes !== undefined && { minutes }) });
+    found.started = found.started.filter((each) => each.stepId !== tick.stepId);
     if (wait) found.waits.push(wait);
+  });
+
+/** A shift: a timer that ran on longer was forgotten, and teaches nothing. */
+const LONGEST_HANDS_MIN = 480;
+
+/** Minutes a timer ran; undefined where it was forgotten or the clock was set. */
+function handsBetween(from: string, to: string): number | undefined {
+  const minutes = Math.round((Date.parse(to) - Date.parse(from)) / 60_000);
+  return minutes >= 0 && minutes <= LONGEST_HANDS_MIN ? minutes : undefined;
+}
+
+/** The timer of a step begins, or stops without a word. */
+export const timeStep = (jobId: string, stepId: string, at: string | undefined): Edit =>
+  job(jobId, (found) => {
+    found.started = found.started.filter((each) => each.stepId !== stepId);
+    if (at !== undefined) found.started.push({ stepId, at });
   });
 
 export const untickStep = (jobId: string, stepId: string): Edit =>

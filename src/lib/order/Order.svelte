@@ -3,16 +3,23 @@
   import { stayAwake } from '$lib/frame/awake.ts';
   import Check from '@lucide/svelte/icons/check';
   import { batchOf, tickTogether } from '$core/edits/batchEdits.ts';
-  import { editSchools, tickStep, untickStep } from '$core/edits/edits.ts';
+  import { editSchools, tickStep, timeStep, untickStep } from '$core/edits/edits.ts';
+  import { dropItem, editItem } from '$core/shop/items.ts';
+  import type { OwnStep } from '$core/model/types/finishTypes.ts';
   import { lastChance } from '$core/plan/lastChance.ts';
-  import { progress, type Step } from '$core/order/index.ts';
+  import { ownId, progress, windowOf, type Step } from '$core/order/index.ts';
   import { formatHours } from '$core/units/duration.ts';
   import { lengthsIn } from '$core/units/length.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import ViewButtons from '$lib/frame/ViewButtons.svelte';
+  import { ViewSwitch } from '$lib/frame/views.svelte.ts';
+  import OwnStepForm from './OwnStepForm.svelte';
   import WaitsAndDates from './WaitsAndDates.svelte';
+  import { orderViews } from './views.ts';
   import Photos from '$lib/photos/Photos.svelte';
 
   const { view }: { view: JobView } = $props();
@@ -74,6 +81,47 @@
     if (job) shopStore.edit('school of work', editSchools(job.id, { [which]: value }));
   }
   $effect(() => stayAwake());
+
+  const shown = new ViewSwitch(orderViews);
+  const started = $derived(new Map((job?.started ?? []).map((each) => [each.stepId, each.at])));
+  const ownOf = $derived(new Map((job?.own ?? []).map((each) => [ownId(each.id), each])));
+  /** A step of one's own is being written, after this one. */
+  let adding = $state(false);
+  let dragged = $state<OwnStep | undefined>(undefined);
+
+  function time(step: Step): void {
+    if (!job) return;
+    const running = started.has(step.id);
+    void shopStore.edit(
+      running ? `timer off: ${step.title}` : `started: ${step.title}`,
+      timeStep(job.id, step.id, running ? undefined : new Date().toISOString()),
+    );
+  }
+  /** What is left of a running step: "started 14:05, 0:35 left". */
+  function timerWords(step: Step, at: string): string {
+    const left = step.minutes - (Date.parse(shopStore.now) - Date.parse(at)) / 60_000;
+    const from = `started ${dateText(at, 'time')}`;
+    return left >= 0
+      ? `${from}, ${formatHours(Math.ceil(left))} left`
+      : `${from}, ${formatHours(Math.floor(-left))} over`;
+  }
+  /** One of our own moves behind another step; undefined: first of all. */
+  function place(own: OwnStep, after: string | undefined): void {
+    if (!job || after === ownId(own.id) || after === own.after) return;
+    void shopStore.edit(`moved: ${own.title}`, editItem(job.id, 'own', own, { after }));
+  }
+  const aloneWords = (minutes: number): string =>
+    minutes < 120
+      ? `${minutes} min`
+      : minutes < 2880
+        ? `${Math.round(minutes / 60)} h`
+        : `${Math.round(minutes / 1440)} days`;
+  function shift(own: OwnStep, by: 1 | -1): void {
+    const others = view.steps.filter(({ id }) => id !== ownId(own.id));
+    const at = view.steps.findIndex(({ id }) => id === ownId(own.id)) + by;
+    if (at < 0 || at > others.length) return;
+    place(own, others[at - 1]?.id);
+  }
 </script>
 
 <Stage
@@ -81,7 +129,8 @@
   subtitle="{view.steps.length} steps · {formatHours(standing.minutesLeft)} h of hands left"
 >
   {#snippet tools()}
-    {#if job}
+    <ViewButtons views={orderViews} {shown} />
+    {#if job && !shown.open}
       <Field label="Start"
         ><select
           value={job.schools.start}
@@ -104,6 +153,14 @@
       >
     {/if}
   {/snippet}
+  {#if shown.open}
+    {#if shown.Shown && view.plan}<shown.Shown plan={view.plan} {view} onclose={shown.close} />{/if}
+  {:else}
+    {@render order()}
+  {/if}
+</Stage>
+
+{#snippet order()}
   {#if job}
     <p class="why">
       {job.schools.start === 'bench'
@@ -132,11 +189,37 @@
       )}
     />
   {/if}
+  {#if job}
+    {#if adding}
+      <OwnStepForm
+        {job}
+        steps={view.steps}
+        after={standing.done.at(-1)?.id}
+        onclose={() => (adding = false)}
+      />
+    {:else}
+      <p class="no-print">
+        <Button onclick={() => (adding = true)}>Add a step of your own</Button>
+      </p>
+    {/if}
+  {/if}
   <ol>
     {#each view.steps as step (step.id)}
       {@const done = ticks.get(step.id)}
       {@const chance = lastChance(step, view.questions)}
-      <li class:done class:next={standing.next?.id === step.id} class:gate={step.gate}>
+      {@const own = ownOf.get(step.id)}
+      {@const begun = started.get(step.id)}
+      {@const coat = job && windowOf(step, job.ticks, shopStore.now)}
+      <li
+        class:done
+        class:next={standing.next?.id === step.id}
+        class:gate={step.gate}
+        draggable={own !== undefined}
+        ondragstart={() => (dragged = own)}
+        ondragend={() => (dragged = undefined)}
+        ondragover={(event) => dragged && event.preventDefault()}
+        ondrop={() => dragged && place(dragged, step.id)}
+      >
         <button
           class="tick"
           aria-pressed={done !== undefined}
@@ -149,6 +232,12 @@
           <b>{inUnit(step.title)}</b>
           {#if step.gate}<p class="see">Go on when: {step.gate}.</p>{/if}
           {#if step.why}<p class="soft">{step.why}</p>{/if}
+          {#if step.who}<p class="soft">{step.who}</p>{/if}
+          {#if coat?.past}
+            <p class="no-way-back">Too late since {dateText(coat.until, 'time')}: {coat.past}.</p>
+          {:else if coat}
+            <p class="caution">Until {dateText(coat.until, 'dayTime')}, or it is sanded again.</p>
+          {/if}
           {#if !step.undoable}<p class="no-way-back">
               Cannot be undone.{chance.length > 0
                 ? ` Last chance to measure: ${chance.map((question) => `${question.property.label} of ${question.part.name}`).join('; ')}.`
@@ -158,6 +247,31 @@
           {#if step.tools.length > 0 || step.fasteners}<p class="soft">
               {inUnit([...step.tools, step.fasteners].filter(Boolean).join(' · '))}
             </p>{/if}
+          {#if begun !== undefined && !done}
+            <p class="timer figure" role="timer">{timerWords(step, begun)}</p>
+          {/if}
+          {#if !done && (begun !== undefined || standing.next?.id === step.id)}
+            <button class="batch no-print" onclick={() => time(step)}
+              >{begun === undefined ? 'Start the timer' : 'Timer off'}</button
+            >
+          {/if}
+          {#if own && job}
+            <span class="no-print">
+              <button class="batch" aria-label="Earlier: {own.title}" onclick={() => shift(own, -1)}
+                >earlier</button
+              >
+              <button class="batch" aria-label="Later: {own.title}" onclick={() => shift(own, 1)}
+                >later</button
+              >
+              <button
+                class="batch"
+                aria-label="Take out: {own.title}"
+                onclick={() =>
+                  void shopStore.edit(`out: ${own.title}`, dropItem(job.id, 'own', own))}
+                >take out</button
+              >
+            </span>
+          {/if}
           {#if job && (done || step.photo || photographed.has(step.id))}
             <Photos
               place={{ jobId: job.id, about: { of: 'step', key: step.id } }}
@@ -190,7 +304,8 @@
             <rect x="0" y="2" width={(step.minutes / longest) * 82} height="10" />
           </svg>
           <span class="figure">{step.minutes}</span>
-          {#if step.leaveMinutes}<small>+{step.leaveMinutes} alone</small>{/if}
+          {#if step.leaveMinutes}<small>+{aloneWords(step.leaveMinutes)} alone</small>{/if}
+          {#if step.timed}<small>our own, {step.timed} times</small>{/if}
         </span>
       </li>
     {/each}
@@ -202,7 +317,7 @@
     Cautions are the usual ones. Local codes come first; work inside mains PSUs belongs to licensed
     people.
   </p>
-</Stage>
+{/snippet}
 
 <style>
   select {
@@ -247,6 +362,13 @@
     background: none;
     color: inherit;
     font-size: 14px;
+  }
+  .timer {
+    color: var(--accent-ink);
+    font-weight: 700;
+  }
+  li[draggable='true'] {
+    cursor: grab;
   }
   .tick {
     display: grid;

@@ -3,6 +3,10 @@
  * written in letters, so that 3/4 is never asked about.
  */
 const styles = {
+  /** `09:04`. */
+  time: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  /** `Fri 09:04`. */
+  weekTime: { weekday: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
   /** `27 Nov 2026`. */
   day: { day: 'numeric', month: 'short', year: 'numeric' },
   /** `27 Nov 09:04`. */

@@ -128,7 +128,9 @@ describe('finish: paint', () => {
 
   it('never bakes plastic, wood or prints; metal at 60 °C at most and never alone', () => {
     for (const material of ['ABS', 'other plastic', 'wood', 'printed', undefined] as const) {
-      const baked = finishSteps(paint({ material, bake: true })).some(({ uses }) => uses === 'oven');
+      const baked = finishSteps(paint({ material, bake: true })).some(
+        ({ uses }) => uses === 'oven',
+      );
       expect(baked, material).to.equal(material === undefined);
     }
     const oven = finishSteps(paint({ material: 'steel', bake: true, bakeC: 120 })).find(

@@ -19,8 +19,9 @@ export interface Step {
   id: string;
   phase: Phase;
   title: string;
-  /** Minutes of hands (common practice, no source). */
+  /** Minutes of hands (common practice, no source; where `timed` says how often, this shop's own). */
   minutes: number;
+  timed?: number | undefined;
   /** Minutes it must be left alone afterwards: paint, a stress run. */
   leaveMinutes?: number | undefined;
   /** A place of the shop it takes; held while it is left alone too. */

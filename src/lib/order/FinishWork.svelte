@@ -1,0 +1,187 @@
+<script lang="ts">
+  import { boxAreaCm2 } from '$core/finish/paint.ts';
+  import { fieldFault, finishFields, saysOf, type FinishField } from '$core/finish/fields.ts';
+  import { finishName } from '$core/finish/index.ts';
+  import { outcomeOf } from '$core/finish/outcome.ts';
+  import { addWants, dropItem, editItem } from '$core/shop/items.ts';
+  import type { Finish } from '$core/model/types/finishTypes.ts';
+  import type { Job } from '$core/model/types/types.ts';
+  import { parseNumber } from '$core/units/length.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { toast } from '$lib/shop/toasts.svelte.ts';
+
+  interface Props {
+    job: Job;
+    work: Finish;
+    /** Outside of the case, mm; undefined where there is no case. */
+    box: { width: number; height: number; depth: number } | undefined;
+  }
+  const { job, work, box }: Props = $props();
+  /** What is typed and cannot stand yet, by field. */
+  let typed = $state<Record<string, string>>({});
+
+  const told = $derived(work as unknown as Readonly<Record<string, unknown>>);
+  const fields = $derived(
+    finishFields[work.do].filter(
+      ({ name }) =>
+        (name !== 'bakeC' || told['bake'] === true) &&
+        (told['school'] !== 'cream' ||
+          !['wantedPercent', 'vesselMl', 'displacedMl'].includes(name)),
+    ),
+  );
+  const outcome = $derived(outcomeOf(work, box && boxAreaCm2(box, work.piece)));
+  const missing = $derived(
+    outcome.get.filter(({ what }) => !job.wants.some((want) => want.what === what)),
+  );
+
+  function set(field: FinishField, value: unknown): void {
+    void shopStore.edit(
+      `${finishName(work)}: ${field.label.toLowerCase()}`,
+      editItem(job.id, 'finishes', work, { [field.name]: value } as Partial<Finish>),
+      `finish ${job.id} ${work.id} ${field.name}`,
+    );
+  }
+  function faultOf(field: FinishField): string {
+    const text = typed[field.name];
+    if (text === undefined) return '';
+    return fieldFault(field, valueOf(field, text)) ?? '';
+  }
+  function valueOf(field: FinishField, text: string): unknown {
+    if (text.trim() === '') return undefined;
+    return field.holds === 'figure' ? (parseNumber(text.trim()) ?? NaN) : text.trim();
+  }
+  function take(field: FinishField, text: string): void {
+    typed[field.name] = text;
+    const value = valueOf(field, text);
+    if (fieldFault(field, value) === undefined) set(field, value);
+  }
+  function left(field: FinishField): void {
+    if (faultOf(field) === '') delete typed[field.name];
+  }
+  const shown = (field: FinishField): string => typed[field.name] ?? String(told[field.name] ?? '');
+</script>
+
+<section aria-label={finishName(work)}>
+  <header>
+    <h3>{finishName(work)}</h3>
+    <Button
+      quiet
+      aria-label="Take out: {finishName(work)}"
+      onclick={() =>
+        void shopStore.edit(`no more: ${finishName(work)}`, dropItem(job.id, 'finishes', work))}
+      >Take out</Button
+    >
+  </header>
+  <div class="two">
+    <div class="fields">
+      {#each fields as field (field.name)}
+        {#if field.holds === 'choice'}
+          <Select
+            label={field.label}
+            options={field.of.map((value) => ({ value, words: saysOf(field, value) }))}
+            value={String(told[field.name] ?? '')}
+            {...field.aside && { none: 'not said' }}
+            onpick={(value) => set(field, value === '' ? undefined : value)}
+          />
+        {:else if field.holds === 'yes'}
+          <Field label={field.label} check
+            ><input
+              type="checkbox"
+              checked={told[field.name] === true}
+              onchange={(event) => set(field, event.currentTarget.checked)}
+            /></Field
+          >
+        {:else}
+          <Field
+            label={field.holds === 'figure' && field.unit
+              ? `${field.label}, ${field.unit}`
+              : field.label}
+            short={field.holds === 'figure'}
+            fault={faultOf(field)}
+            ><input
+              value={shown(field)}
+              inputmode={field.holds === 'figure' ? 'decimal' : undefined}
+              maxlength="60"
+              placeholder={field.aside ? (field.holds === 'figure' ? '?' : 'not said') : ''}
+              oninput={(event) => take(field, event.currentTarget.value)}
+              onblur={() => left(field)}
+            /></Field
+          >
+        {/if}
+      {/each}
+    </div>
+    <div class="comes">
+      <dl>
+        {#each outcome.lines as line (line.label)}
+          <div>
+            <dt>{line.label}</dt>
+            <dd class="figure">{line.figure}</dd>
+          </div>
+        {/each}
+      </dl>
+      {#if missing.length > 0}
+        <Button
+          onclick={() => {
+            void shopStore.edit(`to buy for: ${finishName(work)}`, addWants(job.id, missing));
+            toast(`On the shopping list: ${missing.map(({ what }) => what).join(', ')}.`);
+          }}>Put it on the shopping list</Button
+        >
+      {/if}
+    </div>
+  </div>
+</section>
+
+<style>
+  section {
+    padding: 10px 0 14px;
+    border-bottom: 1px dashed var(--line);
+  }
+  header {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+  }
+  h3 {
+    margin: 0;
+  }
+  h3::first-letter {
+    text-transform: uppercase;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(220px, 300px);
+    gap: 12px 24px;
+  }
+  .fields {
+    display: flex;
+    flex-wrap: wrap;
+    align-content: flex-start;
+    align-items: flex-end;
+    gap: 10px 14px;
+  }
+  dl {
+    margin: 0 0 8px;
+  }
+  dl div {
+    display: flex;
+    justify-content: space-between;
+    gap: 10px;
+    border-bottom: 1px dotted var(--line);
+    padding: 2px 0;
+  }
+  dt {
+    overflow-wrap: normal;
+  }
+  dd {
+    margin: 0;
+    text-align: right;
+  }
+  @media (max-width: 56em) {
+    .two {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

@@ -1,0 +1,117 @@
+<script lang="ts">
+  import { addItems } from '$core/shop/items.ts';
+  import { resources, type OwnStep, type Resource } from '$core/model/types/finishTypes.ts';
+  import type { Step } from '$core/order/index.ts';
+  import type { Job } from '$core/model/types/types.ts';
+  import { parseNumber } from '$core/units/length.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+
+  interface Props {
+    job: Job;
+    steps: readonly Step[];
+    /** The step it comes after unless another is picked. */
+    after: string | undefined;
+    onclose: () => void;
+  }
+  const { job, steps, after, onclose }: Props = $props();
+  const LONGEST = 60_000;
+  let title = $state('');
+  let minutes = $state('');
+  let leave = $state('');
+  let tool = $state('');
+  let caution = $state('');
+  let who = $state('');
+  let uses = $state<Resource | ''>('');
+  // svelte-ignore state_referenced_locally (where it begins; picked by hand from then on)
+  let behind = $state(after ?? '');
+  let sent = $state(false);
+
+  /** Minutes of `90`, `1:30`, `1.5 h`, `2 days`; undefined where it is none. */
+  function minutesOf(text: string): number | undefined {
+    const [, hours, rest] = /^(\d+):(\d\d)$/.exec(text.trim()) ?? [];
+    if (hours !== undefined) return Number(hours) * 60 + Number(rest);
+    const [, figure = '', unit = ''] = /^([\d.,]+) ?([a-z]*)$/i.exec(text.trim()) ?? [];
+    const value = parseNumber(figure);
+    const times = /^h/i.test(unit)
+      ? 60
+      : /^d/i.test(unit)
+        ? 1440
+        : /^(?:m|$)/i.test(unit)
+          ? 1
+          : NaN;
+    const found = value === undefined ? NaN : Math.round(value * times);
+    return found >= 0 && found <= LONGEST ? found : undefined;
+  }
+  const titleFault = $derived(sent && title.trim() === '' ? 'what is done' : '');
+  const minutesFault = $derived(
+    minutes.trim() !== '' && minutesOf(minutes) === undefined ? '20, 1:30, 2 h' : '',
+  );
+  const leaveFault = $derived(
+    leave.trim() !== '' && minutesOf(leave) === undefined ? '30, 2 h, 1 day' : '',
+  );
+
+  function add(event: SubmitEvent): void {
+    event.preventDefault();
+    sent = true;
+    if (title.trim() === '' || minutesFault || leaveFault) return;
+    const taken = new Set(job.own.map(({ id }) => id));
+    let n = 1;
+    while (taken.has(`s${n}`)) n += 1;
+    const alone = leave.trim() === '' ? undefined : minutesOf(leave);
+    const own: OwnStep = {
+      id: `s${n}`,
+      title: title.trim(),
+      minutes: minutes.trim() === '' ? 10 : (minutesOf(minutes) ?? 10),
+      ...(alone !== undefined && { leaveMinutes: alone }),
+      ...(behind !== '' && { after: behind }),
+      ...(tool.trim() && { tool: tool.trim() }),
+      ...(caution.trim() && { caution: caution.trim() }),
+      ...(who.trim() && { who: who.trim() }),
+      ...(uses && { uses }),
+    };
+    void shopStore.edit(`step of our own: ${own.title}`, addItems(job.id, 'own', [own]));
+    onclose();
+  }
+</script>
+
+<form class="no-print" onsubmit={add} aria-label="A step of your own">
+  <Field label="What is done" wide fault={titleFault}
+    ><input bind:value={title} maxlength="120" /></Field
+  >
+  <Field label="Hands" short fault={minutesFault}
+    ><input bind:value={minutes} maxlength="12" placeholder="10 min" /></Field
+  >
+  <Field label="Then leave alone" short fault={leaveFault}
+    ><input bind:value={leave} maxlength="12" placeholder="2 h" /></Field
+  >
+  <Select
+    label="After"
+    options={steps.map(({ id, title: words }) => ({ value: id, words }))}
+    bind:value={behind}
+    none="first of all"
+  />
+  <Field label="Tool"><input bind:value={tool} maxlength="80" /></Field>
+  <Field label="Caution"><input bind:value={caution} maxlength="200" /></Field>
+  <Field label="Who"><input bind:value={who} maxlength="60" /></Field>
+  <Select label="Takes the" options={[...resources]} bind:value={uses} none="bench" />
+  <Button type="submit" next>Add the step</Button>
+  <Button quiet onclick={onclose}>Leave it</Button>
+</form>
+
+<style>
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-end;
+    gap: 8px 14px;
+    padding: 8px 12px 12px;
+    background: var(--tape);
+    border: 1px dashed var(--line);
+  }
+  form :global(select) {
+    max-width: 320px;
+  }
+</style>

@@ -19,7 +19,7 @@ function step(name, work) {
   }
 }
 
-/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes. */
+/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes, a constraint solver. */
 function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
@@ -31,6 +31,7 @@ function debian() {
     ['/usr/bin/lspci', 'pciutils'],
     ['/usr/bin/zbarimg', 'zbar-tools'],
     ['/usr/bin/ledger', 'ledger'],
+    ['/usr/bin/minizinc', 'minizinc'],
     ['/usr/share/misc/pci.ids', 'pci.ids'],
     ['/var/lib/usbutils/usb.ids', 'usb.ids'],
   ].filter(([path]) => !existsSync(path));

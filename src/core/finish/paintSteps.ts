@@ -34,7 +34,7 @@ export function paintSteps(paint: PaintWork): Step[] {
   put('mock', {
     title: `Mock up with the ${on} bare: everything fits once before it is painted`,
     minutes: 10,
-    photo: 'what lies where, before the paint',
+    photo: 'What lies where, before the paint',
     why: 'paint takes room and shows every later cut',
   });
   put('clean', {
@@ -77,7 +77,7 @@ export function paintSteps(paint: PaintWork): Step[] {
     minutes: SMALL.mask * (size > 1 ? 2 : 1),
     tools: ['masking tape', 'paper'],
     cautions: facts.metal ? [finishCautions.earth] : [],
-    photo: 'what is masked: the earth points',
+    photo: 'What is masked: the earth points',
   });
   const layers = layersOf(paint);
   layers.forEach((layer, i) => coatsOf(paint, layer, layers[i - 1], put, stem));
@@ -98,6 +98,7 @@ export function paintSteps(paint: PaintWork): Step[] {
   const last = drafts[drafts.length - 1] as Draft;
   drafts[drafts.length - 1] = {
     ...last,
+    holds: last.leaveMinutes,
     leaveMinutes: Math.round(Math.max(last.leaveMinutes ?? 0, dry)),
   };
   put('unmask', {
@@ -155,7 +156,9 @@ function coatsOf(
       cautions: first
         ? [paint.paint === 'two-part' ? finishCautions.isocyanate : finishCautions.spray]
         : [],
-      ...(of && { within: { of, minutes: times.recoat, else: again(times) } }),
+      ...(of && {
+        within: { of, minutes: times.recoat, again: times.again, else: again(times) },
+      }),
     });
   }
   if (layer.name === 'primer')

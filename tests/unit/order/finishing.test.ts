@@ -113,7 +113,7 @@ describe('recoat windows', () => {
     phase: 'finish',
     title: 'coat 2',
     minutes: 3,
-    within: { of: 'one', minutes: 60, else: 'scuff' },
+    within: { of: 'one', minutes: 60, again: 1440, else: 'scuff' },
   });
   const one = { stepId: 'one', at: '2026-11-27T10:00:00.000Z' };
 

@@ -24,14 +24,16 @@ export interface Step {
   timed?: number | undefined;
   /** Minutes it must be left alone afterwards: paint, a stress run. */
   leaveMinutes?: number | undefined;
-  /** A place of the shop it takes; held while it is left alone too. */
+  /** A place of the shop it takes. */
   uses?: Resource | undefined;
+  /** Minutes the place stays taken afterwards; undefined: as long as it is left alone. */
+  holds?: number | undefined;
   /** What the paint place is set up for: another colour means cleaning it. */
   colour?: string | undefined;
   /** May run or wait with nobody in the shop: false for an oven, a printer unless allowed. */
   unattended?: boolean | undefined;
-  /** At the latest so many minutes after that step was done; what to do when it is later. */
-  within?: { of: string; minutes: number; else: string } | undefined;
+  /** At the latest so many minutes after that step was done, or not before `again`; what to do then. */
+  within?: { of: string; minutes: number; again: number; else: string } | undefined;
   /** Two people lift. */
   people?: 2 | undefined;
   who?: string | undefined;

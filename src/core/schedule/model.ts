@@ -66,11 +66,14 @@ export interface Cost {
   moved: number;
   colours: number;
   end: number;
+  /** Sum of all starts: of two alike the one that begins things earlier. */
+  sum: number;
 }
 
 export function cheaper(a: Cost, b: Cost): boolean {
   if (a.late !== b.late) return a.late < b.late;
   if (a.moved !== b.moved) return a.moved < b.moved;
   if (a.colours !== b.colours) return a.colours < b.colours;
-  return a.end < b.end;
+  if (a.end !== b.end) return a.end < b.end;
+  return a.sum < b.sum;
 }

@@ -14,22 +14,92 @@ export function placed(problem: Problem, order: readonly number[]): Schedule | u
     (problem.held ?? []).map(({ name, group }) => [name, { open: group, free: 0 }]),
   );
   const left = groupsLeft(tasks);
-  const waiting = [...order];
-  while (waiting.length > 0) {
-    /* The first that is ready and whose place is not held by work half done. */
-    const at = waiting.findIndex((i) => {
-      const task = tasks[i] as Task;
-      if (!task.after.every((before) => (starts[before] as number) >= 0)) return false;
-      const held = task.place && places.get(task.place.name);
-      return !held || held.open === undefined || held.open === task.place?.group;
-    });
-    if (at < 0) return undefined;
-    const [i = 0] = waiting.splice(at, 1);
+  const next = followers(problem);
+  const open = tasks.map(({ after }) => after.length);
+  const rank = new Array<number>(tasks.length).fill(0);
+  order.forEach((task, at) => (rank[task] = at));
+  const ready = new Queue(rank);
+  /* Ready, but their place is held by work half done. */
+  const parked = new Map<string, number[]>();
+  open.forEach((count, i) => count === 0 && ready.push(i));
+  for (let done = 0; done < tasks.length;) {
+    const i = ready.pop();
+    if (i === undefined) return undefined;
     const task = tasks[i] as Task;
+    const held = task.place && places.get(task.place.name);
+    if (held?.open !== undefined && held.open !== task.place?.group) {
+      const name = task.place?.name ?? '';
+      parked.set(name, [...(parked.get(name) ?? []), i]);
+      continue;
+    }
     if (!put(problem, i, starts, who, busy, places)) return undefined;
-    if (task.place) closeGroup(task, starts[i] as number, places, left);
+    done += 1;
+    for (const follower of next[i] ?? []) {
+      open[follower] = (open[follower] as number) - 1;
+      if (open[follower] === 0) ready.push(follower);
+    }
+    if (!task.place) continue;
+    closeGroup(task, starts[i] as number, places, left);
+    if (places.get(task.place.name)?.open !== undefined) continue;
+    for (const waiting of parked.get(task.place.name) ?? []) ready.push(waiting);
+    parked.delete(task.place.name);
   }
   return { starts, who, cost: costOf(problem, starts) };
+}
+
+const kept = new WeakMap<Problem, number[][]>();
+
+/** What waits for each task. */
+function followers(problem: Problem): number[][] {
+  const before = kept.get(problem);
+  if (before) return before;
+  const next: number[][] = problem.tasks.map(() => []);
+  problem.tasks.forEach(({ after }, i) => after.forEach((each) => next[each]?.push(i)));
+  kept.set(problem, next);
+  return next;
+}
+
+/** Ready tasks, the one that stands first in the order on top: a binary heap. */
+class Queue {
+  #heap: number[] = [];
+  #rank: readonly number[];
+  constructor(rank: readonly number[]) {
+    this.#rank = rank;
+  }
+  push(task: number): void {
+    const heap = this.#heap;
+    let at = heap.push(task) - 1;
+    while (at > 0) {
+      const up = (at - 1) >> 1;
+      if (!this.#first(at, up)) break;
+      this.#swap(at, up);
+      at = up;
+    }
+  }
+  pop(): number | undefined {
+    const heap = this.#heap;
+    const top = heap[0];
+    const last = heap.pop();
+    if (heap.length === 0 || last === undefined) return top;
+    heap[0] = last;
+    for (let at = 0; ;) {
+      const [l, r] = [2 * at + 1, 2 * at + 2];
+      let best = at;
+      if (l < heap.length && this.#first(l, best)) best = l;
+      if (r < heap.length && this.#first(r, best)) best = r;
+      if (best === at) return top;
+      this.#swap(at, best);
+      at = best;
+    }
+  }
+  #first(a: number, b: number): boolean {
+    const heap = this.#heap;
+    return (this.#rank[heap[a] as number] as number) < (this.#rank[heap[b] as number] as number);
+  }
+  #swap(a: number, b: number): void {
+    const heap = this.#heap;
+    [heap[a], heap[b]] = [heap[b] as number, heap[a] as number];
+  }
 }
 
 interface Held {
@@ -76,7 +146,7 @@ function put(
   if (held && held.open !== task.place?.group) from = Math.max(from, held.free);
   const found =
     task.fixed !== undefined
-      ? { start: task.fixed, people: freeAt(busy, task, task.fixed, true) ?? [] }
+      ? { start: task.fixed, people: freeAt(busy, task, task.fixed) }
       : fit(task, from, open, busy);
   if (!found) return false;
   starts[i] = found.start;
@@ -87,56 +157,82 @@ function put(
   return true;
 }
 
+type Spans = readonly (readonly [number, number])[];
+
 function fit(
   task: Task,
   from: number,
   open: readonly Open[],
-  busy: readonly (readonly [number, number][])[],
+  busy: readonly Spans[],
 ): { start: number; people: number[] } | undefined {
   const { shut } = task;
   const needs = task.hands + (task.attended ? task.leave : 0);
-  for (const hours of open) {
-    if (hours.to < from + needs) continue;
+  for (let day = dayOf(open, from); day < open.length; day += 1) {
+    const hours = open[day] as Open;
     let start = Math.max(hours.from, from);
-    for (;;) {
-      if (shut && start > shut[0] && start < shut[1]) start = shut[1];
-      if (start + needs > hours.to) break;
-      const people = freeAt(busy, task, start, false);
-      if (people) return { start, people };
-      start = nextFree(busy, task, start);
+    while (start + needs <= hours.to) {
+      if (shut && start > shut[0] && start < shut[1]) {
+        start = shut[1];
+        continue;
+      }
+      const at = soonest(task, start, busy);
+      if (at === start) return { start, people: freeAt(busy, task, start) };
+      start = at;
     }
   }
   return undefined;
 }
 
-/** Who could do it from `start` on; undefined where there are not enough. */
-function freeAt(
-  busy: readonly (readonly [number, number][])[],
-  { hands, people, who }: Task,
-  start: number,
-  anyhow: boolean,
-): number[] | undefined {
-  if (hands === 0) return [];
-  const free: number[] = [];
-  for (let person = 0; person < busy.length; person += 1) {
-    if (who !== undefined && people === 1 && person !== who) continue;
-    const taken = (busy[person] ?? []).some(([s, e]) => s < start + hands && start < e);
-    if (!taken) free.push(person);
-    if (free.length === people) return free;
+/** The first opening hours that end after a minute. */
+function dayOf(open: readonly Open[], minute: number): number {
+  let [lo, hi] = [0, open.length];
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if ((open[mid] as Open).to > minute) hi = mid;
+    else lo = mid + 1;
   }
-  return anyhow ? free : undefined;
+  return lo;
 }
 
-/** The next minute at which somebody who is at work now gets free. */
-function nextFree(
-  busy: readonly (readonly [number, number][])[],
-  { hands }: Task,
-  start: number,
-): number {
-  let next = Infinity;
-  for (const list of busy)
-    for (const [s, e] of list) if (s < start + hands && e > start && e < next) next = e;
-  return next === Infinity ? start + 1 : next;
+/** The first minute from `start` on at which so many people as it wants are free for its hands. */
+function soonest({ hands, people, who }: Task, start: number, busy: readonly Spans[]): number {
+  if (hands === 0) return start;
+  const free = (who === undefined || people > 1 ? busy : [busy[who] ?? []])
+    .map((spans) => freeFrom(spans, start, hands))
+    .sort((a, b) => a - b);
+  return free[people - 1] ?? Infinity;
+}
+
+/** The first minute from `start` on with `hands` minutes free. */
+function freeFrom(spans: Spans, start: number, hands: number): number {
+  let at = start;
+  for (let i = firstEnding(spans, start); i < spans.length; i += 1) {
+    const [from, to] = spans[i] as readonly [number, number];
+    if (from >= at + hands) break;
+    at = to;
+  }
+  return at;
+}
+
+function firstEnding(spans: Spans, minute: number): number {
+  let [lo, hi] = [0, spans.length];
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if ((spans[mid] as readonly [number, number])[1] > minute) hi = mid;
+    else lo = mid + 1;
+  }
+  return lo;
+}
+
+/** Who is free from `start` on, as many as it wants where there are so many. */
+function freeAt(busy: readonly Spans[], { hands, people, who }: Task, start: number): number[] {
+  if (hands === 0) return [];
+  const free: number[] = [];
+  for (let person = 0; person < busy.length && free.length < people; person += 1) {
+    if (who !== undefined && people === 1 && person !== who) continue;
+    if (freeFrom(busy[person] ?? [], start, hands) === start) free.push(person);
+  }
+  return free;
 }
 
 function insert(list: [number, number][], span: [number, number]): void {
@@ -168,6 +264,7 @@ export function costOf(problem: Problem, starts: readonly number[]): Cost {
     moved,
     colours: colourChanges(problem, starts),
     end: Math.max(0, ...ends.values()),
+    sum: starts.reduce((sum, start) => sum + start, 0),
   };
 }
 

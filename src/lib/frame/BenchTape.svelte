@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { toDeadline } from '$core/order/deadline.ts';
+  import { wordsOf } from '$core/schedule/words.ts';
+  import { weekState } from '$lib/week/weekState.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
   import { dateText, weekdayText } from '$lib/ui/dates.ts';
   import { buyLine } from '$core/edits/tripEdits.ts';
@@ -43,14 +44,17 @@
     buying = undefined;
     fault = '';
   }
-  /** Jobs with a deadline, the next one first. */
-  const promised = $derived(
+  /** Jobs with a deadline, the next one first; how they stand to it says the plan of the week. */
+  const dated = $derived(
     open
-      .flatMap(({ job, hands, progress }) => {
-        const standing = toDeadline(job, progress.minutesLeft, hands, shopStore.now);
-        return standing ? [{ job, standing }] : [];
-      })
+      .filter(({ job }) => job.deadline !== undefined)
       .sort((a, b) => ((a.job.deadline ?? '') < (b.job.deadline ?? '') ? -1 : 1)),
+  );
+  $effect(() => {
+    if (dated.length > 0) weekState.follow(shopStore.shop, shopStore.now);
+  });
+  const promised = $derived(
+    dated.map(({ job }) => ({ job, words: weekState.plan && wordsOf(weekState.plan, job.id) })),
   );
   /** Parts wanted twice, each once. */
   const conflicts = $derived([
@@ -95,11 +99,11 @@
   {#if promised.length > 0}
     <section>
       <h3>Promised</h3>
-      {#each promised as { job, standing } (job.id)}
+      {#each promised as { job, words } (job.id)}
         <p class="promised">
-          <Mark mark={standing.mark} size={16} />
+          {#if words}<Mark mark={words.mark} size={16} />{/if}
           <b class="figure">{job.id}</b>
-          {dateText(job.deadline ?? '', 'dayTime')}: {standing.say}
+          {dateText(job.deadline ?? '', 'dayTime')}{words ? `: ${words.say}` : ''}
         </p>
       {/each}
     </section>

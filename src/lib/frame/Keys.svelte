@@ -46,6 +46,7 @@
   onMount(() => {
     const bindings: KeyBindingMap = {
       'g b': key(() => void goto(resolve('/'))),
+      'g w': key(() => void goto(resolve('/week'))),
       'g s': key(() => void goto(resolve('/shelf'))),
       '[': key(() => move(-1)),
       ']': key(() => move(1)),

@@ -43,6 +43,9 @@
     <span class="digit">s</span><span class="name">Shelf</span>
   </a>
   {#if !jobId}
+    <a class="item" href={resolve('/week')} aria-current={isAt(resolve('/week'))}>
+      <span class="digit">w</span><span class="name">Week</span>
+    </a>
     <a class="item folded" href={resolve('/book')} aria-current={isAt(resolve('/book'))}>
       <span class="digit"></span><span class="name">The book</span>
     </a>

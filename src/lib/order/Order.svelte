@@ -181,13 +181,7 @@
     </p>
   {/if}
   {#if job}
-    <WaitsAndDates
-      {job}
-      minutesLeft={standing.minutesLeft}
-      due={(view.plan?.seats ?? []).flatMap(({ state, part }) =>
-        state === 'comes' && part.place === 'buy' ? [part.due] : [],
-      )}
-    />
+    <WaitsAndDates {job} />
   {/if}
   {#if job}
     {#if adding}

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { editJob } from '$core/edits/edits.ts';
-  import { toDeadline } from '$core/order/deadline.ts';
-  import { handsNeeded } from '$core/order/hands.ts';
+  import { wordsOf } from '$core/schedule/words.ts';
   import { addItems, dropItem } from '$core/shop/items.ts';
   import { whenOf, withHour } from '$core/units/when.ts';
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { weekState } from '$lib/week/weekState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { clockOf, dateText } from '$lib/ui/dates.ts';
   import Field from '$lib/ui/Field.svelte';
@@ -13,12 +13,8 @@
 
   interface Props {
     job: Job;
-    /** Minutes of hands the open steps take. */
-    minutesLeft: number;
-    /** Delivery days of what the plan has to buy. */
-    due: readonly (string | undefined)[];
   }
-  const { job, minutesLeft, due }: Props = $props();
+  const { job }: Props = $props();
   let why = $state('');
   let until = $state('');
   let by = $state<string | undefined>(undefined);
@@ -29,7 +25,12 @@
 
   const now = $derived(shopStore.now);
   const open = $derived(job.waits.filter((wait) => wait.until === undefined || wait.until > now));
-  const standing = $derived(toDeadline(job, minutesLeft, handsNeeded(job, due, false, now), now));
+  $effect(() => {
+    if (job.deadline !== undefined) weekState.follow(shopStore.shop, now);
+  });
+  const standing = $derived(
+    job.deadline === undefined || !weekState.plan ? undefined : wordsOf(weekState.plan, job.id),
+  );
 
   function add(event: SubmitEvent): void {
     event.preventDefault();

@@ -7,6 +7,10 @@ const styles = {
   time: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
   /** `Fri 09:04`. */
   weekTime: { weekday: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  /** `Fri 27`. */
+  dayShort: { weekday: 'short', day: 'numeric' },
+  /** `Friday 27 November`. */
+  dayLong: { weekday: 'long', day: 'numeric', month: 'long' },
   /** `27 Nov 2026`. */
   day: { day: 'numeric', month: 'short', year: 'numeric' },
   /** `27 Nov 09:04`. */
@@ -62,3 +66,7 @@ export const clockOf = (now: string): { now: string; ahead: number } => ({
   now,
   ahead: -new Date(now).getTimezoneOffset(),
 });
+
+/** A time in minutes since 1970. */
+export const minuteText = (minute: number, style: keyof typeof styles): string =>
+  dateText(new Date(minute * 60_000).toISOString(), style);

@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { toDeadline } from '../../../src/core/order/deadline.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { understand } from '../../../src/core/quick/understand.ts';
 
@@ -55,26 +54,5 @@ describe('quick/dates', () => {
       expect(say(text).kind, text).to.equal('nothing');
     for (const text of ['wait 24 h paint', 'deadline sat', 'budget 120', 'due thu cable'])
       expect(say(text, { clock: place.clock }).kind, text).to.equal('nothing');
-  });
-
-  it('counts what is left to a deadline', () => {
-    const to = (
-      deadline: string | undefined,
-      minutes: number,
-      hands: Parameters<typeof toDeadline>[2],
-    ) => toDeadline({ deadline }, minutes, hands, NOW);
-    const now = { when: 'now' as const };
-    expect(to(undefined, 60, now)).to.equal(undefined);
-    expect(to('2026-11-27T12:20:00.000Z', 60, now)).to.deep.include({ mark: 'stop', spare: -60 });
-    expect(to('2026-11-27T15:20:00.000Z', 60, now)).to.deep.include({ mark: 'watch', spare: 60 });
-    expect(to('2026-11-27T15:20:00.000Z', 121, now)).to.deep.include({ mark: 'stop', spare: -1 });
-    expect(to('2026-11-30T13:20:00.000Z', 60, now)).to.deep.include({ mark: 'clear', spare: 4260 });
-    const dry = { when: 'at' as const, time: '2026-11-28T13:20:00.000Z', why: 'paint' };
-    expect(to('2026-11-28T14:19:00.000Z', 60, dry)).to.deep.include({ mark: 'stop', spare: -1 });
-    expect(to('2026-11-28T14:20:00.000Z', 60, dry)).to.deep.include({ mark: 'watch', spare: 0 });
-    expect(to('2026-11-30T13:20:00.000Z', 60, { when: 'no date', why: 'cable' })?.mark).to.equal(
-      'watch',
-    );
-    expect(to('2026-11-30T13:20:00.000Z', 60, { when: 'done' })).to.equal(undefined);
   });
 });

@@ -1,0 +1,132 @@
+<script lang="ts">
+  import { editWorkshop } from '$core/edits/weekEdits.ts';
+  import { resources, type Resource } from '$core/model/types/finishTypes.ts';
+  import type { Workshop } from '$core/model/types/types.ts';
+  import { formatHours } from '$core/units/duration.ts';
+  import Field from '$lib/ui/Field.svelte';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+
+  const { workshop }: { workshop: Workshop } = $props();
+  const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+  const numberOf = (i: number) => (i + 1) % 7;
+  let typed = $state<Partial<Record<'people' | 'opens' | 'closes', string | undefined>>>({});
+
+  const set = (what: string, fields: Partial<Workshop>) =>
+    void shopStore.edit(`the shop’s ${what}`, editWorkshop(workshop, fields), `workshop ${what}`);
+
+  /** Minutes after midnight of `9`, `9:30`, `18.00`; undefined where it is no time. */
+  function clockIn(text: string): number | undefined {
+    const [, h = '', m = '0'] = /^(\d{1,2})(?:[:.](\d\d))?$/.exec(text.trim()) ?? [];
+    const minutes = h === '' ? NaN : Number(h) * 60 + Number(m);
+    return minutes <= 1440 && Number(m) < 60 ? minutes : undefined;
+  }
+  function faultOf(which: 'opens' | 'closes'): string {
+    const text = typed[which];
+    if (text === undefined) return '';
+    const minutes = clockIn(text);
+    if (minutes === undefined) return '9, 9:30';
+    const opens = which === 'opens' ? minutes : workshop.opens;
+    const closes = which === 'closes' ? minutes : workshop.closes;
+    return closes > opens ? '' : 'closes before it opens';
+  }
+  function takeClock(which: 'opens' | 'closes', text: string): void {
+    typed[which] = text;
+    const minutes = clockIn(text);
+    if (minutes !== undefined && faultOf(which) === '') set('hours', { [which]: minutes });
+  }
+  function takePeople(text: string): void {
+    typed.people = text;
+    const people = text
+      .split(',')
+      .map((name) => name.trim())
+      .filter(Boolean);
+    if (people.length > 0) set('people', { people: [...new Set(people)].slice(0, 40) });
+  }
+  function toggleDay(day: number, on: boolean): void {
+    const off = on ? workshop.off.filter((each) => each !== day) : [...workshop.off, day];
+    if (off.length < 7) set('days', { off });
+  }
+  const togglePlace = (place: Resource, on: boolean) =>
+    set('places', {
+      places: on ? [...workshop.places, place] : workshop.places.filter((each) => each !== place),
+    });
+</script>
+
+<section class="no-print" aria-label="Hours and hands of the shop">
+  <Field label="Who works here" wide fault={typed.people?.trim() === '' ? 'somebody must' : ''}
+    ><input
+      value={typed.people ?? workshop.people.join(', ')}
+      maxlength="400"
+      oninput={(event) => takePeople(event.currentTarget.value)}
+      onblur={() => typed.people?.trim() && (typed.people = undefined)}
+    /></Field
+  >
+  {#each ['opens', 'closes'] as const as which (which)}
+    <Field label={which === 'opens' ? 'Opens' : 'Closes'} short fault={faultOf(which)}
+      ><input
+        value={typed[which] ?? formatHours(workshop[which])}
+        maxlength="5"
+        oninput={(event) => takeClock(which, event.currentTarget.value)}
+        onblur={() => faultOf(which) === '' && (typed[which] = undefined)}
+      /></Field
+    >
+  {/each}
+  <fieldset>
+    <legend>Works on</legend>
+    {#each days as name, i (name)}
+      <label
+        ><input
+          type="checkbox"
+          checked={!workshop.off.includes(numberOf(i))}
+          onchange={(event) => toggleDay(numberOf(i), event.currentTarget.checked)}
+        />{name}</label
+      >
+    {/each}
+  </fieldset>
+  <fieldset>
+    <legend>Has one</legend>
+    {#each resources as place (place)}
+      <label
+        ><input
+          type="checkbox"
+          checked={workshop.places.includes(place)}
+          onchange={(event) => togglePlace(place, event.currentTarget.checked)}
+        />{place}</label
+      >
+    {/each}
+    <label
+      ><input
+        type="checkbox"
+        checked={workshop.overnight}
+        onchange={(event) => set('nights', { overnight: event.currentTarget.checked })}
+      />oven and printer may run alone</label
+    >
+  </fieldset>
+</section>
+
+<style>
+  section {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-end;
+    gap: 8px 16px;
+    padding: 8px 12px 12px;
+    margin-bottom: 10px;
+    background: var(--tape);
+    border: 1px dashed var(--line);
+  }
+  fieldset {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    border: 0;
+    padding: 0;
+    margin: 0;
+  }
+  label {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    min-height: var(--target);
+  }
+</style>

@@ -1,0 +1,58 @@
+import { SvelteMap } from 'svelte/reactivity';
+import type { Shop } from '$core/model/types/types.ts';
+import type { WeekPlan } from '$core/schedule/plan.ts';
+import type { WayOut } from '$core/schedule/ways.ts';
+import { Background } from '$lib/shop/background.svelte.ts';
+import { clockOf } from '$lib/ui/dates.ts';
+import type { WeekWorker } from '../../workers/week.worker.ts';
+
+/** The plan of the week, worked out beside the page and looked at from bench, work order and week alike. */
+class WeekState {
+  plan = $state.raw<WeekPlan | undefined>(undefined);
+  /** Tasks dragged later, until they are put back. */
+  notBefore = new SvelteMap<string, number>();
+  /** Ways out for late jobs, as far as they were asked for. */
+  ways = new SvelteMap<string, readonly WayOut[]>();
+  #background = new Background<WeekWorker>(
+    () => new Worker(new URL('../../workers/week.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  #key: unknown[] = [];
+
+  get busy(): boolean {
+    return this.#background.busy;
+  }
+  get fault(): string | undefined {
+    return this.#background.fault;
+  }
+
+  /** Works it out anew where the shop, the wishes or the five minutes changed. */
+  follow(shop: Shop, now: string): void {
+    const wishes = Object.fromEntries(this.notBefore);
+    const { jobs, parts, machines, models, settings } = shop;
+    const half = now.slice(0, 15);
+    const key = [jobs, parts, machines, models, settings, half, JSON.stringify(wishes)];
+    if (key.every((each, i) => each === this.#key[i])) return;
+    this.#key = key;
+    const asked = { ...clockOf(now), notBefore: wishes };
+    void this.#background
+      .ask((worker) => worker.plan(shop, asked))
+      .then(async (plan) => {
+        if (!plan) return;
+        this.plan = plan;
+        this.ways.clear();
+        for (const { jobId, spare } of plan.jobs) {
+          if (spare === undefined || spare >= 0 || this.#key !== key) continue;
+          const ways = await this.#background.api.ways(shop, asked, jobId);
+          if (this.#key === key) this.ways.set(jobId, ways);
+        }
+      });
+  }
+
+  /** Stops what is worked out now. */
+  cancel(): void {
+    this.#background.close();
+    this.#key = [];
+  }
+}
+
+export const weekState = new WeekState();

@@ -6,13 +6,12 @@ import { waysOut, type WayOut } from '$core/schedule/ways.ts';
 /** The week beside the page: it may take seconds, and says how far it is. */
 
 const LONGEST_MS = 8000;
-const ORDERS = 20_000;
 
 const worker = {
-  plan(shop: Shop, wished: Wished): WeekPlan {
+  plan(shop: Shop, wished: Wished, orders: number): WeekPlan {
     const until = performance.now() + LONGEST_MS;
     return planWeek(shop, wished, {
-      orders: ORDERS,
+      orders,
       stop: () => performance.now() > until,
     });
   },

@@ -157,6 +157,9 @@ function goTo(to: Destination, view: JobView | undefined, jobId?: string): boole
     case 'shelf':
       void goto(resolve('/shelf'));
       return true;
+    case 'week':
+      void goto(resolve('/week'));
+      return true;
     case 'labels':
       void goto(resolve('/labels'));
       return true;

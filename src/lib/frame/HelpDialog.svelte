@@ -13,7 +13,9 @@
     station: StationId | undefined;
   }
   const { station }: Props = $props();
-  const help = $derived(helpOf[station ?? (page.url.pathname === '/shelf' ? 'shelf' : 'bench')]);
+  const placeNamed = (path: string) =>
+    path === '/shelf' ? 'shelf' : path === '/week' ? 'week' : 'bench';
+  const help = $derived(helpOf[station ?? placeNamed(page.url.pathname)]);
   const keys = $derived([...(help.keys ?? []), ...keysEverywhere]);
   const hasJobs = $derived(shopStore.shop.jobs.length > 0);
 

@@ -15,7 +15,20 @@ const marks = [
   ['Clear', 'the whole range says yes'],
 ] as const;
 
-export const helpOf: Record<StationId | 'bench' | 'shelf', Help> = {
+export const helpOf: Record<StationId | 'bench' | 'shelf' | 'week', Help> = {
+  week: {
+    says: [
+      'All open steps of all jobs laid along the days: hands solid, leaving alone hatched, nights and days off as gaps.',
+      'Worked out so that the jobs are as little late as can be; the tape says what is short and what would make it.',
+      'Drag a step later, or move it with the arrow keys, and see what it pushes. Keep the plan, and later ones change as little of it as they can.',
+    ],
+    words: [
+      ['Hands', 'somebody works on it, without a break, in opening hours'],
+      ['Leave alone', 'it dries, prints or bathes; nights count'],
+      ['To spare', 'from the end of the last step to the day it is promised for'],
+    ],
+    keys: [['← →', 'the chosen step half an hour earlier or later']],
+  },
   shelf: {
     says: [
       'Every part of the house in one list: filter it, sort it by its headings, edit it in its line.',
@@ -160,6 +173,7 @@ export const keysEverywhere = [
   ['g then 1 to 9, 0', 'station'],
   ['g b', 'bench'],
   ['g s', 'shelf'],
+  ['g w', 'week'],
   ['[  ]', 'previous and next finding'],
   ['m', 'measure the next open thing'],
   ['t', 'the tape, on a narrow screen'],

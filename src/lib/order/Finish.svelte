@@ -53,7 +53,14 @@
     {/each}
   </div>
   {#each job.finishes as work (work.id)}
-    <FinishWork {job} {work} {box} />
+    <FinishWork
+      {job}
+      {work}
+      {box}
+      against={view.found.filter(
+        ({ station, id }) => station === 'order' && id.endsWith(`:${work.id}`),
+      )}
+    />
   {:else}
     <p>Nothing is painted, washed, glued or printed in this job.</p>
   {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Finding } from '$core/findings/finding.ts';
   import { boxAreaCm2 } from '$core/finish/paint.ts';
   import { fieldFault, finishFields, saysOf, type FinishField } from '$core/finish/fields.ts';
   import { finishName } from '$core/finish/index.ts';
@@ -9,6 +10,7 @@
   import { parseNumber } from '$core/units/length.ts';
   import Field from '$lib/ui/Field.svelte';
   import Button from '$lib/ui/Button.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
   import Select from '$lib/ui/Select.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
@@ -17,9 +19,11 @@
     job: Job;
     work: Finish;
     /** Outside of the case, mm; undefined where there is no case. */
+    /** What stands against it as it is planned. */
+    against: readonly Finding[];
     box: { width: number; height: number; depth: number } | undefined;
   }
-  const { job, work, box }: Props = $props();
+  const { job, work, box, against }: Props = $props();
   /** What is typed and cannot stand yet, by field. */
   let typed = $state<Record<string, string>>({});
 
@@ -75,6 +79,9 @@
       >Take out</Button
     >
   </header>
+  {#each against as finding (finding.id)}
+    <p class="against" role="alert"><Mark mark={finding.mark} size={18} word /> {finding.say}</p>
+  {/each}
   <div class="two">
     <div class="fields">
       {#each fields as field (field.name)}
@@ -149,6 +156,9 @@
   }
   h3::first-letter {
     text-transform: uppercase;
+  }
+  .against {
+    margin: 2px 0 8px;
   }
   .two {
     display: grid;

@@ -87,7 +87,7 @@
   const ownOf = $derived(new Map((job?.own ?? []).map((each) => [ownId(each.id), each])));
   /** A step of one's own is being written, after this one. */
   let adding = $state(false);
-  let dragged = $state<OwnStep | undefined>(undefined);
+  let dragged = $state.raw<OwnStep | undefined>(undefined);
 
   function time(step: Step): void {
     if (!job) return;
@@ -116,6 +116,11 @@
       : minutes < 2880
         ? `${Math.round(minutes / 60)} h`
         : `${Math.round(minutes / 1440)} days`;
+  function startDrag(event: DragEvent, own: OwnStep | undefined): void {
+    if (!own) return;
+    dragged = own;
+    event.dataTransfer?.setData('text/plain', own.title);
+  }
   function shift(own: OwnStep, by: 1 | -1): void {
     const others = view.steps.filter(({ id }) => id !== ownId(own.id));
     const at = view.steps.findIndex(({ id }) => id === ownId(own.id)) + by;
@@ -209,7 +214,7 @@
         class:next={standing.next?.id === step.id}
         class:gate={step.gate}
         draggable={own !== undefined}
-        ondragstart={() => (dragged = own)}
+        ondragstart={(event) => startDrag(event, own)}
         ondragend={() => (dragged = undefined)}
         ondragover={(event) => dragged && event.preventDefault()}
         ondrop={() => dragged && place(dragged, step.id)}

@@ -49,6 +49,9 @@
     Array.from({ length: DAYS }, (_, i) => minuteText(axis.from + i * 1440 + 720, 'dayShort')),
   );
 
+  /** So much of a title as stands beside its machine, cut between words. */
+  const shortened = (title: string): string =>
+    title.length <= 34 ? title : `${title.slice(0, 34).replace(/[ ,:(][^ ]*$/, '')} …`;
   const jobOf = (id: string) => indexOf(shopStore.shop).jobs.get(id);
   function shellOf(jobId: string) {
     const machine = indexOf(shopStore.shop).machines.get(jobOf(jobId)?.machineId ?? '');
@@ -128,7 +131,7 @@
           class="next"
           x={stands + (shell ? shell.w * SCALE : 0) + 6}
           y={floor - 22 - Math.min(62, shell ? shell.h * SCALE : 16) + 12}
-          >{(own[0]?.task.title ?? '').slice(0, 34)}</text
+          >{shortened(own[0]?.task.title ?? '')}</text
         >
         {#each own as { task, start } (task.id)}
           {@const from = x(start)}

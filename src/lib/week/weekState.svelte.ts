@@ -6,6 +6,10 @@ import { Background } from '$lib/shop/background.svelte.ts';
 import { clockOf } from '$lib/ui/dates.ts';
 import type { WeekWorker } from '../../workers/week.worker.ts';
 
+/** Orders looked at before anything is shown, and where that proved nothing. */
+const QUICK = 400;
+const LONG = 20_000;
+
 /** The plan of the week, worked out beside the page and looked at from bench, work order and week alike. */
 class WeekState {
   plan = $state.raw<WeekPlan | undefined>(undefined);
@@ -35,12 +39,16 @@ class WeekState {
     this.#key = key;
     const asked = { ...clockOf(now), notBefore: wishes };
     void this.#background
-      .ask((worker) => worker.plan(shop, asked))
+      .ask((worker) => worker.plan(shop, asked, QUICK))
       .then(async (plan) => {
         if (!plan) return;
         this.plan = plan;
         this.ways.clear();
-        for (const { jobId, spare } of plan.jobs) {
+        if (plan.found && !plan.found.proven && this.#key === key) {
+          const better = await this.#background.ask((worker) => worker.plan(shop, asked, LONG));
+          if (better) this.plan = better;
+        }
+        for (const { jobId, spare } of this.plan.jobs) {
           if (spare === undefined || spare >= 0 || this.#key !== key) continue;
           const ways = await this.#background.api.ways(shop, asked, jobId);
           if (this.#key === key) this.ways.set(jobId, ways);

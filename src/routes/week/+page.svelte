@@ -69,6 +69,11 @@
     {#if weekState.notBefore.size > 0}
       <Button onclick={() => weekState.notBefore.clear()}>Put back what was moved</Button>
     {/if}
+    {#if shopStore.shop.jobs.some(({ planned }) => planned.length > 0)}
+      <Button onclick={() => void shopStore.edit('the kept plan, forgotten', keepPlan(new Map()))}
+        >Plan anew</Button
+      >
+    {/if}
     <Button aria-pressed={setting} onclick={() => (setting = !setting)}>Hours and hands</Button>
     <Button disabled={!plan?.found} onclick={calendar}>Calendar file</Button>
     <Button next disabled={!plan?.found} onclick={keep}>Keep this plan</Button>
@@ -89,7 +94,9 @@
           {#each tasks as { task, start, who } (task.id)}
             <li>
               <span class="figure"
-                >{minuteText(start, 'time')}–{minuteText(start + task.hands, 'time')}</span
+                >{minuteText(start, 'time')}<small>
+                  to {minuteText(start + task.hands, 'time')}</small
+                ></span
               >
               <a href={resolve('/job/[id]/[station]', { id: task.jobId, station: 'order' })}
                 ><b class="figure">{task.jobId}</b>
@@ -128,11 +135,22 @@
   }
   li {
     display: grid;
-    grid-template-columns: 110px minmax(0, 1fr) auto;
+    grid-template-columns: 116px minmax(0, 1fr) auto;
     gap: 2px 12px;
     padding: 6px 0;
     border-bottom: 1px solid var(--line);
     break-inside: avoid;
+  }
+  li a {
+    color: inherit;
+  }
+  @media (max-width: 37.5em) {
+    li {
+      grid-template-columns: 58px minmax(0, 1fr) auto;
+    }
+    small {
+      display: block;
+    }
   }
   .alone {
     grid-column: 2 / -1;

@@ -52,6 +52,7 @@ export type Destination =
   | 'bench'
   | 'book'
   | 'shelf'
+  | 'week'
   | 'labels'
   | 'scan sheet'
   | 'new job'

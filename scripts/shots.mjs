@@ -36,14 +36,6 @@ const views = [
     },
   ],
   [
-    'trade-offs',
-    '/job/16/fit',
-    async (page) => {
-      await page.getByRole('button', { name: 'Trade-offs' }).click();
-      await page.getByText(/exclude each other/).waitFor();
-    },
-  ],
-  [
     'whose-board',
     '/job/14/fit',
     async (page) => {
@@ -64,14 +56,6 @@ const views = [
   ],
   ['plugs', '/job/18/plugs'],
   [
-    'what-plug',
-    '/job/18/plugs',
-    async (page) => {
-      await page.getByRole('button', { name: 'What is this plug?' }).click();
-      await page.getByText(/pins sure/).waitFor();
-    },
-  ],
-  [
     'adapter',
     '/job/18/plugs',
     async (page) => {
@@ -83,6 +67,8 @@ const views = [
   ['links', '/job/19/links'],
   ['donors', '/job/15/donors'],
   ['work-order', '/job/14/order'],
+  ['finish', '/job/9/order#finish', async (page) => page.getByText('dry to touch').waitFor()],
+  ['week', '/week', async (page) => page.getByText('do without').first().waitFor()],
   ['power-up', '/job/14/power-up'],
   ['heat', '/job/9/heat', async (page) => page.getByText(/Open the panel/).waitFor()],
   ['hand-over', '/job/3/hand-over'],
@@ -111,6 +97,8 @@ for (const [name, path, act, [width, height] = [1280, 800]] of views) {
     reducedMotion: 'reduce',
   });
   const page = await context.newPage();
+  /* A working day at noon, whenever the pictures are taken. */
+  await page.clock.setFixedTime('2026-11-26T12:05:00.000Z');
   const settled = () =>
     page.waitForFunction(() => (document.querySelector('#stage h1')?.textContent ?? '') !== '');
   await page.goto(address);

@@ -6,13 +6,23 @@ import { waysOut, type WayOut } from '$core/schedule/ways.ts';
 /** The week beside the page: it may take seconds, and says how far it is. */
 
 const LONGEST_MS = 8000;
+const TELL_MS = 200;
 
 const worker = {
-  plan(shop: Shop, wished: Wished, orders: number): WeekPlan {
+  /** `progress` hears now and then which share of the orders was looked at. */
+  plan(shop: Shop, wished: Wished, orders: number, progress?: (share: number) => void): WeekPlan {
     const until = performance.now() + LONGEST_MS;
+    let told = performance.now();
     return planWeek(shop, wished, {
       orders,
-      stop: () => performance.now() > until,
+      stop: ({ tried }) => {
+        const now = performance.now();
+        if (progress && now - told > TELL_MS) {
+          progress(tried / orders);
+          told = now;
+        }
+        return now > until;
+      },
     });
   },
   ways: (shop: Shop, wished: Wished, jobId: string): WayOut[] => waysOut(shop, wished, jobId),

@@ -36,6 +36,8 @@ const views = [
   '/labels',
   '/book',
   '/shelf',
+  '/week',
+  '/job/9/order#finish',
   ...stations.map((station) => `/job/14/${station}`),
   '/job/12/take-in',
   '/job/14/hand-over#customer',

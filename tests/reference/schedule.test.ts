@@ -1,88 +1,11 @@
 import { expect } from 'chai';
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Problem, Schedule, Task } from '../../src/core/schedule/model.ts';
 import { leastLate } from '../../src/core/schedule/bound.ts';
 import { schedule } from '../../src/core/schedule/search.ts';
+import { byMiniZinc, mayStart } from './schedule/minizinc.ts';
 import { randomShop } from './schedule/shops.ts';
 
 /** The search of the week against a general constraint solver: MiniZinc with Gecode, out of Debian's packages. */
-
-const HORIZON = 14 * 48;
-const folder = mkdtempSync(join(tmpdir(), 'week-'));
-after(() => rmSync(folder, { recursive: true }));
-
-/** Minutes at which a task may start, by the calendar and its own release: written anew, not the product's. */
-function mayStart({ open }: Problem, task: Task): number[] {
-  const needs = task.hands + (task.attended ? task.leave : 0);
-  return open.flatMap(({ from, to }) =>
-    Array.from({ length: to - from }, (_, i) => from + i).filter(
-      (minute) => minute >= task.release && minute + needs <= to,
-    ),
-  );
-}
-
-/** What the solver says is least, and whether it proved it. */
-function byMiniZinc(problem: Problem, seconds: number): { late: number; proven: boolean } {
-  const { tasks, jobs, people } = problem;
-  const list = (values: readonly (number | string)[]) => `[${values.join(', ')}]`;
-  const set = (values: readonly number[]) => `{${values.join(', ')}}`;
-  const edges = tasks.flatMap((task, i) =>
-    task.after.map((before) => [before + 1, i + 1] as const),
-  );
-  const groups = [...new Set(tasks.flatMap(({ place }) => place?.group ?? []))];
-  const names = [...new Set(tasks.flatMap(({ place }) => place?.name ?? []))];
-  const membersOf = (group: string) =>
-    tasks.flatMap(({ place }, i) => (place?.group === group ? [i + 1] : []));
-  const data = {
-    n: tasks.length,
-    jobs: jobs.length,
-    people,
-    horizon: HORIZON,
-    hands: list(tasks.map(({ hands }) => hands)),
-    leave: list(tasks.map(({ leave }) => leave)),
-    job: list(tasks.map(({ jobId }) => jobs.findIndex((job) => job.jobId === jobId) + 1)),
-    may: list(tasks.map((task) => set(mayStart(problem, task)))),
-    edges: edges.length,
-    before: list(edges.map(([before]) => before)),
-    behind: list(edges.map(([, behind]) => behind)),
-    due: list(jobs.map(({ due }) => due ?? -1)),
-    weight: list(jobs.map(({ weight }) => weight)),
-    groups: groups.length,
-    members: list(groups.map((group) => set(membersOf(group)))),
-    place: list(
-      groups.map(
-        (group) =>
-          names.indexOf(tasks.find(({ place }) => place?.group === group)?.place?.name ?? 'oven') +
-          1,
-      ),
-    ),
-    holds: list(tasks.map(({ place }) => place?.holds ?? 0)),
-  };
-  const path = join(folder, 'shop.dzn');
-  writeFileSync(
-    path,
-    Object.entries(data)
-      .map(([name, value]) => `${name} = ${value};\n`)
-      .join(''),
-  );
-  const said = execFileSync(
-    'minizinc',
-    [
-      '--solver',
-      'gecode',
-      '--time-limit',
-      String(seconds * 1000),
-      'tests/reference/schedule/week.mzn',
-      path,
-    ],
-    { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] },
-  );
-  const figures = said.split('\n').filter((line) => /^\d+$/.test(line));
-  return { late: Number(figures.at(-1) ?? NaN), proven: said.includes('==========') };
-}
 
 /** Nothing is broken: said by looking at the result alone, not by how it was made. */
 function faults(problem: Problem, { starts, who }: Schedule): string[] {

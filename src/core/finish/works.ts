@@ -183,14 +183,29 @@ export function shellGates({ id, shell, built }: Work<'old shell'>): Step[] {
     gate: 'continuity from the earth pin to every metal part that can be touched',
     caution: finishCautions.law,
   });
-  return gates.map(({ key, title, gate, caution }, i) => ({
+  const heavy = shell === 'television' || shell === 'terminal';
+  const lift: Step[] = heavy
+    ? [
+        {
+          ...one(`${id}:lift`, {
+            title: 'Lift it onto the bench, glass towards you',
+            minutes: 5,
+            people: 2,
+            cautions: [finishCautions.heavy],
+          }),
+          phase: 'before',
+        },
+      ]
+    : [];
+  const asked = gates.map(({ key, title, gate, caution }, i) => ({
     ...one(`${id}:${key}`, {
       title,
       minutes: 5,
       gate,
       cautions: [caution],
-      after: i > 0 ? [`finish:${id}:${gates[i - 1]?.key ?? ''}`] : [],
+      after: i > 0 ? [`finish:${id}:${gates[i - 1]?.key ?? ''}`] : lift.map((each) => each.id),
     }),
-    phase: 'before',
+    phase: 'before' as const,
   }));
+  return [...lift, ...asked];
 }

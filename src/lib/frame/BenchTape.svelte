@@ -1,6 +1,6 @@
 <script lang="ts">
   import { wordsOf } from '$core/schedule/words.ts';
-  import { weekState } from '$lib/week/weekState.svelte.ts';
+  import { weekState } from '$lib/shop/weekState.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
   import { dateText, weekdayText } from '$lib/ui/dates.ts';
   import { buyLine } from '$core/edits/tripEdits.ts';

@@ -70,7 +70,7 @@
 
 <section aria-label={finishName(work)}>
   <header>
-    <h3>{finishName(work)}</h3>
+    <h2>{finishName(work)}</h2>
     <Button
       quiet
       aria-label="Take out: {finishName(work)}"
@@ -151,10 +151,11 @@
     align-items: center;
     justify-content: space-between;
   }
-  h3 {
+  h2 {
+    font-size: 18px;
     margin: 0;
   }
-  h3::first-letter {
+  h2::first-letter {
     text-transform: uppercase;
   }
   .against {

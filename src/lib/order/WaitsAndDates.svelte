@@ -5,11 +5,12 @@
   import { whenOf, withHour } from '$core/units/when.ts';
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { weekState } from '$lib/week/weekState.svelte.ts';
+  import { weekState } from '$lib/shop/weekState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { clockOf, dateText } from '$lib/ui/dates.ts';
   import Field from '$lib/ui/Field.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   interface Props {
     job: Job;
@@ -100,6 +101,22 @@
         }}
       /></Field
     >
+    {#if job.deadline !== undefined}
+      <Select
+        label="Being late weighs"
+        options={[
+          { value: '0.3', words: 'less than others' },
+          { value: '1', words: 'as others' },
+          { value: '3', words: 'more than others' },
+        ]}
+        value={String(job.weight ?? 1)}
+        onpick={(value) =>
+          void shopStore.edit(
+            'how much being late weighs',
+            editJob(job.id, { weight: Number(value) }),
+          )}
+      />
+    {/if}
   </form>
 </section>
 

@@ -10,7 +10,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { clockOf, minuteText } from '$lib/ui/dates.ts';
   import { axisOf, closedSpans, minuteAt, xOf } from './axis.ts';
-  import { weekState } from './weekState.svelte.ts';
+  import { weekState } from '$lib/shop/weekState.svelte.ts';
 
   const { plan }: { plan: WeekPlan } = $props();
 

@@ -2,10 +2,11 @@
   import { hours, outlookWords } from '$core/schedule/words.ts';
   import type { WeekPlan } from '$core/schedule/plan.ts';
   import { formatHours } from '$core/units/duration.ts';
+  import Button from '$lib/ui/Button.svelte';
   import Tape from '$lib/frame/Tape.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { minuteText } from '$lib/ui/dates.ts';
-  import { weekState } from './weekState.svelte.ts';
+  import { weekState } from '$lib/shop/weekState.svelte.ts';
 
   const { plan }: { plan: WeekPlan | undefined } = $props();
   const now = $derived(plan?.week.now ?? 0);
@@ -120,7 +121,12 @@
     </section>
   {/if}
   <section class="soft">
-    {#if weekState.busy}
+    {#if weekState.share !== undefined}
+      <p>
+        Looking for something better, {Math.round(weekState.share * 100)} %
+        <Button quiet onclick={() => weekState.cancel()}>Enough</Button>
+      </p>
+    {:else if weekState.busy}
       <p>Working it out …</p>
     {:else if plan?.found}
       <p>

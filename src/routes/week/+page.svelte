@@ -14,7 +14,7 @@
   import WeekPicture from '$lib/week/WeekPicture.svelte';
   import WeekTape from '$lib/week/WeekTape.svelte';
   import Workshop from '$lib/week/Workshop.svelte';
-  import { weekState } from '$lib/week/weekState.svelte.ts';
+  import { weekState } from '$lib/shop/weekState.svelte.ts';
 
   $effect(() => weekState.follow(shopStore.shop, shopStore.now));
   const plan = $derived(weekState.plan);
@@ -72,6 +72,9 @@
     {#if shopStore.shop.jobs.some(({ planned }) => planned.length > 0)}
       <Button onclick={() => void shopStore.edit('the kept plan, forgotten', keepPlan(new Map()))}
         >Plan anew</Button
+      >
+      <Button aria-pressed={weekState.frozen} onclick={() => (weekState.frozen = !weekState.frozen)}
+        >Today stays</Button
       >
     {/if}
     <Button aria-pressed={setting} onclick={() => (setting = !setting)}>Hours and hands</Button>

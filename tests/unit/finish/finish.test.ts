@@ -247,7 +247,7 @@ describe('finish: every sort', () => {
         ({ id }) => id.split(':')[2],
       );
     expect(keys(1995, 'console')).to.deep.equal(['earth']);
-    expect(keys(1985, 'television')).to.deep.equal(['tube', 'asbestos', 'earth']);
+    expect(keys(1985, 'television')).to.deep.equal(['lift', 'tube', 'asbestos', 'earth']);
     expect(keys(1955, 'radio')).to.deep.equal(['asbestos', 'lead', 'radium', 'earth']);
     expect(keys(undefined, 'radio')).to.deep.equal(['asbestos', 'lead', 'radium', 'earth']);
   });

@@ -2,7 +2,7 @@ import { SvelteMap } from 'svelte/reactivity';
 import type { Shop } from '$core/model/types/types.ts';
 import type { WeekPlan } from '$core/schedule/plan.ts';
 import type { WayOut } from '$core/schedule/ways.ts';
-import { Background } from '$lib/shop/background.svelte.ts';
+import { Background } from './background.svelte.ts';
 import { clockOf } from '$lib/ui/dates.ts';
 import type { WeekWorker } from '../../workers/week.worker.ts';
 
@@ -13,6 +13,10 @@ const LONG = 20_000;
 /** The plan of the week, worked out beside the page and looked at from bench, work order and week alike. */
 class WeekState {
   plan = $state.raw<WeekPlan | undefined>(undefined);
+  /** Share of a long search that is done; undefined: none is under way. */
+  share = $state<number | undefined>(undefined);
+  /** What the kept plan has today is not begun earlier or elsewhere. */
+  frozen = $state(false);
   /** Tasks dragged later, until they are put back. */
   notBefore = new SvelteMap<string, number>();
   /** Ways out for late jobs, as far as they were asked for. */
@@ -34,10 +38,25 @@ class WeekState {
     const wishes = Object.fromEntries(this.notBefore);
     const { jobs, parts, machines, models, settings } = shop;
     const half = now.slice(0, 15);
-    const key = [jobs, parts, machines, models, settings, half, JSON.stringify(wishes)];
+    const key = [
+      jobs,
+      parts,
+      machines,
+      models,
+      settings,
+      half,
+      this.frozen,
+      JSON.stringify(wishes),
+    ];
     if (key.every((each, i) => each === this.#key[i])) return;
     this.#key = key;
-    const asked = { ...clockOf(now), notBefore: wishes };
+    const midnight = new Date(now);
+    midnight.setHours(24, 0, 0, 0);
+    const asked = {
+      ...clockOf(now),
+      notBefore: wishes,
+      ...(this.frozen && { frozenUntil: midnight.toISOString() }),
+    };
     void this.#background
       .ask((worker) => worker.plan(shop, asked, QUICK))
       .then(async (plan) => {
@@ -45,7 +64,15 @@ class WeekState {
         this.plan = plan;
         this.ways.clear();
         if (plan.found && !plan.found.proven && this.#key === key) {
-          const better = await this.#background.ask((worker) => worker.plan(shop, asked, LONG));
+          const better = await this.#background.ask((worker, telling) =>
+            worker.plan(
+              shop,
+              asked,
+              LONG,
+              telling((share) => (this.share = share)),
+            ),
+          );
+          this.share = undefined;
           if (better) this.plan = better;
         }
         for (const { jobId, spare } of this.plan.jobs) {
@@ -56,10 +83,10 @@ class WeekState {
       });
   }
 
-  /** Stops what is worked out now. */
+  /** Stops a long search; what it had found first stands. */
   cancel(): void {
     this.#background.close();
-    this.#key = [];
+    this.share = undefined;
   }
 }
 

@@ -50,8 +50,13 @@
       .filter(({ job }) => job.deadline !== undefined)
       .sort((a, b) => ((a.job.deadline ?? '') < (b.job.deadline ?? '') ? -1 : 1)),
   );
+  /** The bench stands first; its deadlines are looked at once it does. */
+  const SOON_MS = 800;
   $effect(() => {
-    if (dated.length > 0) weekState.follow(shopStore.shop, shopStore.now);
+    if (dated.length === 0) return;
+    const { shop, now } = shopStore;
+    const timer = setTimeout(() => weekState.follow(shop, now), SOON_MS);
+    return () => clearTimeout(timer);
   });
   const promised = $derived(
     dated.map(({ job }) => ({ job, words: weekState.plan && wordsOf(weekState.plan, job.id) })),

@@ -25,6 +25,7 @@ class WeekState {
     () => new Worker(new URL('../../workers/week.worker.ts', import.meta.url), { type: 'module' }),
   );
   #key: unknown[] = [];
+  #whole = false;
 
   get busy(): boolean {
     return this.#background.busy;
@@ -33,8 +34,11 @@ class WeekState {
     return this.#background.fault;
   }
 
-  /** Works it out anew where the shop, the wishes or the five minutes changed. */
-  follow(shop: Shop, now: string): void {
+  /**
+   * Works it out anew where the shop, the wishes or the ten minutes changed. `whole`: searches on where the first look
+   * proved nothing, and for what would make a late job; bench and work order do without.
+   */
+  follow(shop: Shop, now: string, whole = false): void {
     const wishes = Object.fromEntries(this.notBefore);
     const { jobs, parts, machines, models, settings } = shop;
     const half = now.slice(0, 15);
@@ -48,8 +52,10 @@ class WeekState {
       this.frozen,
       JSON.stringify(wishes),
     ];
-    if (key.every((each, i) => each === this.#key[i])) return;
+    const same = key.every((each, i) => each === this.#key[i]);
+    if (same && (this.#whole || !whole)) return;
     this.#key = key;
+    this.#whole = whole;
     const midnight = new Date(now);
     midnight.setHours(24, 0, 0, 0);
     const asked = {
@@ -63,6 +69,7 @@ class WeekState {
         if (!plan) return;
         this.plan = plan;
         this.ways.clear();
+        if (!whole) return;
         if (plan.found && !plan.found.proven && this.#key === key) {
           const better = await this.#background.ask((worker, telling) =>
             worker.plan(

@@ -16,7 +16,7 @@
   import Workshop from '$lib/week/Workshop.svelte';
   import { weekState } from '$lib/shop/weekState.svelte.ts';
 
-  $effect(() => weekState.follow(shopStore.shop, shopStore.now));
+  $effect(() => weekState.follow(shopStore.shop, shopStore.now, true));
   const plan = $derived(weekState.plan);
   const workshop = $derived(shopStore.shop.settings.workshop ?? usualWorkshop);
   const days = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];

@@ -172,12 +172,20 @@ describe('the week', () => {
     expect(await moved.getAttribute('aria-label')).to.contain(said);
     await page.getByRole('button', { name: 'Put back what was moved' }).click();
     await moved.waitFor({ state: 'detached' });
-    const box = await hands().first().locator('rect').last().boundingBox();
-    if (!box) throw new Error('nothing to drag');
-    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-    await page.mouse.down();
-    await page.mouse.move(box.x + 130, box.y + 8, { steps: 6 });
-    await page.mouse.up();
+    /* While the plan is worked out anew the shelves may change places under the mouse: then it is taken again. */
+    for (let tries = 0; tries < 8 && (await moved.count()) === 0; tries += 1) {
+      const busy = page.getByText(/^(?:Working it out|Looking for something better)/);
+      await busy.waitFor({ state: 'detached' });
+      await page.waitForTimeout(400);
+      const box = await hands().first().locator('.grip').boundingBox();
+      if (!box) continue;
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+      await page.mouse.move(x, y);
+      await page.mouse.down();
+      await page.mouse.move(x + 120, y, { steps: 6 });
+      await page.mouse.up();
+      await page.waitForTimeout(400);
+    }
     await moved.waitFor();
   });
 

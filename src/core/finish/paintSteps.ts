@@ -19,6 +19,8 @@ const sizeOf = ({ piece }: PaintWork): number => (piece === 'case' ? 3 : 1);
 /** The steps of a paint plan, each after the one before. Minutes left alone are the longer end of the range. */
 export function paintSteps(paint: PaintWork): Step[] {
   const facts = materialFacts[paint.material ?? 'steel'];
+  /* What nobody said it is made of is not put into an oven. */
+  const bakeC = paint.bake && paint.material !== undefined ? facts.bakeC : undefined;
   const size = sizeOf(paint);
   const stem = `finish:${paint.id}`;
   const bare = paint.ground === 'bare';
@@ -81,9 +83,9 @@ export function paintSteps(paint: PaintWork): Step[] {
   });
   const layers = layersOf(paint);
   layers.forEach((layer, i) => coatsOf(paint, layer, layers[i - 1], put, stem));
-  if (paint.bake && facts.bakeC !== undefined)
+  if (bakeC !== undefined)
     put('bake', {
-      title: `Bake the ${on} at ${bakeAt(paint, facts.bakeC)} °C for an hour, then let it cool in the oven`,
+      title: `Bake the ${on} at ${bakeAt(paint, bakeC)} °C for an hour, then let it cool in the oven`,
       minutes: 10,
       leaveMinutes: BAKE_MIN + 30,
       uses: 'oven',
@@ -93,8 +95,7 @@ export function paintSteps(paint: PaintWork): Step[] {
       why: 'heat hardens paint on metal',
     });
   const times = paintTimes[paint.paint];
-  const dry =
-    paint.bake && facts.bakeC !== undefined ? 0 : inRoom(times.assemble, paint, paint.paint).hi;
+  const dry = bakeC !== undefined ? 0 : inRoom(times.assemble, paint, paint.paint).hi;
   const last = drafts[drafts.length - 1] as Draft;
   drafts[drafts.length - 1] = {
     ...last,

@@ -42,9 +42,11 @@ function refuse(response, status, message) {
 
 /**
  * Serves the build on 127.0.0.1. Resolves to `{ server, address }` once it listens.
- * `demo`: a browser that never was here gets the demo shop.
+ * `demo`: a browser that never was here gets the demo shop. `seconds`: the most a request may compute,
+ * else what the environment says, else 5.
  */
-export async function serve({ port = 4173, demo = false, build = 'build' } = {}) {
+export async function serve({ port = 4173, demo = false, build = 'build', seconds } = {}) {
+  if (seconds !== undefined) process.env.NUTSHELL_REQUEST_SECONDS = String(seconds);
   process.env.NUTSHELL_DEMO = demo ? '1' : '0';
   process.env.NUTSHELL_WORKER = resolve(build, 'compute/worker.js');
   process.env.BODY_SIZE_LIMIT = String(MOST_BYTES);

@@ -7,13 +7,12 @@ import { planOf } from '../core/plan/planOf.ts';
 import { runChecks } from '../core/plan/run.ts';
 import { published, publishedResolutions } from './published.ts';
 import { ok, refused, type Answer, type Task } from './answer.ts';
+import { searchSeconds } from './limits.ts';
 
 /** Tasks over a whole document. */
 
 /** Branches the search looks at before it says that it is too large to prove. */
 const NODE_LIMIT = 300_000;
-/** The search stops by itself before its thread would be stopped, and says what it had. */
-export const SEARCH_MS = 4000;
 
 /** The document of a request, or the answer that refuses it: 400 with the path of the fault. */
 function shopOf(value: unknown): Shop | Answer {
@@ -61,7 +60,7 @@ export const check: Task = (value, { job: wanted }) => {
 export const fitSearch: Task = (value, { job: wanted }) => {
   const found = jobOf(value, wanted);
   if ('status' in found) return found;
-  const until = Date.now() + SEARCH_MS;
+  const until = Date.now() + searchSeconds() * 1000;
   const search = searchResolutions(found.shop, found.job, { nodeLimit: NODE_LIMIT });
   for (;;) {
     const step = search.next();
@@ -70,7 +69,7 @@ export const fitSearch: Task = (value, { job: wanted }) => {
     return {
       status: 503,
       body: JSON.stringify({
-        message: `Not proven in ${SEARCH_MS / 1000} s.`,
+        message: `Not proven in ${searchSeconds()} s.`,
         path: null,
         soFar: step.value,
       }),

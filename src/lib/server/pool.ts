@@ -2,6 +2,7 @@ import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { json, type RequestHandler } from '@sveltejs/kit';
 import { Piscina } from 'piscina';
+import { requestSeconds } from '../../api/limits.ts';
 import type { TaskName } from '../../api/tasks.ts';
 import type { Answered, Request as Work } from '../../api/worker.ts';
 
@@ -10,8 +11,6 @@ import type { Answered, Request as Work } from '../../api/worker.ts';
  * its thread is stopped and it is told so. The others never wait for it.
  */
 const MOST_BYTES = 5_000_000;
-/** A thread is stopped after this; waiting for a free one counts. */
-const MOST_MS = 5000;
 const MOST_WAITING = 32;
 const MOST_MEMORY_MB = 512;
 
@@ -49,7 +48,9 @@ export const answers =
     const body = await request.arrayBuffer();
     if (body.byteLength > MOST_BYTES) return fault(413, 'More than 5 MB.');
     const work: Work = { task, body, query: Object.fromEntries(url.searchParams) };
-    const late = AbortSignal.timeout(MOST_MS);
+    /* A thread is stopped after this; waiting for a free one counts. */
+    const seconds = requestSeconds();
+    const late = AbortSignal.timeout(seconds * 1000);
     try {
       const answer = (await threads().run(work, {
         transferList: [body],
@@ -60,7 +61,7 @@ export const answers =
         headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
       });
     } catch (error) {
-      if (late.aborted) return fault(503, `Not done in ${MOST_MS / 1000} s: ask for less at once.`);
+      if (late.aborted) return fault(503, `Not done in ${seconds} s: ask for less at once.`);
       if (request.signal.aborted) return fault(499, 'The client went.');
       const { code, message } = error as NodeJS.ErrnoException;
       if (code === 'ERR_WORKER_OUT_OF_MEMORY' || /heap|memory/i.test(message))

@@ -19,7 +19,8 @@ async function freePort(): Promise<number> {
 
 export function origin(): Promise<string> {
   address ??= freePort()
-    .then((port) => serve({ port, demo: true }))
+    /* No test hangs on the speed of the machine: what is proven in 1 s has a minute. */
+    .then((port) => serve({ port, demo: true, seconds: 60 }))
     .then((served) => served.address);
   return address;
 }

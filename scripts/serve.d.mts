@@ -1,6 +1,7 @@
 import type { Server } from 'node:http';
 
 export function serve(options?: {
+  seconds?: number;
   port?: number;
   demo?: boolean;
   build?: string;

@@ -240,6 +240,16 @@ export const shopSchema = shape({
         .max(20)
         .required(),
       overnight: boolean().required(),
+      rack: number().integer().min(0).max(200).optional(),
+      weather: array(
+        shape({
+          day: time().required(),
+          roomC: number().min(-20).max(50).optional(),
+          humidity: number().min(1).max(100).optional(),
+        }).required(),
+      )
+        .max(60)
+        .optional(),
     }).optional(),
     demo: boolean().optional(),
   }).required(),

@@ -16,7 +16,7 @@ export const finishCautions = {
   chips: 'Chips short circuits: none on the bench when a board comes back.',
   glue: 'Glue and its vapour: air, gloves; read its label.',
   printer: 'A printer that runs alone is a fire risk: a smoke alarm, and only where it is allowed.',
-  heavy: 'Two people for heavy shells; a tube weighs more at its face.',
+  heavy: 'Two people lift it, from the knees; a picture tube is heaviest at its face.',
   tube: 'Picture tubes hold 25 to 35 kV and implode: it stays closed and goes to someone qualified.',
   microwave: 'A microwave’s capacitor kills after the plug is out: it stays closed.',
   asbestos:

@@ -54,6 +54,16 @@ export function noSpraying({ roomC, humidity }: Climate): string | undefined {
   return undefined;
 }
 
+/** Why no piece as warm as the air bears spraying in it; undefined where it does or too little is known. */
+export function badWeather(climate: Climate): string | undefined {
+  const not = noSpraying(climate);
+  if (not !== undefined) return not;
+  const coldest = coldestPiece(climate);
+  return coldest !== undefined && climate.roomC !== undefined && climate.roomC < coldest
+    ? `${climate.roomC} °C is less than ${ABOVE_DEW_K} K over the dew point: water settles on it`
+    : undefined;
+}
+
 /** °C the piece itself must have: 3 K over the dew point. Undefined where the room is not known. */
 export const coldestPiece = ({ roomC, humidity }: Climate): number | undefined =>
   roomC === undefined || humidity === undefined

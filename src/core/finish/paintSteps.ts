@@ -100,6 +100,7 @@ export function paintSteps(paint: PaintWork): Step[] {
   drafts[drafts.length - 1] = {
     ...last,
     holds: last.leaveMinutes,
+    rests: true,
     leaveMinutes: Math.round(Math.max(last.leaveMinutes ?? 0, dry)),
   };
   put('unmask', {

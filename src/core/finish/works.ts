@@ -23,7 +23,7 @@ export const washSteps = ({ id, what }: Work<'wash'>): Step[] => [
   one(id, {
     title: washing[what].title,
     minutes: 15,
-    ...(washing[what].dry > 0 && { leaveMinutes: washing[what].dry }),
+    ...(washing[what].dry > 0 && { leaveMinutes: washing[what].dry, rests: true }),
     tools: what === 'fan' || what === 'board' ? ['brush'] : ['soap', 'cloth'],
     cautions:
       what === 'board'

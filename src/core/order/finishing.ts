@@ -1,3 +1,4 @@
+import { finishCautions } from '../finish/cautions.ts';
 import { finishSteps } from '../finish/index.ts';
 import type { Finish, Piece } from '../model/types/finishTypes.ts';
 import type { Step } from '../model/types/step.ts';
@@ -18,10 +19,29 @@ const rank: readonly Finish['do'][] = [
   'paint',
 ];
 
-export function finishing(finishes: readonly Finish[], steps: readonly Step[]): Step[] {
+/** Carried to another place of the shop: two people for a heavy shell, and back. */
+const carried = (steps: readonly Step[]): Step[] =>
+  steps.map((step, i) =>
+    step.uses !== undefined && steps[i - 1]?.uses !== step.uses
+      ? {
+          ...step,
+          people: 2,
+          cautions: [...new Set([...step.cautions, finishCautions.heavy])],
+        }
+      : step,
+  );
+
+export function finishing(
+  finishes: readonly Finish[],
+  steps: readonly Step[],
+  heavy = false,
+): Step[] {
   const works = [...finishes]
     .sort((a, b) => rank.indexOf(a.do) - rank.indexOf(b.do))
-    .map((work) => ({ work, steps: finishSteps(work) }))
+    .map((work) => ({
+      work,
+      steps: heavy && work.piece === 'case' ? carried(finishSteps(work)) : finishSteps(work),
+    }))
     .filter((each) => each.steps.length > 0);
   const lastOf = (done: readonly Step[]): string => done.at(-1)?.id ?? '';
   const gates = works

@@ -2,4 +2,4 @@ export { handsNeeded, type Hands } from './hands.ts';
 export { progress, sorted, workOrder, type Progress } from './order.ts';
 export type { Phase, Step } from '../model/types/step.ts';
 export { windowOf, type Window } from './recoat.ts';
-export { ownId } from './ownSteps.ts';
+export { nextOwnId, ownId } from './ownSteps.ts';

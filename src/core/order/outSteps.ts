@@ -1,9 +1,19 @@
 import type { Placed, Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
+import { numberOf } from '../model/lookup/lookup.ts';
 import type { Kind } from '../model/types/types.ts';
+import { LIFT_ALONE_KG } from '../standards/lifting.ts';
+import { finishCautions } from '../finish/cautions.ts';
 import { cautions } from './cautions.ts';
 import { type Step, step } from '../model/types/step.ts';
 import { hands, onBoard } from './handwork.ts';
+
+/** The shell is more than one person lifts: known, not guessed. */
+export const heavyShell = (plan: Plan): boolean =>
+  plan.seats.some(
+    ({ kind, part }) =>
+      kind === 'case' && (numberOf(plan.shop, part, 'mass')?.hi ?? 0) > LIFT_ALONE_KG,
+  );
 
 /** Before the first screw: the reading to compare with, discharge, lid off. */
 export function beforeSteps(plan: Plan): Step[] {
@@ -20,6 +30,18 @@ export function beforeSteps(plan: Plan): Step[] {
       }),
     );
   }
+  if (heavyShell(plan))
+    steps.push(
+      step({
+        id: 'lift',
+        phase: 'before',
+        title: 'Lift it onto the bench',
+        minutes: 5,
+        people: 2,
+        cautions: [finishCautions.heavy],
+        why: `over ${LIFT_ALONE_KG} kg`,
+      }),
+    );
   if (plan.machine) {
     steps.push(
       step({

@@ -1,5 +1,14 @@
 import type { OwnStep } from '../model/types/finishTypes.ts';
+import type { Job } from '../model/types/types.ts';
 import { step, type Step } from '../model/types/step.ts';
+
+/** An id no step of one's own has in this job. */
+export function nextOwnId({ own }: Pick<Job, 'own'>): string {
+  const taken = new Set(own.map(({ id }) => id));
+  let n = 1;
+  while (taken.has(`s${n}`)) n += 1;
+  return `s${n}`;
+}
 
 export const ownId = (id: string): string => `own:${id}`;
 

@@ -6,7 +6,7 @@ import { firmwareSteps } from './firmwareSteps.ts';
 import { gatedOf } from './gates.ts';
 import { gateSteps } from './gateSteps.ts';
 import { inSteps } from './inSteps.ts';
-import { beforeSteps, outSteps } from './outSteps.ts';
+import { beforeSteps, heavyShell, outSteps } from './outSteps.ts';
 import { retestSteps } from './retestSteps.ts';
 import { shellSteps } from './shellSteps.ts';
 import type { Step } from '../model/types/step.ts';
@@ -21,7 +21,8 @@ export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage
   const boardMoves = newCase || comes.some((placed) => placed.kind === 'board');
   const changes = comes.length + plan.goes.length + plan.applied.length;
   const finishes = plan.job?.finishes ?? [];
-  if (changes === 0) return joined(finishing(finishes, []));
+  const heavy = heavyShell(plan);
+  if (changes === 0) return joined(finishing(finishes, [], heavy));
   const coming = [...comes, ...moved].filter((placed) => placed.kind !== 'case');
   const gated = gatedOf(plan, coming, blocked);
   const steps = [
@@ -33,7 +34,7 @@ export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage
     ...inSteps(plan, coming, boardMoves, schools, gated),
     ...gateSteps(plan, boardMoves, schools, coming, gated),
   ];
-  return joined(finishing(finishes, steps));
+  return joined(finishing(finishes, steps, heavy));
 }
 
 /** Phase names in `after` mean every step of that phase; ids that do not exist fall away. */

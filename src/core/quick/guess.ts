@@ -34,6 +34,7 @@ const examples: readonly string[] = [
   'note F04 damp smell',
   'paid 12.50 paint',
   'worked 90 min sanding',
+  'step sand the lid 20 min',
   'new job',
   'job Name becomes goal',
   'thread 3.5 0.8',

@@ -12,6 +12,7 @@ import { asAboutPart } from './readings/aboutPart.ts';
 import { asAdd, asSet } from './readings/add.ts';
 import { asPlugs } from './readings/askPlugs.ts';
 import { asDates } from './readings/dates.ts';
+import { asOwnStep } from './readings/ownStep.ts';
 import { asFind } from './readings/find.ts';
 import { asLead, asNote, asPlaceAsked } from './readings/lead.ts';
 import { asEnough, asFitsHere, asNeeds, asPartFits } from './readings/ofJob.ts';
@@ -54,6 +55,7 @@ function read(shop: Shop, phrase: Phrase, place: Place): Understood | undefined 
     asMove(shop, text) ??
     asEntry(shop, text) ??
     asDates(shop, text, place) ??
+    asOwnStep(text, place) ??
     asNote(shop, text, place) ??
     asLead(text, shop) ??
     asPartFits(shop, phrase, place) ??

@@ -24,8 +24,15 @@ export interface Task {
   attended: boolean;
   release: number;
   after: readonly number[];
-  /** Between these minutes it may not start: the recoat window is past, and the paint not hard enough to go on. */
-  shut?: readonly [number, number] | undefined;
+  /**
+   * Between these minutes it may not start: the recoat window is past and the paint not hard enough to go on, or
+   * the day bears no spraying.
+   */
+  shut?: readonly (readonly [number, number])[] | undefined;
+  /** At the latest so many minutes after the hands of that task, or not before `again`. */
+  within?: { of: number; minutes: number; again: number } | undefined;
+  /** Stands on the drying rack from when its place is free of it until it may be handled. */
+  rests?: boolean | undefined;
   /** A place taken by one piece of work from its first task to `holds` minutes after the hands of its last. */
   place?:
     { name: Resource; group: string; holds: number; first?: string; last?: string } | undefined;
@@ -48,12 +55,21 @@ export interface Problem {
   open: readonly Open[];
   /** Places that are taken by work begun before. */
   held?: readonly { name: Resource; group: string }[] | undefined;
+  /** How many of each sort of place there are; 1 where nothing is said. */
+  counts?: Readonly<Partial<Record<Resource, number>>> | undefined;
+  /** Pieces the drying rack holds; undefined: nobody counted, any number. */
+  rack?: number | undefined;
+  /** Minutes of hands to clean a paint place for another colour, and what was sprayed last. */
+  cleaning?: number | undefined;
+  colour?: string | undefined;
 }
 
 export interface Schedule {
   starts: number[];
   /** People at each task. */
   who: number[][];
+  /** Minutes the same people clean its place before it begins. */
+  cleaned: number[];
   cost: Cost;
 }
 

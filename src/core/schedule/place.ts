@@ -1,19 +1,15 @@
-import type { Open } from './calendar.ts';
+import { fit, freeAt, insert } from './hands.ts';
 import type { Cost, Problem, Schedule, Task } from './model.ts';
+import { Queue } from './queue.ts';
 
 /**
  * Tasks placed one after the other as early as they can be (serial schedule generation, Kolisch 1996): every order
- * gives a schedule, and some order gives one that is least late. Undefined where a task fits nowhere.
+ * gives a schedule, and some order gives one that is least late where nothing is cleaned or put on a rack.
+ * Undefined where a task fits nowhere.
  */
 export function placed(problem: Problem, order: readonly number[]): Schedule | undefined {
   const { tasks } = problem;
-  const starts = new Array<number>(tasks.length).fill(-1);
-  const who: number[][] = tasks.map(() => []);
-  const busy: [number, number][][] = Array.from({ length: problem.people }, () => []);
-  const places = new Map<string, Held>(
-    (problem.held ?? []).map(({ name, group }) => [name, { open: group, free: 0 }]),
-  );
-  const left = groupsLeft(tasks);
+  const made = begun(problem);
   const next = followers(problem);
   const open = tasks.map(({ after }) => after.length);
   const rank = new Array<number>(tasks.length).fill(0);
@@ -26,25 +22,25 @@ export function placed(problem: Problem, order: readonly number[]): Schedule | u
     const i = ready.pop();
     if (i === undefined) return undefined;
     const task = tasks[i] as Task;
-    const held = task.place && places.get(task.place.name);
-    if (held?.open !== undefined && held.open !== task.place?.group) {
-      const name = task.place?.name ?? '';
-      parked.set(name, [...(parked.get(name) ?? []), i]);
+    const slot = task.place && slotFor(made, task);
+    if (task.place && !slot) {
+      parked.set(task.place.name, [...(parked.get(task.place.name) ?? []), i]);
       continue;
     }
-    if (!put(problem, i, starts, who, busy, places)) return undefined;
+    if (!put(problem, made, i, slot)) return undefined;
     done += 1;
     for (const follower of next[i] ?? []) {
       open[follower] = (open[follower] as number) - 1;
       if (open[follower] === 0) ready.push(follower);
     }
-    if (!task.place) continue;
-    closeGroup(task, starts[i] as number, places, left);
-    if (places.get(task.place.name)?.open !== undefined) continue;
+    if (!task.place || !slot) continue;
+    taken(made, task, made.starts[i] as number, slot);
+    if (slot.open !== undefined) continue;
     for (const waiting of parked.get(task.place.name) ?? []) ready.push(waiting);
     parked.delete(task.place.name);
   }
-  return { starts, who, cost: costOf(problem, starts) };
+  const { starts, who, cleaned, colours } = made;
+  return { starts, who, cleaned, cost: costOf(problem, starts, colours) };
 }
 
 const kept = new WeakMap<Problem, number[][]>();
@@ -59,186 +55,158 @@ function followers(problem: Problem): number[][] {
   return next;
 }
 
-/** Ready tasks, the one that stands first in the order on top: a binary heap. */
-class Queue {
-  #heap: number[] = [];
-  #rank: readonly number[];
-  constructor(rank: readonly number[]) {
-    this.#rank = rank;
-  }
-  push(task: number): void {
-    const heap = this.#heap;
-    let at = heap.push(task) - 1;
-    while (at > 0) {
-      const up = (at - 1) >> 1;
-      if (!this.#first(at, up)) break;
-      this.#swap(at, up);
-      at = up;
-    }
-  }
-  pop(): number | undefined {
-    const heap = this.#heap;
-    const top = heap[0];
-    const last = heap.pop();
-    if (heap.length === 0 || last === undefined) return top;
-    heap[0] = last;
-    for (let at = 0; ;) {
-      const [l, r] = [2 * at + 1, 2 * at + 2];
-      let best = at;
-      if (l < heap.length && this.#first(l, best)) best = l;
-      if (r < heap.length && this.#first(r, best)) best = r;
-      if (best === at) return top;
-      this.#swap(at, best);
-      at = best;
-    }
-  }
-  #first(a: number, b: number): boolean {
-    const heap = this.#heap;
-    return (this.#rank[heap[a] as number] as number) < (this.#rank[heap[b] as number] as number);
-  }
-  #swap(a: number, b: number): void {
-    const heap = this.#heap;
-    [heap[a], heap[b]] = [heap[b] as number, heap[a] as number];
-  }
-}
-
-interface Held {
+/** One of a sort of place: a printer, a paint place. */
+interface Slot {
   /** The piece of work that has begun there and is not over. */
   open: string | undefined;
+  /** From when that has been there. */
+  since: number;
   free: number;
+  /** What was sprayed there last. */
+  colour: string | undefined;
 }
 
-function groupsLeft(tasks: readonly Task[]): Map<string, number> {
+/** A schedule half made. */
+interface Making {
+  starts: number[];
+  who: number[][];
+  /** Minutes the place is cleaned before each task. */
+  cleaned: number[];
+  /** How often a place was cleaned. */
+  colours: number;
+  busy: [number, number][][];
+  slots: Map<string, Slot[]>;
+  /** Tasks still to place of each piece of work. */
+  left: Map<string, number>;
+  /** Spans of minutes in which one place of the drying rack is taken. */
+  rack: [number, number][];
+}
+
+function begun({ tasks, people, held = [], counts = {}, colour }: Problem): Making {
   const left = new Map<string, number>();
-  for (const { place } of tasks) if (place) left.set(place.group, (left.get(place.group) ?? 0) + 1);
-  return left;
-}
-
-function closeGroup(
-  { place, hands }: Task,
-  start: number,
-  places: Map<string, Held>,
-  left: Map<string, number>,
-): void {
-  if (!place) return;
-  const more = (left.get(place.group) ?? 1) - 1;
-  left.set(place.group, more);
-  const free = Math.max(places.get(place.name)?.free ?? 0, start + hands + place.holds);
-  places.set(place.name, { open: more > 0 ? place.group : undefined, free });
-}
-
-function put(
-  problem: Problem,
-  i: number,
-  starts: number[],
-  who: number[][],
-  busy: [number, number][][],
-  places: ReadonlyMap<string, Held>,
-): boolean {
-  const { tasks, open } = problem;
-  const task = tasks[i] as Task;
-  let from = task.release;
-  for (const before of task.after) {
-    const other = tasks[before] as Task;
-    from = Math.max(from, (starts[before] as number) + other.hands + other.leave);
+  const slots = new Map<string, Slot[]>();
+  for (const { place } of tasks) {
+    if (!place) continue;
+    left.set(place.group, (left.get(place.group) ?? 0) + 1);
+    if (slots.has(place.name)) continue;
+    const here = held.filter(({ name }) => name === place.name);
+    const count = Math.max(1, counts[place.name] ?? 1, here.length);
+    slots.set(
+      place.name,
+      Array.from({ length: count }, (_, k) => ({
+        open: here[k]?.group,
+        since: 0,
+        free: 0,
+        colour: place.name === 'paint place' ? colour : undefined,
+      })),
+    );
   }
-  const held = task.place && places.get(task.place.name);
-  if (held && held.open !== task.place?.group) from = Math.max(from, held.free);
-  const found =
-    task.fixed !== undefined
-      ? { start: task.fixed, people: freeAt(busy, task, task.fixed) }
-      : fit(task, from, open, busy);
+  return {
+    starts: new Array<number>(tasks.length).fill(-1),
+    who: tasks.map(() => []),
+    cleaned: new Array<number>(tasks.length).fill(0),
+    colours: 0,
+    busy: Array.from({ length: people }, () => []),
+    slots,
+    left,
+    rack: [],
+  };
+}
+
+/** Where a task goes: its own piece of work's place, or the free one it can begin at soonest. */
+function slotFor({ slots }: Making, { place }: Task): Slot | undefined {
+  const all = slots.get(place?.name ?? '') ?? [];
+  const own = all.find(({ open }) => open === place?.group);
+  if (own) return own;
+  let best: Slot | undefined;
+  for (const slot of all) {
+    if (slot.open !== undefined) continue;
+    const sooner = best && slot.free - best.free;
+    const like = slot.colour === place?.first && best?.colour !== place?.first;
+    if (sooner === undefined || sooner < 0 || (sooner === 0 && like)) best = slot;
+  }
+  return best;
+}
+
+/** Another colour than the last one sprayed there, not inside one piece of work: it is cleaned before. */
+const changes = ({ place }: Task, slot: Slot | undefined): boolean =>
+  place?.first !== undefined &&
+  slot?.colour !== undefined &&
+  slot.open !== place.group &&
+  slot.colour !== place.first;
+
+function taken(made: Making, { place, hands }: Task, start: number, slot: Slot): void {
+  if (!place) return;
+  const more = (made.left.get(place.group) ?? 1) - 1;
+  made.left.set(place.group, more);
+  if (slot.open !== place.group) slot.since = start;
+  slot.free = Math.max(slot.free, start + hands + place.holds);
+  slot.open = more > 0 ? place.group : undefined;
+  slot.colour = place.last ?? slot.colour;
+}
+
+function put(problem: Problem, made: Making, i: number, slot: Slot | undefined): boolean {
+  const { tasks, open } = problem;
+  const { starts, busy } = made;
+  const task = tasks[i] as Task;
+  const endOf = (other: number) => (starts[other] as number) + (tasks[other] as Task).hands;
+  let from = task.release;
+  for (const before of task.after)
+    from = Math.max(from, endOf(before) + (tasks[before] as Task).leave);
+  const cleans = task.fixed === undefined && changes(task, slot);
+  const lead = cleans ? (problem.cleaning ?? 0) : 0;
+  if (slot)
+    from = Math.max(from, (slot.open === task.place?.group ? slot.since : slot.free) + lead);
+  const { within } = task;
+  const shut = within
+    ? [
+        ...(task.shut ?? []),
+        [endOf(within.of) + within.minutes, endOf(within.of) + within.again] as const,
+      ]
+    : (task.shut ?? []);
+  let found: { start: number; people: number[] } | undefined;
+  if (task.fixed !== undefined)
+    found = { start: task.fixed, people: freeAt(busy, task, task.fixed) };
+  else
+    for (let late = 1; late > 0; from = (found?.start ?? from) + late) {
+      found = fit(task, from, { lead, shut }, open, busy);
+      if (!found) return false;
+      late = rackFull(problem, made, task, found.start);
+    }
   if (!found) return false;
   starts[i] = found.start;
-  who[i] = found.people;
-  if (task.hands > 0)
-    for (const person of found.people)
-      insert(busy[person] as [number, number][], [found.start, found.start + task.hands]);
+  if (cleans) made.colours += 1;
+  busyWith(made, i, found.people, lead, task);
+  if (task.rests) made.rack.push(restOf(task, found.start));
   return true;
 }
 
-type Spans = readonly (readonly [number, number])[];
+function busyWith(made: Making, i: number, people: number[], lead: number, { hands }: Task): void {
+  const start = made.starts[i] as number;
+  made.who[i] = people;
+  made.cleaned[i] = lead;
+  if (lead + hands > 0)
+    for (const person of people)
+      insert(made.busy[person] as [number, number][], [start - lead, start + hands]);
+}
 
-function fit(
-  task: Task,
-  from: number,
-  open: readonly Open[],
-  busy: readonly Spans[],
-): { start: number; people: number[] } | undefined {
-  const { shut } = task;
-  const needs = task.hands + (task.attended ? task.leave : 0);
-  for (let day = dayOf(open, from); day < open.length; day += 1) {
-    const hours = open[day] as Open;
-    let start = Math.max(hours.from, from);
-    while (start + needs <= hours.to) {
-      if (shut && start > shut[0] && start < shut[1]) {
-        start = shut[1];
-        continue;
-      }
-      const at = soonest(task, start, busy);
-      if (at === start) return { start, people: freeAt(busy, task, start) };
-      start = at;
-    }
+/** When a task's piece stands on the drying rack: from when its place lets it go until it may be handled. */
+const restOf = ({ hands, leave, place }: Task, start: number): [number, number] => [
+  start + hands + Math.min(place?.holds ?? 0, leave),
+  start + hands + leave,
+];
+
+/** Minutes it must begin later for a place on the rack; 0 where there is one. */
+function rackFull({ rack }: Problem, made: Making, task: Task, start: number): number {
+  if (rack === undefined || !task.rests) return 0;
+  const [from, to] = restOf(task, start);
+  const there = made.rack.filter(([a, b]) => a < to && b > from);
+  /* The fullest moments are where another piece comes, or where this one does. */
+  for (const moment of [from, ...there.map(([a]) => a)].filter((each) => each >= from)) {
+    const at = there.filter(([a, b]) => a <= moment && moment < b);
+    if (at.length >= rack) return Math.max(1, Math.min(...at.map(([, b]) => b)) - from);
   }
-  return undefined;
-}
-
-/** The first opening hours that end after a minute. */
-function dayOf(open: readonly Open[], minute: number): number {
-  let [lo, hi] = [0, open.length];
-  while (lo < hi) {
-    const mid = (lo + hi) >> 1;
-    if ((open[mid] as Open).to > minute) hi = mid;
-    else lo = mid + 1;
-  }
-  return lo;
-}
-
-/** The first minute from `start` on at which so many people as it wants are free for its hands. */
-function soonest({ hands, people, who }: Task, start: number, busy: readonly Spans[]): number {
-  if (hands === 0) return start;
-  const free = (who === undefined || people > 1 ? busy : [busy[who] ?? []])
-    .map((spans) => freeFrom(spans, start, hands))
-    .sort((a, b) => a - b);
-  return free[people - 1] ?? Infinity;
-}
-
-/** The first minute from `start` on with `hands` minutes free. */
-function freeFrom(spans: Spans, start: number, hands: number): number {
-  let at = start;
-  for (let i = firstEnding(spans, start); i < spans.length; i += 1) {
-    const [from, to] = spans[i] as readonly [number, number];
-    if (from >= at + hands) break;
-    at = to;
-  }
-  return at;
-}
-
-function firstEnding(spans: Spans, minute: number): number {
-  let [lo, hi] = [0, spans.length];
-  while (lo < hi) {
-    const mid = (lo + hi) >> 1;
-    if ((spans[mid] as readonly [number, number])[1] > minute) hi = mid;
-    else lo = mid + 1;
-  }
-  return lo;
-}
-
-/** Who is free from `start` on, as many as it wants where there are so many. */
-function freeAt(busy: readonly Spans[], { hands, people, who }: Task, start: number): number[] {
-  if (hands === 0) return [];
-  const free: number[] = [];
-  for (let person = 0; person < busy.length && free.length < people; person += 1) {
-    if (who !== undefined && people === 1 && person !== who) continue;
-    if (freeFrom(busy[person] ?? [], start, hands) === start) free.push(person);
-  }
-  return free;
-}
-
-function insert(list: [number, number][], span: [number, number]): void {
-  let at = list.length;
-  while (at > 0 && (list[at - 1] as [number, number])[0] > span[0]) at -= 1;
-  list.splice(at, 0, span);
+  return 0;
 }
 
 /** When the last thing of each job is done, its time to leave alone included. */
@@ -251,7 +219,7 @@ export function jobEnds(problem: Problem, starts: readonly number[]): Map<string
   return ends;
 }
 
-export function costOf(problem: Problem, starts: readonly number[]): Cost {
+function costOf(problem: Problem, starts: readonly number[], colours: number): Cost {
   const ends = jobEnds(problem, starts);
   let late = 0;
   for (const { jobId, due, weight } of problem.jobs)
@@ -262,18 +230,8 @@ export function costOf(problem: Problem, starts: readonly number[]): Cost {
   return {
     late,
     moved,
-    colours: colourChanges(problem, starts),
+    colours,
     end: Math.max(0, ...ends.values()),
     sum: starts.reduce((sum, start) => sum + start, 0),
   };
-}
-
-/** How often the paint place is cleaned between two pieces of work because the next begins with another colour. */
-export function colourChanges({ tasks }: Problem, starts: readonly number[]): number {
-  const painted = tasks
-    .map((task, i) => ({ place: task.place, start: starts[i] as number }))
-    .filter(({ place }) => place?.name === 'paint place' && place.first !== undefined)
-    .sort((a, b) => a.start - b.start);
-  return painted.filter(({ place }, i) => i > 0 && painted[i - 1]?.place?.last !== place?.first)
-    .length;
 }

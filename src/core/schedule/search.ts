@@ -48,7 +48,7 @@ export function schedule(problem: Problem, effort: Effort): Found | undefined {
   const whole = allOrders(problem, SMALL_ORDERS);
   if (whole) {
     for (const order of whole) look(order);
-    return ready(problem.tasks.every(({ who }) => who === undefined));
+    return ready(anyOrder(problem));
   }
   const random = seededRandom(effort.seed ?? 1);
   let now: Kept = best;
@@ -67,6 +67,16 @@ export function schedule(problem: Problem, effort: Effort): Found | undefined {
   return ready();
 }
 
+/**
+ * Some order gives what is best: not surely where somebody must do it, a rack is full, a place is cleaned, or there
+ * is a choice of places.
+ */
+const anyOrder = ({ tasks, counts = {}, rack, cleaning }: Problem): boolean =>
+  tasks.every(
+    ({ who, rests, place }) =>
+      who === undefined && !(rests && rack !== undefined) && !(place?.first && cleaning),
+  ) && Object.values(counts).every((count) => count < 2);
+
 interface Kept {
   found: Schedule;
   order: readonly number[];
@@ -74,19 +84,21 @@ interface Kept {
 
 /** Orders from warm to cold. */
 const ROUND = 2048;
-/** Minutes of lateness a warm search puts up with. */
-const WARM_MIN = 60;
+/** Share of the lateness a warm search puts up with as more of it. */
+const WARM = 0.01;
 
 function accepts(next: Kept, now: Kept, warmth: number, random: () => number): boolean {
   const worse = next.found.cost.late - now.found.cost.late;
   if (worse === 0) return !cheaper(now.found.cost, next.found.cost) || random() < warmth / 4;
-  return worse < 0 || random() < Math.exp(-worse / (WARM_MIN * warmth + 1e-9));
+  const bears = Math.max(1, WARM * now.found.cost.late) * warmth + 1e-9;
+  return worse < 0 || random() < Math.exp(-worse / bears);
 }
 
 function changed(problem: Problem, now: Kept, random: () => number): number[] {
   const kind = random();
-  if (kind < 0.4) return moved(now.order, random);
-  if (kind < 0.6) return swapped(now.order, random);
+  if (kind < 0.35) return moved(now.order, random);
+  if (kind < 0.5) return swapped(now.order, random);
+  if (kind < 0.65) return pulled(problem, now, random) ?? moved(now.order, random);
   return rebuilt(problem, now.found, now.order, random);
 }
 
@@ -165,6 +177,72 @@ function moved(order: readonly number[], random: () => number): number[] {
   const [task = 0] = next.splice(Math.floor(random() * next.length), 1);
   next.splice(Math.floor(random() * (next.length + 1)), 0, task);
   return next;
+}
+
+/**
+ * Back from where a late job ends along what each task waited for; one that waited for hands or a place goes before
+ * the one that had them.
+ */
+function pulled(
+  problem: Problem,
+  { found, order }: Kept,
+  random: () => number,
+): number[] | undefined {
+  const { tasks } = problem;
+  const { starts, who } = found;
+  const pairs: [number, number][] = [];
+  let at = lastOfLate(problem, found, random);
+  while (at !== undefined && pairs.length < 40) {
+    const task = tasks[at] as Task;
+    const start = starts[at] as number;
+    let [before, beforeEnd, blocks] = [-1, -1, false];
+    for (const each of task.after) {
+      const end =
+        (starts[each] as number) + (tasks[each] as Task).hands + (tasks[each] as Task).leave;
+      if (end > beforeEnd) [before, beforeEnd, blocks] = [each, end, false];
+    }
+    for (let each = 0; each < tasks.length; each += 1) {
+      if (each === at) continue;
+      const other = tasks[each] as Task;
+      const same =
+        other.place?.name === task.place?.name && other.place?.group !== task.place?.group;
+      const hands = (starts[each] as number) + other.hands;
+      const end =
+        same && other.place
+          ? hands + other.place.holds
+          : who[each]?.some((person) => who[at as number]?.includes(person))
+            ? hands
+            : Infinity;
+      if (end <= start && (end > beforeEnd || (end === beforeEnd && random() < 0.5)))
+        [before, beforeEnd, blocks] = [each, end, true];
+    }
+    if (before < 0) break;
+    if (blocks) pairs.push([before, at]);
+    at = before;
+  }
+  const [blocker, task] = pairs[Math.floor(random() * pairs.length)] ?? [];
+  if (blocker === undefined || task === undefined) return undefined;
+  const next = order.filter((each) => each !== task);
+  next.splice(next.indexOf(blocker), 0, task);
+  return next;
+}
+
+/** The task with which a late job ends; one of them, where several are late. */
+function lastOfLate(
+  { tasks, jobs }: Problem,
+  { starts }: Schedule,
+  random: () => number,
+): number | undefined {
+  const lasts = new Map<string, { task: number; end: number }>();
+  tasks.forEach(({ jobId, hands, leave }, task) => {
+    const end = (starts[task] as number) + hands + leave;
+    if (end > (lasts.get(jobId)?.end ?? -1)) lasts.set(jobId, { task, end });
+  });
+  const late = jobs.flatMap(({ jobId, due }) => {
+    const last = lasts.get(jobId);
+    return last && due !== undefined && last.end > due ? [last.task] : [];
+  });
+  return late[Math.floor(random() * late.length)];
 }
 
 /** Two tasks change places. */

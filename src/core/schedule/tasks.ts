@@ -1,3 +1,7 @@
+import { badWeather } from '../finish/climate.ts';
+import { finishSteps } from '../finish/index.ts';
+import type { Resource } from '../model/types/finishTypes.ts';
+import { CLEAN_MIN } from '../standards/coatings.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { Step } from '../model/types/step.ts';
 import type { Job, Shop, Workshop } from '../model/types/types.ts';
@@ -38,6 +42,7 @@ export function weekOf(shop: Shop, { now, ahead, frozenUntil }: Asked): Week {
   const tasks: Task[] = [];
   const jobs: Due[] = [];
   const held: { name: NonNullable<Task['place']>['name']; group: string }[] = [];
+  const damp = dampDays(workshop, ahead);
   for (const job of shop.jobs) {
     if (job.handedOver) continue;
     const plan = planOf(shop, job);
@@ -50,7 +55,16 @@ export function weekOf(shop: Shop, { now, ahead, frozenUntil }: Asked): Week {
       unplanned.push({ jobId: job.id, why });
       continue;
     }
-    const own = tasksOf({ plan, job, steps, left, workshop, now: from, base: tasks.length });
+    const own = tasksOf({
+      plan,
+      job,
+      steps,
+      left,
+      workshop,
+      damp,
+      now: from,
+      base: tasks.length,
+    });
     const frozen = frozenUntil === undefined ? -Infinity : minuteOf(frozenUntil);
     tasks.push(
       ...own.map((task) =>
@@ -71,11 +85,58 @@ export function weekOf(shop: Shop, { now, ahead, frozenUntil }: Asked): Week {
     jobs.push({ jobId: job.id, due: dueOf(plan, job), weight: job.weight ?? 1 });
   }
   return {
-    problem: { tasks, jobs, people: Math.max(1, workshop.people.length), open, held },
+    problem: {
+      tasks,
+      jobs,
+      people: Math.max(1, workshop.people.length),
+      open,
+      held,
+      counts: countsOf(workshop),
+      rack: workshop.rack,
+      cleaning: CLEAN_MIN,
+      colour: lastColour(shop),
+    },
     unplanned,
     now: from,
     workshop,
   };
+}
+
+/** How many the shop has of each sort of place. */
+function countsOf({ places }: Workshop): Problem['counts'] {
+  const counts: Partial<Record<Resource, number>> = {};
+  for (const place of places) counts[place] = (counts[place] ?? 0) + 1;
+  return counts;
+}
+
+/** What was sprayed last, by the ticks of all jobs. */
+function lastColour(shop: Shop): string | undefined {
+  let last: { at: string; colour: string } | undefined;
+  for (const job of shop.jobs) {
+    const colours = new Map(
+      job.finishes.flatMap((finish) =>
+        finishSteps(finish).flatMap(({ id, colour }) => (colour ? [[id, colour] as const] : [])),
+      ),
+    );
+    for (const { stepId, at } of job.ticks) {
+      const colour = colours.get(stepId);
+      if (colour !== undefined && (!last || at > last.at)) last = { at, colour };
+    }
+  }
+  return last?.colour;
+}
+
+/** The minute a day begins at the bench. */
+const midnightOf = (iso: string, ahead: number): number =>
+  Math.floor((minuteOf(iso) + ahead) / DAY) * DAY - ahead;
+
+/** Days that bear no spraying where it is done, as spans of minutes. */
+function dampDays({ weather = [] }: Workshop, ahead: number): Span[] {
+  return weather.flatMap(({ day, ...climate }) => {
+    if (badWeather(climate) === undefined) return [];
+    const from = midnightOf(day, ahead);
+    return [[from - 1, from + DAY] as const];
+  });
 }
 
 /** When a job is owed: its deadline, or the day something borrowed in it goes back. */
@@ -110,6 +171,8 @@ function cannot(
   if (open) return `no day for a part to buy: ${open.title}`;
   const nowhere = left.find(({ uses }) => uses !== undefined && !workshop.places.includes(uses));
   if (nowhere) return `this shop has no ${nowhere.uses}: ${nowhere.title}`;
+  const dries = left.find(({ rests }) => rests && workshop.rack === 0);
+  if (dries) return `the drying rack holds nothing: ${dries.title}`;
   const day = workshop.closes - workshop.opens;
   const long = left.find(
     (step) =>
@@ -131,6 +194,9 @@ const attendedBy = ({ unattended }: Step, { overnight }: Workshop): boolean =>
 const groupOf = (job: Job, { id, uses }: Step): string =>
   `${job.id} ${/^finish:[^:]+/.exec(id)?.[0] ?? id} ${uses ?? ''}`;
 
+type Span = readonly [number, number];
+const DAY = 1440;
+
 interface Making {
   plan: Plan;
   job: Job;
@@ -138,6 +204,7 @@ interface Making {
   steps: readonly Step[];
   left: readonly Step[];
   workshop: Workshop;
+  damp: readonly Span[];
   now: number;
   /** Number of the first task. */
   base: number;
@@ -190,7 +257,7 @@ const spanOf = (block: readonly Step[]): number =>
   );
 
 function taskOf(
-  { plan, job, steps, workshop, now }: Making,
+  { plan, job, steps, workshop, damp, now }: Making,
   block: readonly Step[],
   blockOf: ReadonlyMap<string, number>,
   open: ReadonlyMap<string, Step>,
@@ -213,6 +280,11 @@ function taskOf(
   const hands = running
     ? Math.max(1, first.minutes - (now - minuteOf(running.at)))
     : Math.max(1, spanOf(block));
+  const shut = [
+    ...shutBy(job, steps, block),
+    ...(first.uses === 'paint place' && first.colour !== undefined ? damp : []),
+  ];
+  const within = windowOf(block, blockOf, own);
   return {
     id: `${job.id} ${first.id}`,
     jobId: job.id,
@@ -226,7 +298,9 @@ function taskOf(
     attended: attendedBy(last, workshop),
     release: Math.max(now, releaseOf(plan, job, steps, block)),
     after: [...after],
-    ...(shutBy(job, steps, block) && { shut: shutBy(job, steps, block) }),
+    ...(shut.length > 0 && { shut }),
+    ...(within && { within }),
+    ...(last.rests && { rests: true }),
     ...(first.uses && {
       place: {
         name: first.uses,
@@ -271,17 +345,27 @@ function releaseOf(plan: Plan, job: Job, steps: readonly Step[], block: readonly
 }
 
 /** A recoat window that runs from a coat that was done. */
-function shutBy(
-  job: Job,
-  steps: readonly Step[],
-  block: readonly Step[],
-): readonly [number, number] | undefined {
+function shutBy(job: Job, steps: readonly Step[], block: readonly Step[]): Span[] {
   for (const { within } of block) {
     const tick = within && job.ticks.find(({ stepId }) => stepId === within.of);
     const of = within && steps.find(({ id }) => id === within.of);
     if (!tick || !of) continue;
     const at = minuteOf(tick.at);
-    return [at + within.minutes, at + within.again];
+    return [[at + within.minutes, at + within.again]];
+  }
+  return [];
+}
+
+/** A recoat window that runs from a coat of another task still to do. */
+function windowOf(
+  block: readonly Step[],
+  blockOf: ReadonlyMap<string, number>,
+  own: number | undefined,
+): Task['within'] {
+  for (const { within } of block) {
+    const of = within && blockOf.get(within.of);
+    if (within && of !== undefined && of !== own)
+      return { of, minutes: within.minutes, again: within.again };
   }
   return undefined;
 }

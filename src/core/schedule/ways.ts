@@ -1,4 +1,5 @@
 import { create } from 'mutative';
+import { badWeather } from '../finish/climate.ts';
 import { finishName } from '../finish/index.ts';
 import { materialFacts } from '../standards/coatings.ts';
 import type { Job, Shop } from '../model/types/types.ts';
@@ -145,6 +146,12 @@ function changesFor(shop: Shop, { now, ahead }: Wished, jobId: string): Change[]
   return changes;
 }
 
+/** The name of a day at the bench. */
+const dayOf = (iso: string, ahead: number): string =>
+  ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'][
+    new Date((minuteOf(iso) + ahead) * 60_000).getUTCDay()
+  ] ?? '';
+
 function longerHours(
   shop: Shop,
   now: string,
@@ -160,6 +167,13 @@ function longerHours(
     }),
   });
   const changes = [
+    ...(workshop.weather ?? []).flatMap(({ day, ...climate }) =>
+      badWeather(climate) === undefined
+        ? []
+        : settings(`warm and dry the paint place on ${dayOf(day, ahead)}`, {
+            weather: (workshop.weather ?? []).filter((each) => each.day !== day),
+          }),
+    ),
     settings('open an hour earlier', { opens: Math.max(0, workshop.opens - 60) }),
     settings('stay two hours longer', { closes: Math.min(1440, workshop.closes + 120) }),
     settings('one more pair of hands', { people: [...workshop.people, 'a helper'] }),

@@ -121,6 +121,8 @@ export const BEFORE_BAKE_MIN = 30;
 
 /** Least and most °C paint is sprayed at, most percent of humidity (cans' own labels, unverified figures). */
 export const SPRAY = { coldest: 10, warmest: 30, dampest: 85 };
+/** Minutes of hands to clean gun, nozzles and booth for another colour (common practice, no source). */
+export const CLEAN_MIN = 15;
 /** K the surface stays above the dew point. */
 export const ABOVE_DEW_K = 3;
 export const dewSource: Source = {

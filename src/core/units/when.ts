@@ -1,3 +1,5 @@
+import { minutesOfUnit } from './span.ts';
+
 /** Times as people say them at a bench: `24 h`, `2 days`, `fri 10:00`, `tomorrow`, `3 dec`, `2026-12-03`. */
 
 export interface Clock {
@@ -15,12 +17,6 @@ export interface When {
 }
 
 const MINUTE = 60_000;
-const spans: readonly (readonly [RegExp, number])[] = [
-  [/^(?:min|mins|minute|minutes)$/, 1],
-  [/^(?:h|hr|hrs|hour|hours)$/, 60],
-  [/^(?:d|day|days)$/, 1440],
-  [/^(?:w|week|weeks)$/, 10_080],
-];
 const weekdays = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'];
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 const LONGEST_MIN = 366 * 1440;
@@ -91,9 +87,9 @@ export function whenOf(typed: string, clock: Clock): When | undefined {
     .replace(/\s+/g, ' ')
     .replace(/^(?:until|till|by|on|for|in|next) /, '');
   const span = /^(\d+(?:[.,]\d+)?) ?([a-z]+)$/.exec(text);
-  const unit = span && spans.find(([name]) => name.test(span[2] ?? ''));
-  if (span && unit) {
-    const minutes = Number((span[1] ?? '').replace(',', '.')) * unit[1];
+  const unit = span && minutesOfUnit(span[2] ?? '');
+  if (span && unit !== null && unit !== undefined) {
+    const minutes = Number((span[1] ?? '').replace(',', '.')) * unit;
     if (!(minutes > 0) || minutes > LONGEST_MIN) return undefined;
     return {
       at: new Date(Date.parse(clock.now) + minutes * MINUTE).toISOString(),

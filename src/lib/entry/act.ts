@@ -117,6 +117,12 @@ export function act(understood: Understood, view: JobView | undefined): boolean 
       toast(`${understood.say}, until ${dateText(until, 'dayTime')}.`, 'plain', undoNow);
       return true;
     }
+    case 'ownStep': {
+      const { jobId, step } = understood;
+      void shopStore.edit(`step of our own: ${step.title}`, addItems(jobId, 'own', [step]));
+      toast(`${understood.say}.`, 'plain', undoNow);
+      return true;
+    }
     case 'due':
       void shopStore.edit(
         `${understood.partId} comes`,

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { addItems } from '$core/shop/items.ts';
   import { resources, type OwnStep, type Resource } from '$core/model/types/finishTypes.ts';
-  import type { Step } from '$core/order/index.ts';
+  import { nextOwnId, type Step } from '$core/order/index.ts';
   import type { Job } from '$core/model/types/types.ts';
-  import { parseNumber } from '$core/units/length.ts';
+  import { minutesIn } from '$core/units/span.ts';
   import Button from '$lib/ui/Button.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
@@ -17,7 +17,6 @@
     onclose: () => void;
   }
   const { job, steps, after, onclose }: Props = $props();
-  const LONGEST = 60_000;
   let title = $state('');
   let minutes = $state('');
   let leave = $state('');
@@ -29,42 +28,23 @@
   let behind = $state(after ?? '');
   let sent = $state(false);
 
-  /** Minutes of `90`, `1:30`, `1.5 h`, `2 days`; undefined where it is none. */
-  function minutesOf(text: string): number | undefined {
-    const [, hours, rest] = /^(\d+):(\d\d)$/.exec(text.trim()) ?? [];
-    if (hours !== undefined) return Number(hours) * 60 + Number(rest);
-    const [, figure = '', unit = ''] = /^([\d.,]+) ?([a-z]*)$/i.exec(text.trim()) ?? [];
-    const value = parseNumber(figure);
-    const times = /^h/i.test(unit)
-      ? 60
-      : /^d/i.test(unit)
-        ? 1440
-        : /^(?:m|$)/i.test(unit)
-          ? 1
-          : NaN;
-    const found = value === undefined ? NaN : Math.round(value * times);
-    return found >= 0 && found <= LONGEST ? found : undefined;
-  }
   const titleFault = $derived(sent && title.trim() === '' ? 'what is done' : '');
   const minutesFault = $derived(
-    minutes.trim() !== '' && minutesOf(minutes) === undefined ? '20, 1:30, 2 h' : '',
+    minutes.trim() !== '' && minutesIn(minutes) === undefined ? '20, 1:30, 2 h' : '',
   );
   const leaveFault = $derived(
-    leave.trim() !== '' && minutesOf(leave) === undefined ? '30, 2 h, 1 day' : '',
+    leave.trim() !== '' && minutesIn(leave) === undefined ? '30, 2 h, 1 day' : '',
   );
 
   function add(event: SubmitEvent): void {
     event.preventDefault();
     sent = true;
     if (title.trim() === '' || minutesFault || leaveFault) return;
-    const taken = new Set(job.own.map(({ id }) => id));
-    let n = 1;
-    while (taken.has(`s${n}`)) n += 1;
-    const alone = leave.trim() === '' ? undefined : minutesOf(leave);
+    const alone = leave.trim() === '' ? undefined : minutesIn(leave);
     const own: OwnStep = {
-      id: `s${n}`,
+      id: nextOwnId(job),
       title: title.trim(),
-      minutes: minutes.trim() === '' ? 10 : (minutesOf(minutes) ?? 10),
+      minutes: minutes.trim() === '' ? 10 : (minutesIn(minutes) ?? 10),
       ...(alone !== undefined && { leaveMinutes: alone }),
       ...(behind !== '' && { after: behind }),
       ...(tool.trim() && { tool: tool.trim() }),

@@ -1,10 +1,9 @@
 import { SvelteMap } from 'svelte/reactivity';
 import type { Shop } from '$core/model/types/types.ts';
-import type { WeekPlan } from '$core/schedule/plan.ts';
 import type { WayOut } from '$core/schedule/ways.ts';
 import { Background } from './background.svelte.ts';
 import { clockOf } from '$lib/ui/dates.ts';
-import type { WeekWorker } from '../../workers/week.worker.ts';
+import type { WeekAhead, WeekWorker } from '../../workers/week.worker.ts';
 
 /** Orders looked at before anything is shown, and where that proved nothing. */
 const QUICK = 400;
@@ -12,7 +11,7 @@ const LONG = 20_000;
 
 /** The plan of the week, worked out beside the page and looked at from bench, work order and week alike. */
 class WeekState {
-  plan = $state.raw<WeekPlan | undefined>(undefined);
+  plan = $state.raw<WeekAhead | undefined>(undefined);
   /** Share of a long search that is done; undefined: none is under way. */
   share = $state<number | undefined>(undefined);
   /** What the kept plan has today is not begun earlier or elsewhere. */

@@ -2,6 +2,8 @@
   import { partOfKind } from '$core/model/lookup/plan.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
+  import { badWeather } from '$core/finish/climate.ts';
+  import { minuteOf } from '$core/schedule/calendar.ts';
   import { hours, outlookWords } from '$core/schedule/words.ts';
   import type { WeekPlan } from '$core/schedule/plan.ts';
   import type { Task } from '$core/schedule/model.ts';
@@ -16,7 +18,7 @@
 
   const DAYS = 6;
   const ROW = 112;
-  const TOP = 30;
+  const TOP = 38;
   const LINE = 30;
   /** Pixels per millimetre of the machines. */
   const SCALE = 0.14;
@@ -30,11 +32,12 @@
   const end = $derived(axis.from + DAYS * 1440);
   const tasks = $derived(plan.week.problem.tasks);
   const starts = $derived(plan.found?.starts ?? []);
+  const cleaned = $derived(plan.found?.cleaned ?? []);
   const rows = $derived(
     plan.jobs
       .map((outlook) => {
         const own = tasks.flatMap((task, i) =>
-          task.jobId === outlook.jobId ? [{ task, start: starts[i] ?? 0 }] : [],
+          task.jobId === outlook.jobId ? [{ task, start: starts[i] ?? 0, i }] : [],
         );
         own.sort((a, b) => a.start - b.start);
         return { outlook, own, first: own[0]?.start ?? 0, job: jobOf(outlook.jobId) };
@@ -48,6 +51,36 @@
   const dayNames = $derived(
     Array.from({ length: DAYS }, (_, i) => minuteText(axis.from + i * 1440 + 720, 'dayShort')),
   );
+
+  /** Days that bear no spraying, with why. */
+  const noPaint = $derived(
+    (plan.week.workshop.weather ?? []).flatMap(({ day, ...climate }) => {
+      const why = badWeather(climate);
+      const at = axisOf(minuteOf(day), ahead, width, DAYS).from;
+      return why === undefined || at < axis.from || at >= end
+        ? []
+        : [{ at, why: why.replace(/:.*/, '') }];
+    }),
+  );
+  /** When a place is taken; two at once lie side by side. */
+  function takenOf(name: string) {
+    const free: number[] = [];
+    const spans = tasks
+      .flatMap((task, i) => {
+        const from = starts[i] ?? 0;
+        return task.place?.name === name && x(from) < width
+          ? [{ task, from, to: from + task.hands + task.place.holds }]
+          : [];
+      })
+      .sort((a, b) => a.from - b.from)
+      .map((span) => {
+        let lane = free.findIndex((until) => until <= span.from);
+        if (lane < 0) lane = free.length;
+        free[lane] = span.to;
+        return { ...span, lane };
+      });
+    return spans.map((span) => ({ ...span, lanes: Math.max(1, free.length) }));
+  }
 
   /** So much of a title as stands beside its machine, cut between words. */
   const shortened = (title: string): string =>
@@ -92,7 +125,13 @@
 
 <div class="picture" bind:clientWidth={width}>
   {#if width > 0}
-    <svg {width} {height} role="group" aria-label="The week, one shelf a machine">
+    <svg
+      {width}
+      {height}
+      viewBox="0 0 {width} {height}"
+      role="group"
+      aria-label="The week, one shelf a machine"
+    >
       <defs>
         <pattern
           id="alone"
@@ -133,7 +172,7 @@
           y={floor - 22 - Math.min(62, shell ? shell.h * SCALE : 16) + 12}
           >{shortened(own[0]?.task.title ?? '')}</text
         >
-        {#each own as { task, start } (task.id)}
+        {#each own as { task, start, i } (task.id)}
           {@const from = x(start)}
           {#if from < width}
             {#if task.leave > 0}
@@ -147,6 +186,16 @@
                 )}
                 height="8"
               />
+            {/if}
+            {#if (cleaned[i] ?? 0) > 0}
+              <rect
+                class="clean"
+                x={x(start - (cleaned[i] ?? 0))}
+                y={floor - 19}
+                width={Math.max(3, from - x(start - (cleaned[i] ?? 0)))}
+                height="18"
+                ><title>Clean the paint place for another colour, {cleaned[i]} min</title></rect
+              >
             {/if}
             <g
               class="hands"
@@ -202,24 +251,26 @@
         {@const y = TOP + rows.length * ROW + p * LINE + 10}
         <text class="place" x="0" y={y - 4}>{name}</text>
         <path class="rail" d="M0 {y}H{width}" />
-        {#each tasks as task, i (task.id)}
-          {#if task.place?.name === name && x(starts[i] ?? 0) < width}
-            <rect
-              class="taken"
-              x={x(starts[i] ?? 0)}
-              y={y - 4}
-              width={Math.max(
-                3,
-                Math.min(width, x((starts[i] ?? 0) + task.hands + task.place.holds)) -
-                  x(starts[i] ?? 0),
-              )}
-              height="8"><title>{task.jobId}: {task.title}</title></rect
+        {#if name === 'paint place'}
+          {#each noPaint as { at, why } (at)}
+            <rect class="alone" x={x(at)} y={y - 4} width={axis.perDay} height="8"
+              ><title>no paint: {why}</title></rect
             >
-          {/if}
+            <text class="why" x={x(at) + 4} y={y - 7}>{why}</text>
+          {/each}
+        {/if}
+        {#each takenOf(name) as { task, from, to, lane, lanes } (task.id)}
+          <rect
+            class="taken"
+            x={x(from)}
+            y={y - 4 + (8 / lanes) * lane}
+            width={Math.max(3, Math.min(width, x(to)) - x(from))}
+            height={8 / lanes}><title>{task.jobId}: {task.title}</title></rect
+          >
         {/each}
       {/each}
       <path class="now" d="M{x(plan.week.now)} 20V{height}" />
-      <text class="now-text figure" x={x(plan.week.now) + 4} y="28"
+      <text class="now-text figure" x={x(plan.week.now) + 4} y="32"
         >{minuteText(plan.week.now, 'time')} now</text
       >
     </svg>
@@ -301,6 +352,16 @@
     stroke-width: 4;
     stroke-dasharray: 2 4;
   }
+  .clean {
+    fill: var(--paper);
+    stroke: var(--ink-soft);
+    stroke-width: 1;
+    stroke-dasharray: 2 2;
+  }
+  .why {
+    font-size: 12px;
+    fill: var(--stop);
+  }
   .rail {
     stroke: var(--line);
   }
@@ -314,7 +375,14 @@
   .now-text {
     fill: var(--accent-ink);
   }
-  @media (max-width: 37.5em) {
+  @media print {
+    svg {
+      width: 100%;
+      height: auto;
+      max-height: 118mm;
+    }
+  }
+  @media screen and (max-width: 37.5em) {
     .picture {
       display: none;
     }

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { hours, outlookWords } from '$core/schedule/words.ts';
-  import type { WeekPlan } from '$core/schedule/plan.ts';
   import { formatHours } from '$core/units/duration.ts';
   import Button from '$lib/ui/Button.svelte';
   import Tape from '$lib/frame/Tape.svelte';
@@ -8,7 +7,9 @@
   import { minuteText } from '$lib/ui/dates.ts';
   import { weekState } from '$lib/shop/weekState.svelte.ts';
 
-  const { plan }: { plan: WeekPlan | undefined } = $props();
+  import type { WeekAhead } from '../../workers/week.worker.ts';
+
+  const { plan }: { plan: WeekAhead | undefined } = $props();
   const now = $derived(plan?.week.now ?? 0);
   const dated = $derived(
     (plan?.jobs ?? [])
@@ -95,10 +96,49 @@
       {/each}
     </section>
   {/if}
+  {#if plan?.gap}
+    {@const { gap } = plan}
+    <section>
+      <h3>{gap.until - now} min until {gap.jobId} may be touched</h3>
+      <p class="soft">{gap.title}</p>
+      {#each gap.fills as fill (fill.jobId + fill.title)}
+        <p class="line">
+          <span
+            ><b class="figure">{fill.jobId}</b>
+            {fill.title}{fill.steps > 1 ? `, ${fill.steps} steps` : ''}
+            {#if fill.inHand.length > 0}<small>{fill.inHand.join(', ')} in hand</small>{/if}</span
+          >
+          <span class="figure">{formatHours(fill.minutes)}</span>
+        </p>
+      {:else}
+        <p class="soft">Nothing else is short enough.</p>
+      {/each}
+    </section>
+  {/if}
   {#if tools.length > 0}
     <section>
       <h3>Lay out before the first screw</h3>
       <p>{tools.join(' · ')}</p>
+    </section>
+  {/if}
+  {#if plan?.trip}
+    <section>
+      <h3>
+        One trip{plan.trip.before === undefined
+          ? ''
+          : ` before ${minuteText(plan.trip.before, 'weekTime')}`}
+      </h3>
+      {#each plan.trip.lines as line, i (i)}
+        <p class="line">
+          <span
+            ><b class="figure">{line.jobId}</b>
+            {line.count > 1 ? `${line.count} × ` : ''}{line.label}</span
+          >
+          <span class="figure"
+            >{line.needed === undefined ? '' : minuteText(line.needed, 'weekTime')}</span
+          >
+        </p>
+      {/each}
     </section>
   {/if}
   {#if moved.length > 0}

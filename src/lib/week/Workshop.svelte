@@ -4,12 +4,15 @@
   import type { Workshop } from '$core/model/types/types.ts';
   import { formatHours } from '$core/units/duration.ts';
   import Field from '$lib/ui/Field.svelte';
+  import Weather from './Weather.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   const { workshop }: { workshop: Workshop } = $props();
   const days = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
   const numberOf = (i: number) => (i + 1) % 7;
-  let typed = $state<Partial<Record<'people' | 'opens' | 'closes', string | undefined>>>({});
+  let typed = $state<Partial<Record<'people' | 'opens' | 'closes' | 'rack', string | undefined>>>(
+    {},
+  );
 
   const set = (what: string, fields: Partial<Workshop>) =>
     void shopStore.edit(`the shop’s ${what}`, editWorkshop(workshop, fields), `workshop ${what}`);
@@ -46,10 +49,25 @@
     const off = on ? workshop.off.filter((each) => each !== day) : [...workshop.off, day];
     if (off.length < 7) set('days', { off });
   }
-  const togglePlace = (place: Resource, on: boolean) =>
+  const countOf = (place: Resource) => workshop.places.filter((each) => each === place).length;
+  const MOST = 4;
+  const setCount = (place: Resource, count: number) =>
     set('places', {
-      places: on ? [...workshop.places, place] : workshop.places.filter((each) => each !== place),
+      places: [
+        ...workshop.places.filter((each) => each !== place),
+        ...new Array<Resource>(count).fill(place),
+      ],
     });
+  const rackFault = $derived(
+    typed.rack !== undefined && typed.rack !== '' && !/^\d{1,3}$/.test(typed.rack)
+      ? 'a count, or empty'
+      : '',
+  );
+  function takeRack(): void {
+    if (typed.rack === undefined || rackFault) return;
+    set('rack', { rack: typed.rack === '' ? undefined : Number(typed.rack) });
+    typed.rack = undefined;
+  }
 </script>
 
 <section class="no-print" aria-label="Hours and hands of the shop">
@@ -84,14 +102,16 @@
     {/each}
   </fieldset>
   <fieldset>
-    <legend>Has one</legend>
+    <legend>Has</legend>
     {#each resources as place (place)}
       <label
-        ><input
-          type="checkbox"
-          checked={workshop.places.includes(place)}
-          onchange={(event) => togglePlace(place, event.currentTarget.checked)}
-        />{place}</label
+        ><select
+          value={countOf(place)}
+          onchange={(event) => setCount(place, Number(event.currentTarget.value))}
+          >{#each Array.from({ length: MOST + 1 }, (_, i) => i) as count (count)}
+            <option value={count}>{count === 0 ? 'no' : count}</option>
+          {/each}</select
+        >{place}</label
       >
     {/each}
     <label
@@ -102,13 +122,24 @@
       />oven and printer may run alone</label
     >
   </fieldset>
+  <Field label="Drying rack holds" short fault={rackFault}
+    ><input
+      value={typed.rack ?? workshop.rack ?? ''}
+      inputmode="numeric"
+      maxlength="3"
+      placeholder="any"
+      oninput={(event) => (typed.rack = event.currentTarget.value.trim())}
+      onchange={takeRack}
+    /></Field
+  >
+  {#if workshop.places.includes('paint place')}<Weather {workshop} />{/if}
 </section>
 
 <style>
   section {
     display: flex;
     flex-wrap: wrap;
-    align-items: flex-end;
+    align-items: flex-start;
     gap: 8px 16px;
     padding: 8px 12px 12px;
     margin-bottom: 10px;

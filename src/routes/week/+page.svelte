@@ -87,7 +87,11 @@
   {:else if !plan}
     <p>Working it out …</p>
   {:else if !plan.found}
-    <p>No job has a step to do. Plan one at its Intake, and it stands here.</p>
+    <p>
+      {plan.week.problem.tasks.length > 0
+        ? 'These steps fit into no day of the next two months: look at hours, people, places and weather.'
+        : 'No job has a step to do. Plan one at its Intake, and it stands here.'}
+    </p>
   {:else}
     <WeekPicture {plan} />
     <section class="list" aria-label="Day by day">
@@ -160,13 +164,26 @@
     font-size: 14px;
   }
   @media print {
+    li a {
+      text-decoration: none;
+    }
     .list {
-      columns: 2;
-      font-size: 9pt;
+      columns: 4;
+      column-gap: 5mm;
+      font-size: 7.5pt;
+      line-height: 1.15;
+    }
+    h2 {
+      margin: 1.5mm 0 0.5mm;
+      font-size: 10pt;
+      break-after: avoid;
+    }
+    .soft {
+      font-size: 7pt;
     }
     li {
-      grid-template-columns: 24mm minmax(0, 1fr);
-      padding: 1mm 0;
+      display: block;
+      padding: 0.6mm 0;
     }
   }
 </style>

@@ -7,6 +7,7 @@ import { step, type Step } from '../../../src/core/model/types/step.ts';
 import type { Job } from '../../../src/core/model/types/types.ts';
 import { withOwn } from '../../../src/core/order/ownSteps.ts';
 import { windowOf } from '../../../src/core/order/index.ts';
+import { facts } from '../../helpers/build.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
@@ -62,6 +63,30 @@ describe('finishing in the work order', () => {
     );
     expect(alone.length).to.be.greaterThan(10);
     expect(inOrder(alone)).to.equal(true);
+  });
+});
+
+describe('heavy shells', () => {
+  const weighing = (mass: number): Step[] => {
+    const of = job('9', { finishes: [{ ...(freshFinish('paint', 'p') as PaintWork) }], ticks: [] });
+    const seat = shop.machines
+      .find(({ id }) => id === of.machineId)
+      ?.seats.find(({ seat: name }) => name === 'case');
+    const heavy = {
+      ...shop,
+      parts: shop.parts.map((part) =>
+        part.id === seat?.partId ? { ...part, facts: { ...part.facts, ...facts({ mass }) } } : part,
+      ),
+    };
+    return workOrderOf(planOf(heavy, of), of.schools);
+  };
+
+  it('are lifted and carried to the paint by two, above the figure for one', () => {
+    const two = (steps: readonly Step[]) =>
+      steps.filter(({ people }) => people === 2).map(({ id }) => id);
+    expect(two(weighing(25))).to.deep.equal([]);
+    expect(two(weighing(26))).to.deep.equal(['lift', 'finish:p:colour:1']);
+    expect(weighing(26).find(({ id }) => id === 'lift')?.cautions[0]).to.contain('Two people');
   });
 });
 

@@ -56,3 +56,47 @@ describe('quick/dates', () => {
       expect(say(text, { clock: place.clock }).kind, text).to.equal('nothing');
   });
 });
+
+describe('quick/own steps', () => {
+  const stepOf = (text: string, where: object = place) => {
+    const found = say(text, where);
+    return found.kind === 'ownStep' ? { ...found.step, jobId: found.jobId } : found.kind;
+  };
+  const last = job.ticks.at(-1)?.stepId;
+
+  it('take minutes of hands and how long it is left alone, in any order', () => {
+    const fresh = { id: 's1', jobId: '14', ...(last !== undefined && { after: last }) };
+    expect(stepOf('step sand the lid 20 min')).to.deep.equal({
+      ...fresh,
+      title: 'sand the lid',
+      minutes: 20,
+    });
+    expect(stepOf('step 1:30 fit hinges, then leave it alone for 1 day')).to.deep.equal({
+      ...fresh,
+      title: 'fit hinges',
+      minutes: 90,
+      leaveMinutes: 1440,
+    });
+    expect(stepOf('own step: glue the foot 5m wait 2h')).to.deep.include({
+      title: 'glue the foot',
+      minutes: 5,
+      leaveMinutes: 120,
+    });
+    expect(stepOf('step let it dry 4 h')).to.deep.include({ minutes: 10, leaveMinutes: 240 });
+    /* A bare figure belongs to what is done. */
+    expect(stepOf('step drill 8 holes')).to.deep.include({ title: 'drill 8 holes', minutes: 10 });
+    expect(stepOf('step drill holes 8')).to.deep.include({ title: 'drill holes 8', minutes: 10 });
+  });
+
+  it('stand after what was done last, under an id of their own, and want a job', () => {
+    const begun = shop.jobs.find(({ id }) => id === '9')!;
+    const own = [{ id: 's1', title: 'a', minutes: 1 }];
+    const where = { ...place, plan: planOf(shop, { ...begun, own }) };
+    expect(stepOf('step look at the edges', where)).to.deep.include({
+      id: 's2',
+      after: 'finish:f1:colour:2',
+    });
+    expect(stepOf('step sand 20 min', { clock: place.clock })).to.equal('nothing');
+    expect(stepOf('step 20 min')).to.equal('nothing');
+  });
+});

@@ -8,10 +8,14 @@ import { writeCalendar } from '../../../src/core/export/ics.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { freshFinish } from '../../../src/core/finish/fields.ts';
 import type { Finish, PaintWork } from '../../../src/core/model/types/finishTypes.ts';
-import type { Job, Shop } from '../../../src/core/model/types/types.ts';
+import type { Job, Shop, Workshop } from '../../../src/core/model/types/types.ts';
+import { planOf } from '../../../src/core/plan/planOf.ts';
+import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
+import { gapNow } from '../../../src/core/schedule/gap.ts';
+import { tripBefore } from '../../../src/core/schedule/trip.ts';
 import { isoOf, minuteOf, openHours, usualWorkshop } from '../../../src/core/schedule/calendar.ts';
 import { cheaper, type Cost } from '../../../src/core/schedule/model.ts';
-import { colourChanges, placed } from '../../../src/core/schedule/place.ts';
+import { placed } from '../../../src/core/schedule/place.ts';
 import { planWeek } from '../../../src/core/schedule/plan.ts';
 import { allOrders, schedule } from '../../../src/core/schedule/search.ts';
 import { plannedOf, weekOf } from '../../../src/core/schedule/tasks.ts';
@@ -146,7 +150,7 @@ describe('week, tasks', () => {
       .find(({ id }) => id === '9')
       ?.ticks.find(({ stepId }) => stepId === 'finish:f1:colour:2');
     const at = minuteOf(coat?.at ?? '');
-    expect(clear?.shut).to.deep.equal([at + 60, at + 1440]);
+    expect(clear?.shut?.[0]).to.deep.equal([at + 60, at + 1440]);
   });
 
   it('run where they were started, with what is left of them', () => {
@@ -160,6 +164,92 @@ describe('week, tasks', () => {
     const [begun] = weekOf(running, asked).problem.tasks;
     expect(begun?.fixed).to.equal(minuteOf(NOW) + 1);
     expect(begun?.steps).to.deep.equal([step]);
+  });
+});
+
+describe('week, what the shop has and what the days are like', () => {
+  const set = (fields: Partial<Workshop>, of: Shop = shop): Shop =>
+    editWorkshop(usualWorkshop, fields)(of);
+  const paint: PaintWork = { ...(freshFinish('paint', 'p') as PaintWork), colour: 'red' };
+  const painted = withJob('14', { finishes: [paint] }, only('14', '9'));
+
+  it('counts places that are named twice, the rack, and what was sprayed last', () => {
+    const { problem } = weekOf(set({ places: ['printer', 'printer', 'oven'], rack: 3 }), asked);
+    expect(problem.counts).to.deep.equal({ printer: 2, oven: 1 });
+    expect(problem.rack).to.equal(3);
+    expect(problem.colour).to.equal('cream');
+    expect(weekOf(only('14'), asked).problem.colour).to.equal(undefined);
+    const none = weekOf(set({ rack: 0 }, painted), asked).unplanned;
+    expect(none.find(({ jobId }) => jobId === '14')?.why).to.contain('rack holds nothing');
+  });
+
+  it('sprays on no day that is too cold, too damp or near its dew point', () => {
+    const spraying = (weather: Workshop['weather']) =>
+      weekOf(set({ off: [], weather }, painted), asked).problem.tasks.find(
+        ({ place }) => place?.name === 'paint place',
+      )?.shut ?? [];
+    const day = '2026-11-28T10:00:00.000Z';
+    /* Midnight at a bench an hour ahead of UTC. */
+    const midnight = minuteOf('2026-11-27T23:00:00.000Z');
+    expect(spraying([{ day, roomC: 6 }])).to.deep.equal([[midnight - 1, midnight + 1440]]);
+    expect(spraying([{ day, humidity: 90 }])).to.have.length(1);
+    /* 85 % at 15 °C: dew at 12.5 °C, 2.5 K below the air. */
+    expect(spraying([{ day, roomC: 15, humidity: 85 }])).to.have.length(1);
+    expect(spraying([{ day, roomC: 15, humidity: 60 }])).to.deep.equal([]);
+    expect(spraying([{ day }])).to.deep.equal([]);
+  });
+
+  it('says which trip to make before which step', () => {
+    const of = withJob(
+      '14',
+      {
+        finishes: [paint],
+        wants: [
+          { what: 'spray can 400 ml: red, acrylic', count: 2 },
+          { what: 'cable ties', count: 1 },
+          { what: 'gloves', count: 1, bought: true },
+        ],
+      },
+      only('14'),
+    );
+    const plan = planWeek(of, asked, { orders: 50 });
+    const trip = tripBefore(of, plan);
+    const starts = plan.found?.starts ?? [];
+    const coat = plan.week.problem.tasks.findIndex(({ place }) => place?.name === 'paint place');
+    expect(trip?.before).to.equal(Math.min(...starts));
+    expect(trip?.lines).to.deep.equal([
+      { label: 'cable ties', count: 1, jobId: '14', needed: Math.min(...starts) },
+      { label: 'spray can 400 ml: red, acrylic', count: 2, jobId: '14', needed: starts[coat] },
+    ]);
+    const none = withJob('14', { wants: [] }, only('14'));
+    expect(tripBefore(none, planWeek(none, asked, { orders: 50 }))).to.equal(undefined);
+  });
+
+  it('fills the minutes until something may be touched, by tools in hand first', () => {
+    const plan = planWeek(shop, asked, { orders: 100 });
+    const gap = gapNow(shop, plan);
+    expect(gap?.jobId).to.equal('9');
+    const left = (gap?.until ?? 0) - plan.week.now;
+    expect(left).to.be.within(5, 30);
+    expect(gap?.fills.length).to.be.greaterThan(0);
+    for (const fill of gap?.fills ?? []) {
+      expect(fill.minutes).to.be.at.most(left);
+      expect(fill.jobId).to.not.equal('9');
+    }
+    /* What was done a moment ago with a wall meter: what needs one comes first. */
+    const job = shop.jobs.find(({ id }) => id === '12');
+    const metered = plan.week.problem.tasks.find(
+      ({ tools, jobId, after }) => tools.includes('wall meter') && jobId !== '12' && !after.length,
+    );
+    const order = workOrderOf(planOf(shop, job as Job), (job as Job).schools);
+    const step = order.find(({ tools }) => tools.includes('wall meter'));
+    const ticked = withJob('12', {
+      ticks: [{ stepId: step?.id ?? '', at: '2026-11-27T13:00:00.000Z' }],
+    });
+    const again = gapNow(ticked, planWeek(ticked, asked, { orders: 100 }));
+    expect(again?.fills[0]?.inHand).to.deep.equal(['wall meter']);
+    expect(again?.fills.map(({ jobId }) => jobId)).to.include(metered?.jobId);
+    expect(gapNow(only('14'), planWeek(only('14'), asked, { orders: 50 }))).to.equal(undefined);
   });
 });
 
@@ -214,26 +304,28 @@ describe('week, search', () => {
         place: { name: 'paint place' as const, group: `${i}`, holds: 0, first, last },
       })),
     });
-    expect(
-      colourChanges(
-        paints([
-          ['red', 'clear'],
-          ['clear', 'red'],
-          ['red', 'red'],
-        ]),
-        [0, 20, 40],
-      ),
-    ).to.equal(0);
-    expect(
-      colourChanges(
-        paints([
-          ['red', 'red'],
-          ['blue', 'blue'],
-          ['red', 'red'],
-        ]),
-        [0, 20, 40],
-      ),
-    ).to.equal(2);
+    const changes = (colours: [string, string][], fields = {}) =>
+      placed({ ...paints(colours), ...fields }, [0, 1, 2]);
+    const same: [string, string][] = [
+      ['red', 'clear'],
+      ['clear', 'red'],
+      ['red', 'red'],
+    ];
+    const mixed: [string, string][] = [
+      ['red', 'red'],
+      ['blue', 'blue'],
+      ['red', 'red'],
+    ];
+    expect(changes(same)?.cost.colours).to.equal(0);
+    expect(changes(mixed)?.cost.colours).to.equal(2);
+    /* Cleaned before, by whoever sprays, in the time between; what was sprayed last week counts too. */
+    expect(changes(mixed, { cleaning: 15 })?.starts).to.deep.equal([0, 25, 50]);
+    expect(changes(mixed, { cleaning: 15 })?.cleaned).to.deep.equal([0, 15, 15]);
+    expect(changes(mixed, { cleaning: 15, colour: 'blue' })?.starts).to.deep.equal([15, 40, 65]);
+    /* Two places: one for each colour, nothing to clean. */
+    const two = changes(mixed, { cleaning: 15, counts: { 'paint place': 2 }, people: 2 });
+    expect(two?.starts).to.deep.equal([0, 0, 10]);
+    expect(two?.cost.colours).to.equal(0);
     /* The search puts like by like. */
     const found = schedule(
       paints([
@@ -244,6 +336,61 @@ describe('week, search', () => {
       { orders: 50 },
     );
     expect(found?.cost.colours).to.equal(1);
+  });
+
+  it('puts no more on the rack than it holds, and begins later what has no place on it', () => {
+    const drying = (id: string, hands: number, leave: number) => ({
+      id,
+      jobId: id,
+      title: '',
+      steps: [],
+      tools: [],
+      hands,
+      leave,
+      people: 1 as const,
+      attended: false,
+      release: 0,
+      after: [],
+      rests: true,
+    });
+    const tasks = [drying('a', 10, 100), drying('b', 10, 30), drying('c', 10, 100)];
+    const problem = { tasks, jobs: [], people: 1, open: [{ from: 0, to: 1000 }] };
+    expect(placed(problem, [0, 1, 2])?.starts).to.deep.equal([0, 10, 20]);
+    /* Two places: taken from 10 to 110 and from 20 to 50, so the third is put down at 50. */
+    expect(placed({ ...problem, rack: 2 }, [0, 1, 2])?.starts).to.deep.equal([0, 10, 40]);
+    expect(placed({ ...problem, rack: 1 }, [0, 1, 2])?.starts).to.deep.equal([0, 100, 130]);
+    expect(placed({ ...problem, rack: 0 }, [0, 1, 2])).to.equal(undefined);
+  });
+
+  it('goes on inside the recoat window, or only when it may be scuffed', () => {
+    const coat = (id: string, leave: number, fields = {}) => ({
+      id,
+      jobId: 'a',
+      title: '',
+      steps: [],
+      tools: [],
+      hands: 10,
+      leave,
+      people: 1 as const,
+      attended: false,
+      release: 0,
+      after: [],
+      ...fields,
+    });
+    const window = { of: 0, minutes: 60, again: 1440 };
+    const second = (release: number) =>
+      placed(
+        {
+          tasks: [coat('1', 20), coat('2', 20, { after: [0], within: window, release })],
+          jobs: [],
+          people: 1,
+          open: [{ from: 0, to: 3000 }],
+        },
+        [0, 1],
+      )?.starts[1];
+    expect(second(0)).to.equal(30);
+    expect(second(70)).to.equal(70);
+    expect(second(71)).to.equal(1450);
   });
 
   it('keeps a kept plan as it is, and says what moved when something got in between', () => {

@@ -3,7 +3,20 @@ import type { Shape } from '../types/shapes.ts';
 /** What can be known of a part: every figure the checks use, with its unit and where it is measured from. */
 
 export type Measure =
-  'mm' | 'W' | 'A' | 'V' | 'mΩ' | 'GB' | 'MT/s' | 'count' | 'h' | 'years' | '%' | 'text' | 'list';
+  | 'mm'
+  | 'kg'
+  | 'W'
+  | 'A'
+  | 'V'
+  | 'mΩ'
+  | 'GB'
+  | 'MT/s'
+  | 'count'
+  | 'h'
+  | 'years'
+  | '%'
+  | 'text'
+  | 'list';
 
 /** What is told by a figure. */
 export type NumberMeasure = Exclude<Measure, 'text' | 'list'>;

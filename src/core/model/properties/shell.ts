@@ -127,6 +127,7 @@ export const caseProperties = [
   list('vents', 'vents', 'Which walls have holes for air?', vents),
   mm('feet', 'feet', 'How high do its feet lift it?', 5),
   num('coats', 'coats of paint', 'count', 'How many coats of paint will it get inside?', 20, 5),
+  num('mass', 'mass', 'kg', 'What does it weigh, as it is lifted?', 200),
   mm('lining', 'lining', 'How thick are tape, pads or felt under the lid?', 10),
   shaped(
     'openings',

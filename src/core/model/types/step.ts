@@ -28,6 +28,8 @@ export interface Step {
   uses?: Resource | undefined;
   /** Minutes the place stays taken afterwards; undefined: as long as it is left alone. */
   holds?: number | undefined;
+  /** Dries on the rack from when its place is free of it. */
+  rests?: boolean | undefined;
   /** What the paint place is set up for: another colour means cleaning it. */
   colour?: string | undefined;
   /** May run or wait with nobody in the shop: false for an oven, a printer unless allowed. */

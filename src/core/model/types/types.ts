@@ -216,10 +216,22 @@ export interface Workshop {
   /** ISO days off besides. */
   closed: string[];
   people: string[];
-  /** Places it has, one of each named. */
+  /** Places it has; named twice where there are two. */
   places: Resource[];
+  /** Pieces the drying rack holds; undefined: nobody counted. */
+  rack?: number | undefined;
+  /** What the coming days are like where paint is sprayed. */
+  weather?: Weather[] | undefined;
   /** Oven and printer may run with nobody there. */
   overnight: boolean;
+}
+
+/** °C and percent humidity of a day, as far as somebody said. */
+export interface Weather {
+  /** ISO time within it. */
+  day: string;
+  roomC?: number | undefined;
+  humidity?: number | undefined;
 }
 
 export interface Rate {

@@ -1,6 +1,7 @@
 import type { Finding, StationId } from '../../findings/finding.ts';
 import type { FactKey } from '../../model/properties/index.ts';
 import type { Facts } from '../../model/types/fact.ts';
+import type { OwnStep } from '../../model/types/finishTypes.ts';
 import type { Condition, Entry, Kind, Part } from '../../model/types/types.ts';
 import type { Money } from '../../units/money.ts';
 
@@ -29,6 +30,7 @@ export type Understood = { text: string; say: string } & (
       jobId?: string | undefined;
     }
   | { kind: 'wait'; jobId: string; why: string; until: string }
+  | { kind: 'ownStep'; jobId: string; step: OwnStep }
   | { kind: 'due'; partId: string; due: string }
   | { kind: 'deadline'; jobId: string; deadline?: string | undefined }
   | { kind: 'budget'; jobId: string; budget: Money }

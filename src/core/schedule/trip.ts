@@ -1,0 +1,55 @@
+import { indexOf } from '../model/lookup/lookup.ts';
+import type { Job, Shop } from '../model/types/types.ts';
+import type { Task } from './model.ts';
+import type { WeekPlan } from './plan.ts';
+
+/** What has to be got, and the start of the first step that needs any of it. */
+export interface Trip {
+  /** Undefined: only jobs that no week holds want something. */
+  before: number | undefined;
+  /** `needed` undefined: the job is in no week yet. */
+  lines: { label: string; count: number; jobId: string; needed: number | undefined }[];
+}
+
+/**
+ * One trip before the first step that needs it: parts of the plans that are to buy and come from nobody, and small
+ * wants. A want that names its work (a can, a bottle) is needed where that begins, any other where its job does.
+ * Undefined where nothing is wanted.
+ */
+export function tripBefore(shop: Shop, { week, found }: WeekPlan): Trip | undefined {
+  const { tasks } = week.problem;
+  const { parts } = indexOf(shop);
+  const lines: Trip['lines'] = [];
+  for (const job of shop.jobs) {
+    const own = tasks.flatMap((task, i) =>
+      task.jobId === job.id ? [{ task, start: found?.starts[i] ?? week.now }] : [],
+    );
+    if (own.length === 0 && !week.unplanned.some(({ jobId }) => jobId === job.id)) continue;
+    const first = (needs: (task: Task) => boolean): number | undefined => {
+      const these = own.filter(({ task }) => needs(task));
+      const starts = (these.length > 0 ? these : own).map(({ start }) => start);
+      return starts.length > 0 ? Math.min(...starts) : undefined;
+    };
+    for (const { seat, partId } of job.changes) {
+      const part = partId === null ? undefined : parts.get(partId);
+      if (part?.place !== 'buy' || part.due !== undefined) continue;
+      const needed = first(({ steps }) => steps.includes(`in:${seat}`));
+      lines.push({ label: part.name, count: 1, jobId: job.id, needed });
+    }
+    for (const { what, count, bought } of job.wants)
+      if (!bought)
+        lines.push({ label: what, count, jobId: job.id, needed: first(workOf(job, what)) });
+  }
+  if (lines.length === 0) return undefined;
+  lines.sort((a, b) => (a.needed ?? Infinity) - (b.needed ?? Infinity));
+  return { before: lines[0]?.needed, lines };
+}
+
+/** The work a want is for, by what `outcomeOf` calls it. */
+function workOf(job: Job, what: string): (task: Task) => boolean {
+  const sort = what.startsWith('spray can') ? 'paint' : what.startsWith('peroxide') ? 'bath' : '';
+  const ids = job.finishes.filter((finish) => finish.do === sort).map(({ id }) => id);
+  return ({ steps, place }) =>
+    steps.some((step) => ids.some((id) => step.startsWith(`finish:${id}`))) &&
+    (sort !== 'paint' || place?.name === 'paint place');
+}

@@ -3,6 +3,7 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { properties } from '../../../src/core/model/properties/index.ts';
 import type { Facts } from '../../../src/core/model/types/fact.ts';
 import type { Shop } from '../../../src/core/model/types/types.ts';
+import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { jobWith, type Seats } from '../../helpers/build.ts';
@@ -72,7 +73,10 @@ function heard(): Set<string> {
       parts: shop.parts.map((part) => ({ ...part, facts: watched(part.kind, part.facts) })),
       models: shop.models.map((model) => ({ ...model, facts: watched(model.kind, model.facts) })),
     };
-    for (const job of all.jobs) runChecks(planOf(all, job));
+    for (const job of all.jobs) {
+      runChecks(planOf(all, job));
+      workOrderOf(planOf(all, job), job.schools);
+    }
   };
   const base = (name: string): Seats => cleanBuilds.find((each) => each.name === name)?.seats ?? {};
   check(demoShop('2026-11-27T08:00:00.000Z'));
@@ -89,7 +93,7 @@ function heard(): Set<string> {
 }
 
 describe('model/properties', () => {
-  it('each is read by a check, or said to be a record and why', () => {
+  it('each is read by a check or the work order, or said to be a record and why', () => {
     const keys = heard();
     const unheard = Object.entries(properties).flatMap(([kind, list]) =>
       list.map(({ key }) => `${kind} ${key}`).filter((name) => !keys.has(name)),

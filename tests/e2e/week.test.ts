@@ -120,7 +120,7 @@ describe('the week', () => {
     const { page } = shop;
     await page.getByRole('button', { name: 'Hours and hands' }).click();
     const box = page.getByRole('region', { name: 'Hours and hands of the shop' });
-    await box.getByLabel('Sun').check();
+    await box.getByRole('checkbox', { name: 'Sun' }).check();
     await retype(box.getByLabel('Opens'), '0');
     await retype(box.getByLabel('Closes'), '24');
     await stored<{ settings: ShopData['settings'] }>(page, 'head', 'shop', (head) => {
@@ -153,8 +153,60 @@ describe('the week', () => {
     await box.getByText('closes before it opens').waitFor();
     await retype(box.getByLabel('Who works here'), '');
     await box.getByText('somebody must').waitFor();
-    await box.getByLabel('printer', { exact: true }).uncheck();
+    await box
+      .getByLabel(/printer$/)
+      .first()
+      .selectOption('no');
     await page.getByText('this shop has no printer').waitFor();
+  });
+
+  it('counts places and the rack, and takes days that bear no paint, key by key', async () => {
+    const { page } = shop;
+    await visit(page, '/week');
+    await page.getByRole('button', { name: 'Hours and hands' }).click();
+    const box = page.getByRole('region', { name: 'Hours and hands of the shop' });
+    await box.getByLabel(/oven$/).first().selectOption('2');
+    await retype(box.getByLabel('Drying rack holds'), 'few');
+    await box.getByText('a count, or empty').waitFor();
+    await retype(box.getByLabel('Drying rack holds'), '4');
+    await retype(box.getByLabel('°C, today'), '140');
+    expect(await box.getByLabel('°C, today').getAttribute('aria-invalid')).to.equal('true');
+    await retype(box.getByLabel('°C, today'), '4');
+    await retype(box.getByLabel('% humidity, today'), '60');
+    await page.keyboard.press('Enter');
+    await box.getByText('no paint').first().waitFor();
+    const { settings } = await stored<{ settings: ShopData['settings'] }>(
+      page,
+      'head',
+      'shop',
+      (head) => head?.settings.workshop?.weather?.[1]?.humidity === 60,
+    );
+    expect(settings.workshop?.places.filter((place) => place === 'oven')).to.have.length(2);
+    expect(settings.workshop?.rack).to.equal(4);
+    expect(settings.workshop?.weather?.map(({ roomC }) => roomC)).to.deep.equal([6, 4]);
+    await page.locator('svg text.why').filter({ hasText: '4 °C is too cold' }).waitFor();
+  });
+
+  it('says what fills the minutes, what to fetch before which step, and prints on one page', async () => {
+    const { page } = shop;
+    await enter(page, 'week');
+    const tape = page.getByRole('complementary', { name: 'Tape' });
+    await tape.getByText(/min until 9 may be touched/).waitFor();
+    await tape.getByRole('heading', { name: /^One trip before/ }).waitFor();
+    await tape.getByText('6-32 screws, 12').waitFor();
+    await page.locator('svg text.why').waitFor();
+    await page.emulateMedia({ media: 'print' });
+    const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page\b/g)).to.have.length(1);
+  });
+
+  it('takes a step of one’s own from the entry line', async () => {
+    const { page } = shop;
+    await visit(page, '/job/14/order');
+    await enter(page, 'step oil the hinge 20 min, leave 2 h');
+    const job = await stored<Job>(page, 'jobs', '14', (each) => (each?.own ?? []).length === 1);
+    expect(job.own[0]).to.deep.include({ title: 'oil the hinge', minutes: 20, leaveMinutes: 120 });
+    await page.locator('ol').getByText('oil the hinge').waitFor();
   });
 
   it('pushes what is dragged later by mouse or moved by keys, and puts it back', async () => {

@@ -199,6 +199,34 @@ describe('week, what the shop has and what the days are like', () => {
     expect(spraying([{ day }])).to.deep.equal([]);
   });
 
+  it('starts as many machines at once as it has screens, and fits what comes between gates there', () => {
+    const spans = (screens: number) => {
+      const places = new Array<'test screen'>(screens).fill('test screen');
+      const of = set(
+        { people: ['a', 'b', 'c'], places: ['oven', ...places] },
+        only('14', '15', '5'),
+      );
+      const { week, found } = planWeek(of, asked, { orders: 300 });
+      return week.problem.tasks
+        .map((task, i) => ({ task, from: found?.starts[i] ?? 0 }))
+        .filter(({ task }) => task.place?.name === 'test screen')
+        .map(({ task, from }) => ({ task, from, to: from + task.hands }));
+    };
+    const most = (screens: number) => {
+      const all = spans(screens);
+      return Math.max(
+        ...all.map(({ from }) => all.filter((each) => each.from <= from && from < each.to).length),
+      );
+    };
+    expect(most(1)).to.equal(1);
+    expect(most(2)).to.equal(2);
+    const steps = spans(2).flatMap(({ task }) => task.steps);
+    expect(steps.some((step) => step.startsWith('in:'))).to.equal(true);
+    expect(steps).to.include.members(['gate-picture', 'gate-stress']);
+    const none = weekOf(set({ places: ['oven'] }, only('14')), asked).unplanned[0]?.why;
+    expect(none).to.contain('no test screen');
+  });
+
   it('says which trip to make before which step', () => {
     const of = withJob(
       '14',

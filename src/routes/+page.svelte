@@ -138,8 +138,8 @@
               {#if each.tightest.margin}
                 <Gap finding={each.tightest} width={54} />
                 <span class="figure {each.tightest.mark}"
-                  >{show(each.tightest.margin, each.tightest.unit, shopStore.shop.settings.unit)}
-                  {unitWord(each.tightest.unit, shopStore.shop.settings.unit)}</span
+                  >{show(each.tightest.margin, each.tightest.unit, shopStore.shop.settings)}
+                  {unitWord(each.tightest.unit, shopStore.shop.settings)}</span
                 >
               {:else}
                 <Mark mark={each.tightest.mark} size={16} /><span class={each.tightest.mark}

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { LogError, SENSE_C, thinned, type Log, type LogColumn } from '$core/heat/index.ts';
-import { isFahrenheit, toCelsius } from '$core/units/temperature.ts';
+import { isFahrenheit, toCelsius } from '$core/units/degrees.ts';
 import type { Course } from '$core/model/types/types.ts';
 import { readLog } from './readLog.ts';
 

@@ -91,18 +91,19 @@ describe('every view', () => {
     });
   }
 
-  it('counts in inches in every room of every view once the shop does, and axe finds nothing there', async function () {
+  it('counts in inches and °F in every room of every view once the shop does, and axe finds nothing there', async function () {
     this.timeout(240_000);
     const shop = await openShop();
     const { page } = shop;
     const found: string[] = [];
     await visit(page, '/settings');
     await page.getByLabel('Lengths').selectOption('in');
+    await page.getByLabel('Temperatures').selectOption('F');
     await stored<{ settings: Settings }>(
       page,
       'head',
       'shop',
-      (head) => head?.settings.unit === 'in',
+      (head) => head?.settings.unit === 'in' && head.settings.degrees === 'F',
     );
     const look = async (where: string) => {
       const inMm = await millimetres(page);
@@ -211,7 +212,7 @@ describe('every view', () => {
     return result;
   }
 
-  /** Whatever is said or drawn in millimetres; sizes that are names (a 120 mm fan, a 4.2 mm contact, 1 mm sheet) may be. */
+  /** Whatever is said or drawn in millimetres or °C; sizes that are names (a 120 mm fan, a 4.2 mm contact, 1 mm sheet) may be. */
   const millimetres = (page: Page): Promise<string[]> =>
     page.evaluate(() =>
       [...document.querySelectorAll('#shop *:not(option)')]
@@ -222,7 +223,7 @@ describe('every view', () => {
           ...['aria-label', 'title', 'placeholder'].map((name) => node.getAttribute(name) ?? ''),
         ])
         .map((text) => text.trim())
-        .filter((text) => /\d ?mm\b|\bmm$|, mm\b/.test(text))
+        .filter((text) => /\d ?mm\b|\bmm$|, mm\b|°C|\d K\b/.test(text))
         .filter((text) => !/\b(?:fan|fans|mount|radiator|module|crimp contact|sheet)\b/.test(text)),
     );
 });

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { expect } from 'chai';
 import { quickSum } from '../../src/core/quick/sums.ts';
 import { parseLength } from '../../src/core/units/length.ts';
-import { toCelsius, toFahrenheit } from '../../src/core/units/temperature.ts';
+import { toCelsius, toFahrenheit } from '../../src/core/units/degrees.ts';
 import { leadLoss, wireDiameterMm, wireOhmPerM } from '../../src/core/units/wire.ts';
 
 /** GNU units (Debian package units), asked as anybody would ask it. */

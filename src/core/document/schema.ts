@@ -222,6 +222,7 @@ export const shopSchema = shape({
         at: time().optional(),
       }).required(),
     ).required(),
+    degrees: string<'C' | 'F'>().oneOf(['C', 'F']).optional(),
     anHour: money(),
     contact: optionalWords(),
     labelStock: optionalWords(),

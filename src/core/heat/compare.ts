@@ -112,7 +112,7 @@ function sayOf(
   doubts: readonly string[],
   changes: readonly string[],
 ): string {
-  const size = `${Math.abs(drop).toFixed(1)} K ${drop >= 0 ? 'less' : 'more'} (${lo.toFixed(1)} to ${hi.toFixed(1)})`;
+  const size = `${Math.abs(drop).toFixed(1)} K ${drop >= 0 ? 'less' : 'more'} (${lo.toFixed(1)} to ${hi.toFixed(1)} K)`;
   if (doubts.length > 0) return `${size}, but ${doubts.join('; ')}.`;
   if (lo <= 0 && hi >= 0) return `${size}: no difference that these runs could show.`;
   if (changes.length === 0) return `${size}, and nothing was noted as changed: what differs?`;

@@ -9,7 +9,7 @@ const PANEL_K = { problem: 20, something: 5 };
 
 /** Verdict for a drop in kelvin with its span. */
 export function panelVerdict(dropK: number, lo: number, hi: number): PanelVerdict {
-  const figure = `${dropK.toFixed(0)} K (${lo.toFixed(0)} to ${hi.toFixed(0)})`;
+  const figure = `${dropK.toFixed(0)} K (${lo.toFixed(0)} to ${hi.toFixed(0)} K)`;
   if (lo >= PANEL_K.problem)
     return {
       says: 'the panel is the problem',

@@ -81,7 +81,7 @@ function aimOf(kind: ReadingKind, latest: Reading | undefined): ComparedReading[
   return {
     over,
     say: over
-      ? `${trim(latest.value - own.aimC, 1)} K over the ${own.aimC} °C it should stay under${kind === 'temperatureC' ? ', unless it is made to run at 95 to 100' : ''}.`
+      ? `${trim(latest.value - own.aimC, 1)} K over the ${own.aimC} °C it should stay under${kind === 'temperatureC' ? ', unless it is made to run at 95 to 100 °C' : ''}.`
       : `Under the ${own.aimC} °C it should stay under.`,
   };
 }

@@ -1,21 +1,25 @@
+import { celsiusOf, type Degrees } from '../units/degrees.ts';
 import type { ColumnKind } from './cells.ts';
 import { LogError, type Log } from './log.ts';
 
-/** Pairs as they are typed, minutes or `mm:ss` and degrees: `0 31, 2 55, 5:30 63.5`. Throws LogError with the pair. */
-export function typedPairs(text: string): Log {
+/** Pairs as they are typed, minutes or `mm:ss` and degrees of the shop's unit or the one said: `0 31, 2 55, 5:30 63.5`. Throws LogError with the pair. */
+export function typedPairs(text: string, degrees: Degrees = 'C'): Log {
   const pairs = text.split(/[\n;]|,(?=\s)/).flatMap((each, i) => {
     const clean = each.trim();
     if (clean === '') return [];
-    const match = /^(\d+:\d{2}|\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*(?:°\s*)?C?$/i.exec(clean);
+    const match = /^(\d+:\d{2}|\d+(?:[.,]\d+)?)\s+(-?\d+(?:[.,]\d+)?)\s*(?:°\s*)?([CF]?)$/i.exec(
+      clean,
+    );
     if (!match)
       throw new LogError(
         `Pair ${i + 1}, “${clean.slice(0, 30)}”: minutes and degrees, as 5 63.`,
         i + 1,
       );
-    const [, time = '', degrees = ''] = match;
+    const [, time = '', figure = '', unit = ''] = match;
+    const said = unit === '' ? degrees : unit.toUpperCase() === 'F' ? 'F' : 'C';
     const [minutes = '', seconds = '0'] = time.split(':');
     const s = Number(minutes.replace(',', '.')) * 60 + Number(seconds);
-    return [{ s, v: Number(degrees.replace(',', '.')) }];
+    return [{ s, v: celsiusOf(Number(figure.replace(',', '.')), said) }];
   });
   if (pairs.length === 0) throw new LogError('No pairs yet: minutes and degrees, as 0 31, 5 63.');
   for (const [i, pair] of pairs.entries())

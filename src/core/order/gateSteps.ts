@@ -132,7 +132,7 @@ function limitOf(plan: Plan): string {
   const socket =
     (processor && textAt(plan, processor, 'socket')?.text) ??
     (board && textAt(plan, board, 'socket')?.text);
-  const hot = "CPU 10 °C under its maker's limit (95 to 100)";
+  const hot = "CPU 10 K under its maker's limit, 95 to 100 °C";
   if (socket === undefined) return `CPU under 85 °C; since about 2022: ${hot}`;
   return hotSockets.includes(socket) ? hot : 'CPU under 85 °C';
 }

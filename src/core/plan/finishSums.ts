@@ -129,8 +129,11 @@ function bakeSums(work: PaintWork): Finding[] {
       mark: 'stop',
       title: 'baking the paint',
       label: 'too hot',
-      unit: '°C',
-      terms: [plain('the paint bears', range(ceiling), 1), plain('oven', range(wanted), -1)],
+      unit: 'K',
+      terms: [
+        plain('the paint bears, °C', range(ceiling), 1),
+        plain('oven, °C', range(wanted), -1),
+      ],
       margin: range(ceiling - wanted),
       say: `${wanted} °C blisters it: 50 to ${ceiling} °C for an hour, after the solvent has gone.`,
     }),

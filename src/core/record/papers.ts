@@ -1,7 +1,8 @@
 import type { Mark } from '../model/types/names.ts';
 import { readingKinds, type Clearing, type Reading } from '../model/types/readings.ts';
 import type { Addition, Incomplete, Sheet, SheetFinding } from '../model/types/recordTypes.ts';
-import { lengthsIn, trim, type LengthUnit } from '../units/length.ts';
+import { spoken, type Spoken } from '../units/degrees.ts';
+import { trim } from '../units/length.ts';
 import { formatMoney } from '../units/money.ts';
 
 /**
@@ -50,7 +51,8 @@ export interface PaperAround {
   handedOver: boolean;
   incomplete?: Incomplete | undefined;
   additions: readonly Addition[];
-  unit: LengthUnit;
+  /** Units of the shop. */
+  units: Spoken;
   /** How a day is written. */
   day: (iso: string) => string;
 }
@@ -78,13 +80,13 @@ function clearingRow(
   };
 }
 
-const readingWords = ({ kind, name, value, load }: Reading): string => {
+const readingWords = ({ kind, name, value, load }: Reading, units: Spoken): string => {
   const { label, unit } = readingKinds[kind];
-  return `${joined(label, name)}: ${trim(value, 2)} ${unit}, ${load}`;
+  return spoken(`${joined(label, name)}: ${trim(value, 2)} ${unit}, ${load}`, units);
 };
 
 /** What was measured, before beside after where both are there at the same load. */
-function readingRows(readings: readonly Reading[]): PaperRow[] {
+function readingRows(readings: readonly Reading[], units: Spoken): PaperRow[] {
   const same = (a: Reading, b: Reading) =>
     a.kind === b.kind && a.load === b.load && a.name === b.name;
   return readings.flatMap((reading, at): PaperRow[] => {
@@ -92,13 +94,14 @@ function readingRows(readings: readonly Reading[]): PaperRow[] {
     if (reading.when === 'before')
       return readings.some((each) => each.when === 'after' && same(each, reading))
         ? []
-        : [{ left: 'before', text: readingWords(reading) }];
+        : [{ left: 'before', text: readingWords(reading, units) }];
     const later = readings
       .slice(at + 1)
       .some((each) => each.when === 'after' && same(each, reading));
     if (later) return [];
-    const was = before && `${trim(before.value, 2)} ${readingKinds[before.kind].unit} before`;
-    return [{ left: 'after', text: joined(readingWords(reading), was) }];
+    const was =
+      before && spoken(`${trim(before.value, 2)} ${readingKinds[before.kind].unit} before`, units);
+    return [{ left: 'after', text: joined(readingWords(reading, units), was) }];
   });
 }
 
@@ -149,8 +152,8 @@ const lines = (texts: readonly string[]): PaperRow[] => texts.map((text) => ({ t
  * No purchase prices, no inner sums.
  */
 export function customersPaper(sheet: Sheet, around: PaperAround): Paper {
-  const { day, unit } = around;
-  const inUnit = (text: string) => lengthsIn(text, unit);
+  const { day, units } = around;
+  const inUnit = (text: string) => spoken(text, units);
   const after = sheet.readings.filter(({ when }) => when === 'after');
   const gates = sheet.done.filter(({ gate }) => gate !== undefined);
   const watch = sheet.open.filter(({ mark, shopsOwn }) => mark !== 'clear' && !shopsOwn);
@@ -184,10 +187,10 @@ export function customersPaper(sheet: Sheet, around: PaperAround): Paper {
             left: failed ? 'failed' : 'passed',
             text: inUnit(joined(title, gate, note)),
           })),
-          ...readingRows(sheet.readings).filter(
+          ...readingRows(sheet.readings, units).filter(
             ({ left }) => after.length > 0 || left !== 'before',
           ),
-          ...lines(sheet.heat),
+          ...lines(sheet.heat.map(inUnit)),
         ],
         empty: 'No test is on record.',
       },
@@ -229,9 +232,9 @@ const dataSection = (sheet: Sheet, day: (iso: string) => string): PaperSection =
   empty: 'No drives came with it.',
 });
 
-const openRow = (finding: SheetFinding, unit: LengthUnit): PaperRow => ({
+const openRow = (finding: SheetFinding, units: Spoken): PaperRow => ({
   mark: finding.mark,
-  text: lengthsIn(`${joined(finding.title, restOf(finding))}: ${finding.say}`, unit),
+  text: spoken(`${joined(finding.title, restOf(finding))}: ${finding.say}`, units),
 });
 
 function restOf({ margin, unit }: SheetFinding): string {
@@ -242,8 +245,8 @@ function restOf({ margin, unit }: SheetFinding): string {
 
 /** The shop's sheet: everything, with costs and what was tried and given up. */
 export function shopsPaper(sheet: Sheet, around: PaperAround): Paper {
-  const { day, unit } = around;
-  const inUnit = (text: string) => lengthsIn(text, unit);
+  const { day, units } = around;
+  const inUnit = (text: string) => spoken(text, units);
   const money = (minor: number | undefined) =>
     minor === undefined ? '?' : formatMoney({ minor, currency: sheet.costs.currency });
   const { unpriced, total, currency } = sheet.costs;
@@ -281,7 +284,7 @@ export function shopsPaper(sheet: Sheet, around: PaperAround): Paper {
       {
         title: 'Open',
         rows: [
-          ...sheet.open.map((finding) => openRow(finding, unit)),
+          ...sheet.open.map((finding) => openRow(finding, units)),
           ...lines(
             sheet.left.length > 0 ? [`Steps not done: ${sheet.left.map(inUnit).join('; ')}.`] : [],
           ),
@@ -290,7 +293,7 @@ export function shopsPaper(sheet: Sheet, around: PaperAround): Paper {
       },
       {
         title: 'Measured',
-        rows: [...readingRows(sheet.readings), ...lines(sheet.heat)],
+        rows: [...readingRows(sheet.readings, units), ...lines(sheet.heat.map(inUnit))],
         empty: 'no readings',
       },
       ...some('Faults and damage', lines([...sheet.diagnoses, ...sheet.damages])),

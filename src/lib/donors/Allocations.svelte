@@ -61,11 +61,7 @@
   /** What is left at worst, to whole units. */
   const least = ({ margin: rest, unit }: Finding) =>
     rest
-      ? show(
-          { lo: Math.round(rest.lo), hi: Math.round(rest.lo) },
-          unit,
-          shopStore.shop.settings.unit,
-        )
+      ? show({ lo: Math.round(rest.lo), hi: Math.round(rest.lo) }, unit, shopStore.shop.settings)
       : '';
   const clip = (text: string, most: number) =>
     text.length > most ? `${text.slice(0, most - 1)}…` : text;
@@ -181,9 +177,89 @@
   </div>
 </div>
 
+<!-- The same on a phone, with room for a thumb. -->
+<div class="narrow">
+  {#each crossing.sources as source (source.id)}
+    <section>
+      <h3>{nameOfSource(source)}</h3>
+      {#each source.strands as strand (`${strand.part.id} ${strand.to} ${strand.seat}`)}
+        <button
+          class="strand-row"
+          aria-pressed={chosen === strand}
+          onclick={() => onchoose(strand)}
+        >
+          {#if strand.trouble}<Mark mark={strand.trouble.mark} size={18} />{/if}
+          <b class="figure">{strand.part.id}</b>
+          <span>{strand.part.name}</span>
+          <span class="to">{strand.to} · {seatName(strand.seat)}</span>
+        </button>
+      {/each}
+      {#if source.machine?.state === 'donor'}
+        <p>
+          {#each spare(source.machine.seats) as each (each.seat)}
+            <button
+              class="free"
+              aria-pressed={held?.id === each.part.id}
+              aria-label="{kindName(each.part.kind)}: {each.part.id} {each.part
+                .name}, where could it serve?"
+              onclick={() => onhold(each.part)}>{kindName(each.part.kind)}</button
+            >
+          {/each}
+        </p>
+      {/if}
+    </section>
+  {/each}
+</div>
+
 <style>
   .wide {
     overflow-x: auto;
+  }
+  .narrow {
+    display: none;
+  }
+  @media (max-width: 37.5em) {
+    .wide {
+      display: none;
+    }
+    .narrow {
+      display: block;
+    }
+  }
+  .narrow h3 {
+    margin: 12px 0 2px;
+  }
+  .narrow button {
+    min-height: 44px;
+    font: inherit;
+    color: inherit;
+    background: none;
+    border: 0;
+  }
+  .narrow [aria-pressed='true'] {
+    background: var(--tape-lit);
+    box-shadow: inset 4px 0 var(--accent);
+  }
+  .narrow .strand-row {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    width: 100%;
+    padding: 4px 8px;
+    text-align: left;
+    border-bottom: 1px solid var(--line);
+  }
+  .strand-row span:nth-of-type(1) {
+    flex: 1;
+  }
+  .to {
+    white-space: nowrap;
+    color: var(--ink-soft);
+  }
+  .narrow .free {
+    border: 1px dashed var(--line);
+    padding: 0 12px;
+    margin: 2px 6px 2px 0;
   }
   .picture {
     position: relative;

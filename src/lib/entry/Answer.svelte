@@ -4,7 +4,7 @@
   import type { Part } from '$core/model/types/types.ts';
   import type { Understood } from '$core/quick/line/understood.ts';
   import { plug } from '$core/standards/plugs/index.ts';
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
@@ -25,7 +25,6 @@
   }
   const { understood, view, ontry, ondone }: Props = $props();
   const MOST = 8;
-  const unit = $derived(shopStore.shop.settings.unit);
 
   function open(part: Part): void {
     uiState.sheet = part.id;
@@ -63,15 +62,15 @@
       <b class="figure"
         >{understood.kind === 'sum'
           ? understood.say
-          : `${finding.marginLabel} ${show(finding.margin, finding.unit, unit)} ${unitWord(finding.unit, unit)}`}</b
+          : `${finding.marginLabel} ${show(finding.margin, finding.unit, shopStore.shop.settings)} ${unitWord(finding.unit, shopStore.shop.settings)}`}</b
       >
-      <span>{finding.title}. {lengthsIn(finding.say, unit)}</span>
+      <span>{finding.title}. {spoken(finding.say, shopStore.shop.settings)}</span>
     {:else}
       <b class="figure">{understood.kind === 'sum' ? understood.say : finding.marginLabel}</b>
       <span
         >{understood.kind === 'sum' && finding.marginLabel !== understood.say
-          ? lengthsIn(`${finding.marginLabel}. `, unit)
-          : ''}{lengthsIn(finding.say, unit)}</span
+          ? spoken(`${finding.marginLabel}. `, shopStore.shop.settings)
+          : ''}{spoken(finding.say, shopStore.shop.settings)}</span
       >
     {/if}
   </div>

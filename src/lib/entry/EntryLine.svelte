@@ -3,7 +3,7 @@
   import { tick } from 'svelte';
   import ScanBarcode from '@lucide/svelte/icons/scan-barcode';
   import type { Understood } from '$core/quick/line/understood.ts';
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { seatName } from '$core/model/types/seats.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -70,7 +70,7 @@
     uiState.laying !== undefined
       ? `scan parts into ${uiState.laying} · done`
       : lit
-        ? lengthsIn(lit.ask, shopStore.shop.settings.unit)
+        ? spoken(lit.ask, shopStore.shop.settings)
         : view?.job
           ? '267 in 247 · scan a tag · done'
           : '267 in 247 · 12 V 20 A · fan 92 · job Name becomes goal',

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { tick } from 'svelte';
   import { property } from '$core/model/properties/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
@@ -74,7 +74,7 @@
         {#each list as question (questionKey(question))}
           {@const listed = property(question.part.kind, question.input.key)}
           <li class:lit={uiState.measuring === questionKey(question)}>
-            <p>{lengthsIn(question.ask, shopStore.shop.settings.unit)}</p>
+            <p>{spoken(question.ask, shopStore.shop.settings)}</p>
             <small
               >{time(question.seconds)}{question.savesMinutes >= 1
                 ? `, may save ${Math.round(question.savesMinutes)} min`

@@ -37,7 +37,7 @@
         </p>
         <p class="answer figure">
           = {sum.finding.margin
-            ? `${sum.finding.marginLabel} ${show(sum.finding.margin, sum.finding.unit, shopStore.shop.settings.unit).replace('−', '')} ${unitWord(sum.finding.unit, shopStore.shop.settings.unit)}`
+            ? `${sum.finding.marginLabel} ${show(sum.finding.margin, sum.finding.unit, shopStore.shop.settings).replace('−', '')} ${unitWord(sum.finding.unit, shopStore.shop.settings)}`
             : sum.finding.marginLabel}
         </p>
         {#if job}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { mid } from '$core/units/range.ts';
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { takeChoice } from '$core/edits/edits.ts';
   import { recordFact } from '$lib/shop/recordFact.ts';
   import { numberAt, type Plan } from '$core/model/lookup/plan.ts';
@@ -136,7 +136,7 @@
     {#if chosen.finding}
       <div class="inputs">
         <h2>{chosen.finding.title}</h2>
-        <p>{lengthsIn(chosen.finding.say, shopStore.shop.settings.unit)}</p>
+        <p>{spoken(chosen.finding.say, shopStore.shop.settings)}</p>
         {#each inputs as { term, placed, asked, told } (`${term.input?.partId} ${term.input?.key}`)}
           <MeasureField
             label="{term.label}, {placed.part.name}"

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { lengthsIn, lengthWithUnit } from '$core/units/length.ts';
+  import { lengthWithUnit } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { tick } from 'svelte';
   import { recordFact, type FactValue } from '$lib/shop/recordFact.ts';
   import { walk } from '$core/plan/walk.ts';
@@ -137,7 +138,7 @@
       {/if}
       {#if next.yesNo}
         <p class="row">
-          <span>{lengthsIn(next.ask, lengths)}</span>
+          <span>{spoken(next.ask, shopStore.shop.settings)}</span>
           <Button onclick={() => next && answerThen(next, view, () => answerYesNo(next, true))}
             >Yes</Button
           >

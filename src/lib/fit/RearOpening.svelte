@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { formatLength, lengthsIn } from '$core/units/length.ts';
+  import { formatLength } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { applyRemedy } from '$core/edits/edits.ts';
   import { area as areaShape, type Area } from '$core/model/types/shapes.ts';
   import { sameContent } from '$core/shop/items.ts';
@@ -201,11 +202,11 @@
     <Remedies
       {finding}
       remedies={finding.remedies}
-      {lengths}
+      units={{ unit: lengths }}
       ontake={(remedy) =>
         view.job && shopStore.edit(remedy.title, applyRemedy(view.job.id, remedy))}
     />
-  {:else if finding}<p>{lengthsIn(finding.say, lengths)}</p>{/if}
+  {:else if finding}<p>{spoken(finding.say, shopStore.shop.settings)}</p>{/if}
   <p><Button onclick={onclose}>Back to the case</Button></p>
 </div>
 

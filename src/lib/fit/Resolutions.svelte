@@ -5,7 +5,7 @@
   import type { Resolution } from '$core/resolve/resolutions.ts';
   import { usualWeights, type Weights } from '$core/resolve/cost.ts';
   import { runChecks } from '$core/plan/run.ts';
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { ResolutionSearch } from '$lib/fit/resolving.svelte.ts';
@@ -71,7 +71,7 @@
       ...way.givesUp.map((each) => `gives up ${each}`),
       ...way.spoils.map((each) => `shows: ${each}`),
     ].join(' · ');
-  const inUnit = (text: string) => lengthsIn(text, shopStore.shop.settings.unit);
+  const inUnit = (text: string) => spoken(text, shopStore.shop.settings);
   const count = (n: number) => n.toLocaleString('en').replaceAll(',', ' ');
 </script>
 

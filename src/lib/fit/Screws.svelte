@@ -1,7 +1,8 @@
 <script lang="ts">
   import { addWants } from '$core/shop/items.ts';
   import { fastenersFor, missingFasteners, screwLength, whichThread } from '$core/fit/fasteners.ts';
-  import { formatLength, lengthsIn } from '$core/units/length.ts';
+  import { formatLength } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { range } from '$core/units/range.ts';
   import type { Plan } from '$core/model/lookup/plan.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
@@ -124,7 +125,7 @@
         <text x="176" y={20 + (plate + depth) * PX}>{drawn(depth)} deep</text>
         <text x="192" y="12">plate {drawn(plate)}</text>
       </svg>
-      <p aria-live="polite">{lengthsIn(screw.say, lengths)}</p>
+      <p aria-live="polite">{spoken(screw.say, shopStore.shop.settings)}</p>
     {/if}
   </section>
   <section>
@@ -138,8 +139,8 @@
       <tbody>
         {#each lines as line, i (i)}
           <tr>
-            <td>{line.what}</td><td>{lengthsIn(line.why, lengths)}</td><td class="n figure"
-              >{line.need}</td
+            <td>{line.what}</td><td>{spoken(line.why, shopStore.shop.settings)}</td><td
+              class="n figure">{line.need}</td
             >
             <td class="n figure">{line.have ?? 'none'}</td>
           </tr>

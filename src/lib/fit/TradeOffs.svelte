@@ -2,7 +2,8 @@
   import { area, curveStepAfter, line, max, scaleLinear } from 'd3';
   import type { Plan } from '$core/model/lookup/plan.ts';
   import { tradeAxes, type TradeOff } from '$core/resolve/tradeOff.ts';
-  import { drawnLength, lengthsIn, MM_PER_INCH } from '$core/units/length.ts';
+  import { drawnLength, MM_PER_INCH } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { ResolutionSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -166,7 +167,7 @@
   <ul>
     {#each paths as path, i (path.label)}<li>
         <svg width="34" height="10" aria-hidden="true"><path class="sure f{i}" d="M1 5H33" /></svg>
-        {lengthsIn(path.label, lengths)}
+        {spoken(path.label, shopStore.shop.settings)}
       </li>{/each}
     <li>
       <svg width="34" height="10" aria-hidden="true"><path class="may f0" d="M1 5H33" /></svg> may, until

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { remedyId, titleOf } from '$core/remedies/index.ts';
   import type { Finding, Remedy, StationId } from '$core/findings/finding.ts';
   import { applyRemedy, dropRemedy } from '$core/edits/edits.ts';
@@ -48,7 +48,7 @@
 {#snippet line(finding: Finding)}
   <Sum
     {finding}
-    lengths={shopStore.shop.settings.unit}
+    units={shopStore.shop.settings}
     folded={uiState.chosen !== finding.id}
     chosen={uiState.chosen === finding.id}
     flip={view.flips.get(finding.id)}
@@ -75,7 +75,7 @@
     {#each open as finding (finding.id)}
       <Sum
         {finding}
-        lengths={shopStore.shop.settings.unit}
+        units={shopStore.shop.settings}
         folded={finding.mark === 'watch' && uiState.chosen !== finding.id}
         chosen={uiState.chosen === finding.id}
         flip={view.flips.get(finding.id)}
@@ -98,9 +98,7 @@
     <section class="ink" aria-label="Remedies taken">
       {#each view.job.applied as value (remedyId(value))}
         <p>
-          <span
-            >{view.plan && lengthsIn(titleOf(value, view.plan), shopStore.shop.settings.unit)}</span
-          >
+          <span>{view.plan && spoken(titleOf(value, view.plan), shopStore.shop.settings)}</span>
           <button
             onclick={() =>
               view.job && shopStore.edit('remedy given back', dropRemedy(view.job.id, value))}

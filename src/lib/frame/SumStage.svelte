@@ -15,7 +15,7 @@
     view: JobView;
     station: StationId;
     subtitle: string;
-    /** A picture above the sums. */
+    /** A picture above the sum in hand: the others stand on the tape, and are not listed again. */
     picture?: Snippet;
     /** Sums drawn in a way of their own, and which those are: the others are drawn as slots. */
     drawn?: Snippet<[{ chosen: Chosen; choose: (id: string) => void }]>;
@@ -27,8 +27,15 @@
   // svelte-ignore state_referenced_locally (a station's stage never changes its station)
   const chosen = new Chosen(view, station);
   const choose = (id: string) => (uiState.chosen = id);
-  const listed = $derived(chosen.here.filter((each) => each.mark !== 'clear' && !isDrawn(each)));
-  const clear = $derived(chosen.here.filter((each) => each.mark === 'clear' && !isDrawn(each)));
+  const left = $derived(chosen.here.filter((each) => !isDrawn(each)));
+  const listed = $derived(
+    left.filter((each) =>
+      picture
+        ? each === chosen.finding && (each.mark !== 'clear' || each.id === uiState.chosen)
+        : each.mark !== 'clear',
+    ),
+  );
+  const clear = $derived(picture ? [] : left.filter((each) => each.mark === 'clear'));
 </script>
 
 <Stage title={stationName(station)} {subtitle} {...tools ? { tools } : {}}>
@@ -40,20 +47,20 @@
   <GapBoard
     findings={listed}
     chosen={chosen.finding?.id}
-    lengths={shopStore.shop.settings.unit}
+    units={shopStore.shop.settings}
     onchoose={choose}
   />
   <ClearChips
     findings={clear}
     chosen={chosen.finding?.id}
-    lengths={shopStore.shop.settings.unit}
+    units={shopStore.shop.settings}
     onchoose={choose}
   />
   {#if chosen.finding && chosen.finding.mark !== 'clear'}
     <Remedies
       finding={chosen.finding}
       remedies={chosen.remedies}
-      lengths={shopStore.shop.settings.unit}
+      units={shopStore.shop.settings}
       ontake={chosen.take}
     />
   {/if}

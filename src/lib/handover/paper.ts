@@ -18,7 +18,7 @@ export function paperOf(sort: Paper['sort'], shop: Shop, job: Job, now: string):
     handedOver: job.handedOver !== undefined,
     incomplete: job.record?.incomplete,
     additions: job.additions,
-    unit: shop.settings.unit,
+    units: shop.settings,
     day: (iso) => dateText(iso, 'day'),
   });
 }

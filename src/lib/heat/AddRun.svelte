@@ -7,6 +7,7 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { Logs } from './logs.svelte.ts';
+  import { celsius, labelled, say } from '$lib/shop/units.svelte.ts';
   import Field from '$lib/ui/Field.svelte';
   import Fault from '$lib/ui/Fault.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
@@ -106,11 +107,11 @@
       return all;
     }
     try {
-      const pairs = typedPairs(typed);
+      const pairs = typedPairs(typed, shopStore.shop.settings.degrees);
       const values = [...(pairs.columns[0]?.values ?? [])];
       const odd = values.findIndex((each) => each < -30 || each > 130);
       if (odd >= 0) {
-        fault = `Pair ${odd + 1}: ${values[odd]} °C cannot be meant. Kept as typed.`;
+        fault = say(`Pair ${odd + 1}: ${values[odd]} °C cannot be meant. Kept as typed.`);
         return undefined;
       }
       return [{ what: 'temperature', name: 'typed', s: [...pairs.seconds], v: values }];
@@ -123,9 +124,9 @@
 
   async function keep(): Promise<void> {
     fault = '';
-    const roomC = room.trim() === '' ? undefined : Number(room.replace(',', '.'));
+    const roomC = room.trim() === '' ? undefined : celsius(Number(room.replace(',', '.')));
     if (roomC !== undefined && !(roomC >= -30 && roomC <= 60)) {
-      fault = 'The room: degrees between -30 and 60. Kept as typed.';
+      fault = say('The room: -30 to 60 °C. Kept as typed.');
       return;
     }
     const all = await courses();
@@ -230,7 +231,8 @@
         >{#each loadSchools as each (each)}<option>{each}</option>{/each}</select
       ></Field
     >
-    <Field label="room, °C" short><input bind:value={room} inputmode="decimal" /></Field>
+    <Field label={labelled('room, °C')} short><input bind:value={room} inputmode="decimal" /></Field
+    >
     <Field label="panel"
       ><select bind:value={panel}><option>on</option><option>off</option></select></Field
     >

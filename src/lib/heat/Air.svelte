@@ -4,6 +4,7 @@
   import { seatName } from '$core/model/types/seats.ts';
   import { airOf, placedFans } from '$core/plan/heatSums.ts';
   import type { Range } from '$core/units/range.ts';
+  import { say } from '$lib/shop/units.svelte.ts';
   import { M3H_PER_CFM } from '$core/standards/air.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
@@ -11,7 +12,6 @@
   import { partOfKind } from '$core/model/lookup/plan.ts';
   import { walls, type Wall } from '$core/model/types/shapes.ts';
   import { outsideOf, usualOutside } from '$lib/draw/sizes.ts';
-  import ClearChips from '$lib/ui/ClearChips.svelte';
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
@@ -203,7 +203,7 @@
       </g>
     {/each}
     <text class="mid big" x={box.x + box.w / 2} y={box.y + box.h / 2 - 6}
-      >{f(air.warmerK)} K warmer</text
+      >{say(`${f(air.warmerK)} K`)} warmer</text
     >
     <text class="mid" x={box.x + box.w / 2} y={box.y + box.h / 2 + 16}
       >{flow(air.throughCfm)} through</text
@@ -223,22 +223,16 @@
   <p>Put a case, a board and a PSU into the plan: then the air can be reckoned.</p>
 {/if}
 <GapBoard
-  findings={chosen.here.filter(({ mark }) => mark !== 'clear')}
+  findings={chosen.finding ? [chosen.finding] : []}
   chosen={chosen.finding?.id}
-  lengths={shopStore.shop.settings.unit}
-  onchoose={(id) => (uiState.chosen = id)}
-/>
-<ClearChips
-  findings={chosen.here.filter(({ mark }) => mark === 'clear')}
-  chosen={chosen.finding?.id}
-  lengths={shopStore.shop.settings.unit}
+  units={shopStore.shop.settings}
   onchoose={(id) => (uiState.chosen = id)}
 />
 {#if chosen.finding && chosen.finding.mark !== 'clear'}
   <Remedies
     finding={chosen.finding}
     remedies={chosen.remedies}
-    lengths={shopStore.shop.settings.unit}
+    units={shopStore.shop.settings}
     ontake={chosen.take}
   />
 {/if}

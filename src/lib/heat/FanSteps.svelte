@@ -8,6 +8,7 @@
   import { saveFile } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
+  import { celsius, labelled, say, shownDegrees } from '$lib/shop/units.svelte.ts';
   import Field from '$lib/ui/Field.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
@@ -114,14 +115,21 @@
   {#if board === 'three'}
     <Field label="speeds, %"><input bind:value={speeds} inputmode="numeric" /></Field>
   {/if}
-  <Field label="stay under, °C"><input type="number" min="45" max="100" bind:value={aim} /></Field>
+  <Field label={labelled('stay under, °C')}
+    ><input
+      type="number"
+      min={Math.round(shownDegrees(45))}
+      max={Math.round(shownDegrees(100))}
+      bind:value={() => Math.round(shownDegrees(aim)), (shown) => (aim = celsius(shown))}
+    /></Field
+  >
   {#if result.plan}<Button onclick={save}>Table as CSV</Button>{/if}
 </p>
 <p class="soft">
   {#if fitted}
-    By “{fitted.run.name}”: {fitted.settling.tauS.toFixed(0)} s time constant, {(
-      (fitted.riseK ?? 0) / full
-    ).toFixed(2)} K a watt at {full.toFixed(0)} W.
+    By “{fitted.run.name}”: {fitted.settling.tauS.toFixed(0)} s time constant, {say(
+      `${((fitted.riseK ?? 0) / full).toFixed(2)} K`,
+    )} a watt at {full.toFixed(0)} W.
   {:else}No settled run with its room yet: a usual machine stands in. Hang a run on the job and this
     is its own.{/if}
 </p>
@@ -134,7 +142,7 @@
   >
     {#each [20, 40, 60, 80, 100] as tick (tick)}
       <path class="grid" d="M{x(tick)} 20V{H - 30}" />
-      <text class="mid" x={x(tick)} y={H - 12}>{tick} °C</text>
+      <text class="mid" x={x(tick)} y={H - 12}>{say(`${tick} °C`)}</text>
     {/each}
     {#each result.plan.steps as step (step.speed)}
       {#if board === 'three'}<text class="end" x="36" y={y(step.speed) + 4}
@@ -159,9 +167,9 @@
       {#each result.plan.steps as step (step.speed)}
         <tr>
           <td>{Math.round(step.speed * 100)} %</td>
-          <td>{step.upC === undefined ? 'always' : `${step.upC} °C`}</td>
-          <td>{step.downC === undefined ? '' : `${step.downC} °C`}</td>
-          <td>{step.fullC.toFixed(0)} °C</td>
+          <td>{step.upC === undefined ? 'always' : say(`${step.upC} °C`)}</td>
+          <td>{step.downC === undefined ? '' : say(`${step.downC} °C`)}</td>
+          <td>{say(`${step.fullC.toFixed(0)} °C`)}</td>
           <td>{step.level > 0 ? `${step.level.toFixed(0)} dB` : '?'}</td>
         </tr>
       {/each}
@@ -170,7 +178,7 @@
   <p>
     In a simulated hour of usual work the speed changes
     <span class="figure">{result.plan.changesAnHour}</span> times; without the gap
-    <span class="figure">{result.plan.changesWithoutGap}</span>. {result.plan.say}
+    <span class="figure">{result.plan.changesWithoutGap}</span>. {say(result.plan.say)}
   </p>
 {/if}
 

@@ -12,6 +12,7 @@
   import { comparedReadings, readingFault } from '$core/heat/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { fromUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Field from '$lib/ui/Field.svelte';
   import Fault from '$lib/ui/Fault.svelte';
@@ -34,10 +35,16 @@
     }),
   );
 
+  const figure = ({ kind: of, value: read }: Reading) =>
+    say(`${read} ${readingKinds[of].unit}`.trim());
+
   function add(): void {
-    const number = value.trim() === '' ? NaN : Number(value.replace(',', '.'));
+    const number =
+      value.trim() === ''
+        ? NaN
+        : fromUnitOf(readingKinds[kind].unit, Number(value.replace(',', '.')));
     const wrong = readingFault(kind, number, name);
-    fault = wrong ?? '';
+    fault = say(wrong ?? '');
     if (wrong !== undefined || !view.job) return;
     const reading: Reading = {
       kind,
@@ -61,8 +68,9 @@
     <svg
       viewBox="0 0 660 66"
       role="img"
-      aria-label="{words.label}: before {row.before?.value ?? 'not read'}, after {row.after
-        ?.value ?? 'not read'} {words.unit}"
+      aria-label="{words.label}: before {row.before
+        ? figure(row.before)
+        : 'not read'}, after {row.after ? figure(row.after) : 'not read'}"
     >
       {#if row.before}<rect
           class="before"
@@ -71,7 +79,7 @@
           width={row.x(row.before.value)}
           height="22"
         /><text x={row.x(row.before.value) + 10} y="21"
-          >{row.before.value} {words.unit} before, {row.before.load}</text
+          >{figure(row.before)} before, {row.before.load}</text
         >{/if}
       {#if row.after}<rect
           class="after"
@@ -80,7 +88,7 @@
           width={row.x(row.after.value)}
           height="22"
         /><text x={row.x(row.after.value) + 10} y="51"
-          >{row.after.value} {words.unit} after, {row.after.load}</text
+          >{figure(row.after)} after, {row.after.load}</text
         >{/if}
       {#if row.before && row.after}
         <rect
@@ -93,8 +101,8 @@
       {/if}
       <path class="slot" d="M1 0v62" />
     </svg>
-    <p class:soft={!row.before || !row.after}>{row.say}</p>
-    {#if row.aim}<p class:over={row.aim.over}>{row.aim.say}</p>{/if}
+    <p class:soft={!row.before || !row.after}>{say(row.say)}</p>
+    {#if row.aim}<p class:over={row.aim.over}>{say(row.aim.say)}</p>{/if}
   </section>
 {:else}
   <p class="soft">
@@ -112,7 +120,7 @@
     ><select bind:value={kind}
       >{#each kindNames as each (each)}<option value={each}
           >{readingKinds[each].label}{readingKinds[each].unit
-            ? `, ${readingKinds[each].unit}`
+            ? labelled(`, ${readingKinds[each].unit}`)
             : ''}</option
         >{/each}</select
     ></Field
@@ -141,9 +149,7 @@
       <li>
         <span class="figure">{dateText(reading.at, 'dayTime')}</span>
         {readingKinds[reading.kind].label}
-        {[reading.name, `${reading.value} ${readingKinds[reading.kind].unit}`.trim()]
-          .filter(Boolean)
-          .join(', ')}, {reading.when}, {reading.load}
+        {[reading.name, figure(reading)].filter(Boolean).join(', ')}, {reading.when}, {reading.load}
         <button
           onclick={() =>
             view.job &&

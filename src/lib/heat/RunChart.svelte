@@ -1,5 +1,6 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
+  import { say, shownDegrees } from '$lib/shop/units.svelte.ts';
   import { courseAt, courseOf, type RunFit } from '$core/heat/index.ts';
 
   interface Props {
@@ -22,9 +23,13 @@
     ]),
   );
   const x = $derived(scaleLinear([0, length / 60], [LEFT, Math.max(LEFT + 200, width - RIGHT)]));
-  const y = $derived(
-    scaleLinear([Math.min(...temps) - 3, Math.max(...temps) + 3], [H - BOTTOM, TOP]).nice(),
+  const scale = $derived(
+    scaleLinear(
+      [shownDegrees(Math.min(...temps) - 3), shownDegrees(Math.max(...temps) + 3)],
+      [H - BOTTOM, TOP],
+    ).nice(),
   );
+  const y = $derived((celsius: number) => scale(shownDegrees(celsius)));
   const inks = [
     'var(--ink)',
     'var(--accent)',
@@ -72,9 +77,9 @@
 
 <div bind:clientWidth={width}>
   <svg {width} height={H} role="img" aria-label="Runs over each other, with where each settles">
-    {#each y.ticks(6) as tick (tick)}
-      <path class="grid" d="M{LEFT} {y(tick)}H{right}" />
-      <text class="end" x={LEFT - 6} y={y(tick) + 4}>{tick}</text>
+    {#each scale.ticks(6) as tick (tick)}
+      <path class="grid" d="M{LEFT} {scale(tick)}H{right}" />
+      <text class="end" x={LEFT - 6} y={scale(tick) + 4}>{tick}</text>
     {/each}
     {#each x.ticks(6) as tick (tick)}
       <text class="mid" x={x(tick)} y={H - 8}>{tick} min</text>
@@ -107,7 +112,9 @@
         >{each.run.name.slice(0, 22)}</text
       >
       <text x={right + 8} y={at + 14}
-        >{each.settling.end.toFixed(1)} °C{each.settling.settled ? '' : ', foretold'}</text
+        >{say(`${each.settling.end.toFixed(1)} °C`)}{each.settling.settled
+          ? ''
+          : ', foretold'}</text
       >
     {/each}
   </svg>

@@ -15,6 +15,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import AddRun from './AddRun.svelte';
   import Readings from './Readings.svelte';
+  import { say } from '$lib/shop/units.svelte.ts';
   import RunChart from './RunChart.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
   import Field from '$lib/ui/Field.svelte';
@@ -74,24 +75,27 @@
   {#each read as { run, said: one, fault } (run.id)}
     <li>
       <b>{run.name}</b>
-      {run.load}, panel {run.panel}{run.roomC === undefined ? '' : `, room ${run.roomC} °C`}{run
-        .changed.length > 0
+      {run.load}, panel {run.panel}{run.roomC === undefined
+        ? ''
+        : say(`, room ${run.roomC} °C`)}{run.changed.length > 0
         ? `, with ${run.changed.join(', ')}`
         : ', as found'}:
       {#if one}
         settles at <span class="figure"
-          >{one.settling.end.toFixed(1)} °C ({one.settling.lo.toFixed(1)} to {Math.min(
-            200,
-            one.settling.hi,
-          ).toFixed(1)})</span
-        >{one.riseK === undefined ? '' : `, ${one.riseK.toFixed(1)} K above room`}.
-        {#if one.pinned}{one.pinned.say}
+          >{say(
+            `${one.settling.end.toFixed(1)} °C (${one.settling.lo.toFixed(1)} to ${Math.min(
+              200,
+              one.settling.hi,
+            ).toFixed(1)} °C)`,
+          )}</span
+        >{one.riseK === undefined ? '' : say(`, ${one.riseK.toFixed(1)} K above room`)}.
+        {#if one.pinned}{say(one.pinned.say)}
         {:else if !one.settling.settled}<b class="watch"
             >Not settled yet: {more(one)} minutes more.</b
           >{/if}
-        {#if one.caveat}<b class="watch">{one.caveat}</b>{/if}
+        {#if one.caveat}<b class="watch">{say(one.caveat)}</b>{/if}
         {#if one.driftKh !== undefined && Math.abs(one.driftKh) > 0.3}
-          The room drifted {one.driftKh.toFixed(1)} K an hour, taken out.{/if}
+          {say(`The room drifted ${one.driftKh.toFixed(1)} K an hour, taken out.`)}{/if}
         {#if one.pinned}
           <span class="figure"
             >{[
@@ -125,7 +129,7 @@
             >{/each}</select
         ></Field
       >
-      <span class="say">{panel?.text ?? drop.say}</span>
+      <span class="say">{say(panel?.text ?? drop.say)}</span>
     </p>
     {#if shares && (shares.effects.length > 0 || shares.tangled.length > 0)}
       <h2>What each change did</h2>
@@ -134,7 +138,9 @@
           <li>
             {each.change}:
             <span class="figure"
-              >{each.dropK.toFixed(1)} K ({each.lo.toFixed(1)} to {each.hi.toFixed(1)})</span
+              >{say(
+                `${each.dropK.toFixed(1)} K (${each.lo.toFixed(1)} to ${each.hi.toFixed(1)} K)`,
+              )}</span
             >
           </li>
         {/each}
@@ -160,7 +166,8 @@
     <ol>
       {#each heatRemedies as each (each.title)}
         <li>
-          <b>{each.title}</b>: {each.gainsK} K, <span class="figure">{each.minutes} min</span>,
+          <b>{each.title}</b>: {say(`${each.gainsK} K`)},
+          <span class="figure">{each.minutes} min</span>,
           {each.money}; looks {each.looks}, dust {each.dust}, noise {each.noise}
         </li>
       {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '$lib/shop/units.svelte.ts';
   import { addItems, dropItem } from '$core/shop/items.ts';
   import { follows, nextTrial } from '$core/heat/index.ts';
   import { partsOfKind, numberAt } from '$core/model/lookup/plan.ts';
@@ -65,7 +66,11 @@
     ><input bind:value inputmode="decimal" placeholder={String(next.next ?? '')} /></Field
   >
   <Field wide label="note"
-    ><input bind:value={note} maxlength="200" placeholder="10 min at full load, 71 °C" /></Field
+    ><input
+      bind:value={note}
+      maxlength="200"
+      placeholder={say('10 min at full load, 71 °C')}
+    /></Field
   >
   <Button next onclick={() => keep(true)}>Held</Button>
   <Button onclick={() => keep(false)}>Failed</Button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '$lib/shop/units.svelte.ts';
   import { freshFinish } from '$core/finish/fields.ts';
   import { addItems } from '$core/shop/items.ts';
   import { partOfKind } from '$core/model/lookup/plan.ts';
@@ -45,7 +46,7 @@
 {#if job}
   <p class="soft">
     Each becomes steps of the work order with the hours they must be left alone. Times are those of
-    data sheets at 20 °C and 50 %; say the room’s and they follow. Cans’ own labels come first.
+    data sheets at {say('20 °C')} and 50 %; say the room’s and they follow. Cans’ own labels come first.
   </p>
   <div class="add" role="group" aria-label="Add work on a surface">
     {#each sorts as [sort, label] (sort)}

@@ -8,6 +8,7 @@
   import type { Finish } from '$core/model/types/finishTypes.ts';
   import type { Job } from '$core/model/types/types.ts';
   import { parseNumber } from '$core/units/length.ts';
+  import { degreesField, fromUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
   import Field from '$lib/ui/Field.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -51,11 +52,13 @@
   function faultOf(field: FinishField): string {
     const text = typed[field.name];
     if (text === undefined) return '';
-    return fieldFault(field, valueOf(field, text)) ?? '';
+    return say(fieldFault(field, valueOf(field, text)) ?? '');
   }
   function valueOf(field: FinishField, text: string): unknown {
     if (text.trim() === '') return undefined;
-    return field.holds === 'figure' ? (parseNumber(text.trim()) ?? NaN) : text.trim();
+    return field.holds === 'figure'
+      ? fromUnitOf(field.unit, parseSigned(text) ?? NaN)
+      : text.trim();
   }
   function take(field: FinishField, text: string): void {
     typed[field.name] = text;
@@ -65,7 +68,21 @@
   function left(field: FinishField): void {
     if (faultOf(field) === '') delete typed[field.name];
   }
-  const shown = (field: FinishField): string => typed[field.name] ?? String(told[field.name] ?? '');
+  /** A figure that may be below nothing: a cold attic. */
+  function parseSigned(text: string): number | undefined {
+    const [, minus = '', figure = ''] = /^([-−]?)(.*)$/.exec(text.trim()) ?? [];
+    const value = parseNumber(figure);
+    return value === undefined ? undefined : minus === '' ? value : -value;
+  }
+  function shown(field: FinishField): string {
+    const value = told[field.name];
+    return (
+      typed[field.name] ??
+      (field.holds === 'figure' && field.unit === '°C' && typeof value === 'number'
+        ? degreesField(value)
+        : String(value ?? ''))
+    );
+  }
 </script>
 
 <section aria-label={finishName(work)}>
@@ -80,7 +97,10 @@
     >
   </header>
   {#each against as finding (finding.id)}
-    <p class="against" role="alert"><Mark mark={finding.mark} size={18} word /> {finding.say}</p>
+    <p class="against" role="alert">
+      <Mark mark={finding.mark} size={18} word />
+      {say(finding.say)}
+    </p>
   {/each}
   <div class="two">
     <div class="fields">
@@ -104,7 +124,7 @@
         {:else}
           <Field
             label={field.holds === 'figure' && field.unit
-              ? `${field.label}, ${field.unit}`
+              ? labelled(`${field.label}, ${field.unit}`)
               : field.label}
             short={field.holds === 'figure'}
             fault={faultOf(field)}

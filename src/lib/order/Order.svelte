@@ -9,7 +9,7 @@
   import { lastChance } from '$core/plan/lastChance.ts';
   import { ownId, progress, windowOf, type Step } from '$core/order/index.ts';
   import { formatHours } from '$core/units/duration.ts';
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken } from '$core/units/degrees.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
@@ -25,7 +25,7 @@
   const { view }: { view: JobView } = $props();
   const job = $derived(view.job);
   const standing = $derived(progress(view.steps, job?.ticks ?? []));
-  const inUnit = (text: string) => lengthsIn(text, shopStore.shop.settings.unit);
+  const inUnit = (text: string) => spoken(text, shopStore.shop.settings);
   const ticks = $derived(new Map((job?.ticks ?? []).map((tick) => [tick.stepId, tick])));
   const photographed = $derived(
     new Set(
@@ -229,8 +229,8 @@
         </button>
         <div class="what">
           <b>{inUnit(step.title)}</b>
-          {#if step.gate}<p class="see">Go on when: {step.gate}.</p>{/if}
-          {#if step.why}<p class="soft">{step.why}</p>{/if}
+          {#if step.gate}<p class="see">Go on when: {inUnit(step.gate)}.</p>{/if}
+          {#if step.why}<p class="soft">{inUnit(step.why)}</p>{/if}
           {#if step.who}<p class="soft">{step.who}</p>{/if}
           {#if coat?.past}
             <p class="no-way-back">Too late since {dateText(coat.until, 'time')}: {coat.past}.</p>
@@ -242,7 +242,7 @@
                 ? ` Last chance to measure: ${chance.map((question) => `${question.property.label} of ${question.part.name}`).join('; ')}.`
                 : ''}
             </p>{/if}
-          {#each step.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+          {#each step.cautions as caution (caution)}<p class="caution">{inUnit(caution)}</p>{/each}
           {#if step.tools.length > 0 || step.fasteners}<p class="soft">
               {inUnit([...step.tools, step.fasteners].filter(Boolean).join(' · '))}
             </p>{/if}

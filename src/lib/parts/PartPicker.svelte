@@ -11,7 +11,7 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import { show } from '$lib/ui/figures.ts';
+  import { show, unitWord } from '$lib/ui/figures.ts';
   import PartForm from './PartForm.svelte';
   import Field from '$lib/ui/Field.svelte';
 
@@ -137,8 +137,8 @@
                 {#if tight.margin}
                   <Gap finding={tight} width={110} />
                   <span class="figure"
-                    >{show(tight.margin, tight.unit, shopStore.shop.settings.unit)}
-                    {tight.unit}</span
+                    >{show(tight.margin, tight.unit, shopStore.shop.settings)}
+                    {unitWord(tight.unit, shopStore.shop.settings)}</span
                   >
                 {/if}
                 <small>{against[0] ? `against it: ${against[0].title}` : tight.title}</small>

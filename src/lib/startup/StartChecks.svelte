@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '$lib/shop/units.svelte.ts';
   import { dateText } from '$lib/ui/dates.ts';
   import { stayAwake } from '$lib/frame/awake.ts';
   import { goto } from '$app/navigation';
@@ -55,7 +56,7 @@
         }}
       >
         <b>{gate.title}</b>
-        <p>Go on when: {gate.gate}.</p>
+        <p>Go on when: {say(gate.gate ?? '')}.</p>
         {#each gate.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
         {#if next?.id === gate.id && wait && gate.id !== 'gate-stress'}
           <LeaveIt seconds={wait.seconds} why={wait.why} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Spoken } from '$core/units/degrees.ts';
   import type { Finding } from '$core/findings/finding.ts';
   import Mark from './Mark.svelte';
   import { show, unitWord } from './figures.ts';
@@ -7,13 +8,13 @@
     /** Sums that hold. */
     findings: readonly Finding[];
     chosen: string | undefined;
-    lengths: 'mm' | 'in';
+    units: Spoken;
     onchoose: (id: string) => void;
   }
-  const { findings, chosen, lengths, onchoose }: Props = $props();
+  const { findings, chosen, units, onchoose }: Props = $props();
   const figure = ({ margin, unit, marginLabel }: Finding) =>
     margin && margin.lo >= 0
-      ? `${show(margin, unit, lengths)} ${unitWord(unit, lengths)}`.trim()
+      ? `${show(margin, unit, units)} ${unitWord(unit, units)}`.trim()
       : marginLabel;
 </script>
 

@@ -1,18 +1,18 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { degreesIn, spoken, type Spoken } from '$core/units/degrees.ts';
   import type { Finding } from '$core/findings/finding.ts';
   import { isOpen } from '$core/findings/terms.ts';
   import Mark from './Mark.svelte';
   import { gapShape } from './gapShape.ts';
-  import { show, unitWord } from './figures.ts';
+  import { show, showTerm, unitWord } from './figures.ts';
 
   interface Props {
     findings: readonly Finding[];
     chosen: string | undefined;
-    lengths: 'mm' | 'in';
+    units: Spoken;
     onchoose: (id: string) => void;
   }
-  const { findings, chosen, lengths, onchoose }: Props = $props();
+  const { findings, chosen, units, onchoose }: Props = $props();
   const WIDTH = 560;
   const H = 40;
 </script>
@@ -25,15 +25,15 @@
       <button onclick={() => onchoose(finding.id)} aria-pressed={chosen === finding.id}>
         <span class="head"
           ><Mark mark={finding.mark} word /> <b>{finding.title}</b>
-          <span class="say">{lengthsIn(finding.say, lengths)}</span></span
+          <span class="say">{spoken(finding.say, units)}</span></span
         >
         {#if shape}
           <svg
             viewBox="0 0 {WIDTH + 176} {H + 26}"
             role="img"
             aria-label="{finding.title}: {finding.margin
-              ? show(finding.margin, finding.unit, lengths)
-              : ''} {unitWord(finding.unit, lengths)} {finding.marginLabel}"
+              ? show(finding.margin, finding.unit, units)
+              : ''} {unitWord(finding.unit, units)} {finding.marginLabel}"
           >
             {#each shape.blocks as block, i (i)}
               <rect
@@ -45,9 +45,11 @@
                 height={H - 8}
               />
               {#if block.width * WIDTH > block.label.length * 6.6 + 10}
-                <text class="name" x={10 + block.x * WIDTH} y="18">{block.label}</text>
+                <text class="name" x={10 + block.x * WIDTH} y="18"
+                  >{degreesIn(block.label, units.degrees)}</text
+                >
                 <text class="fig" x={10 + block.x * WIDTH} y="34"
-                  >{show(block.value, finding.unit, lengths)}</text
+                  >{showTerm(block, finding.unit, units)}</text
                 >
               {/if}
             {/each}
@@ -74,17 +76,15 @@
                 Math.max(shape.room, shape.mostX, shape.rest.x + shape.rest.width) * WIDTH +
                 10}
               y="26"
-              >{finding.margin ? show(finding.margin, finding.unit, lengths) : ''}
-              {unitWord(finding.unit, lengths)}</text
+              >{finding.margin ? show(finding.margin, finding.unit, units) : ''}
+              {unitWord(finding.unit, units)}</text
             >
             {#each finding.terms.filter((term) => term.sign === 1) as term, i (i)}
               <text class="room" x={4 + i * 190} y={H + 18}
-                >{term.label}
+                >{degreesIn(term.label, units.degrees)}
                 {typeof term.value === 'string'
                   ? term.value
-                  : show(term.value, finding.unit, lengths)}{isOpen(term)
-                  ? ', not measured'
-                  : ''}</text
+                  : showTerm(term, finding.unit, units)}{isOpen(term) ? ', not measured' : ''}</text
               >
             {/each}
           </svg>
@@ -95,9 +95,10 @@
                   >{finding.mark === 'clear' ? 'meets' : 'against'}</span
                 >{/if}
               <span class="word"
-                ><small>{term.label}</small>{typeof term.value === 'string'
+                ><small>{degreesIn(term.label, units.degrees)}</small>{typeof term.value ===
+                'string'
                   ? term.value
-                  : show(term.value, finding.unit, lengths)}</span
+                  : showTerm(term, finding.unit, units)}</span
               >
             {/each}
             <b>{finding.marginLabel}</b>

@@ -90,7 +90,7 @@
       inputmode="decimal"
       autocomplete="off"
       value={shown}
-      placeholder={value ? show(value, unit === 'count' ? '' : unit, lengths) : '?'}
+      placeholder={value ? show(value, unit === 'count' ? '' : unit, { unit: lengths }) : '?'}
       aria-invalid={fault !== ''}
       aria-describedby={fault ? `${id}-fault` : undefined}
       oninput={(event) => (typed = event.currentTarget.value)}

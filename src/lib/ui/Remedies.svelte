@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { spoken, type Spoken } from '$core/units/degrees.ts';
   import type { Finding, Remedy } from '$core/findings/finding.ts';
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import Gap from './Gap.svelte';
@@ -9,10 +9,10 @@
   interface Props {
     finding: Finding;
     remedies: readonly Remedy[];
-    lengths: 'mm' | 'in';
+    units: Spoken;
     ontake: (remedy: Remedy) => void;
   }
-  const { finding, remedies, lengths, ontake }: Props = $props();
+  const { finding, remedies, units, ontake }: Props = $props();
 
   /** The sum as it would stand with the remedy taken. */
   function outcome(remedy: Remedy): Pick<Finding, 'terms' | 'margin' | 'mark'> {
@@ -65,14 +65,14 @@
       <li>
         <button class:first={i === 0} onclick={() => ontake(remedy)}>
           <span class="title"
-            ><Mark mark={remedy.mark} size={18} /> {lengthsIn(remedy.title, lengths)}</span
+            ><Mark mark={remedy.mark} size={18} /> {spoken(remedy.title, units)}</span
           >
           {#if remedy.margin}
             <span class="out">
               <Gap finding={outcome(remedy)} width={150} height={18} />
               <b class="figure"
-                >{show(remedy.margin, finding.unit, lengths)}
-                <small>{unitWord(finding.unit, lengths)}</small></b
+                >{show(remedy.margin, finding.unit, units)}
+                <small>{unitWord(finding.unit, units)}</small></b
               >
             </span>
           {/if}

@@ -1,15 +1,15 @@
 <script lang="ts">
-  import { lengthsIn } from '$core/units/length.ts';
+  import { degreesIn, spoken, type Spoken } from '$core/units/degrees.ts';
   import type { Finding, Remedy } from '$core/findings/finding.ts';
   import { isOpen } from '$core/findings/terms.ts';
   import type { Flip } from '$core/findings/flips.ts';
   import { sourceText } from '$core/standards/source.ts';
   import Mark from './Mark.svelte';
-  import { show, unitWord } from './figures.ts';
+  import { show, showTerm, unitWord } from './figures.ts';
 
   interface Props {
     finding: Finding;
-    lengths?: 'mm' | 'in';
+    units?: Spoken;
     chosen?: boolean;
     /** Folded to its title and rest. */
     folded?: boolean;
@@ -20,7 +20,7 @@
   }
   const {
     finding,
-    lengths = 'mm',
+    units = { unit: 'mm' },
     chosen = false,
     folded = false,
     flip,
@@ -29,8 +29,8 @@
   }: Props = $props();
   const pencil = $derived(finding.remedies[0]);
   const how = { said: 'typed', read: 'from inventory', measured: '', class: 'typical' } as const;
-  const unit = $derived(unitWord(finding.unit, lengths));
-  const rest = $derived(finding.margin ? show(finding.margin, finding.unit, lengths) : '');
+  const unit = $derived(unitWord(finding.unit, units));
+  const rest = $derived(finding.margin ? show(finding.margin, finding.unit, units) : '');
   /** Clear though its figures do not say so: the reason stands instead of them. */
   const foundSo = $derived(finding.mark === 'clear' && (finding.margin?.lo ?? 0) < 0);
 </script>
@@ -41,7 +41,7 @@
       <s
         >{flip.before.title}
         {flip.before.margin
-          ? show(flip.before.margin, flip.before.unit, lengths)
+          ? show(flip.before.margin, flip.before.unit, units)
           : flip.before.marginLabel}</s
       >
     </p>
@@ -62,12 +62,14 @@
       {#each finding.terms as term, i (i)}
         <div class:open={isOpen(term)}>
           <dt>
-            {term.label}{#if term.how && how[term.how]}<small>, {how[term.how]}</small>{/if}
+            {degreesIn(term.label, units.degrees)}{#if term.how && how[term.how]}<small
+                >, {how[term.how]}</small
+              >{/if}
           </dt>
           <dd class:figure={typeof term.value !== 'string'}>
             {typeof term.value === 'string'
               ? term.value
-              : (term.sign === -1 ? '−' : '') + show(term.value, finding.unit, lengths)}
+              : (term.sign === -1 ? '−' : '') + showTerm(term, finding.unit, units)}
             <small>{i === 0 && typeof term.value !== 'string' ? unit : ''}</small>
           </dd>
         </div>
@@ -84,7 +86,7 @@
               <span>{pencil.term?.label ?? pencil.title}</span>
               <span class="figure"
                 >{pencil.term && typeof pencil.term.value !== 'string'
-                  ? `+${show(pencil.term.value, finding.unit, lengths)}`
+                  ? `+${show(pencil.term.value, finding.unit, units)}`
                   : `${pencil.minutes} min`}</span
               >
             </button>
@@ -94,14 +96,14 @@
           <div class="pencil">
             <dt>leaves</dt>
             <dd class="figure">
-              {show(pencil.margin, finding.unit, lengths)}<small>{unit}</small>
+              {show(pencil.margin, finding.unit, units)}<small>{unit}</small>
             </dd>
           </div>
         {/if}
       {/if}
     </dl>
     {#if chosen}
-      <p class="say">{lengthsIn(finding.say, lengths)}</p>
+      <p class="say">{spoken(finding.say, units)}</p>
       <p class="source">{sourceText(finding.source)}</p>
     {/if}
   {/if}

@@ -2,6 +2,7 @@
   import { editWorkshop } from '$core/edits/weekEdits.ts';
   import { badWeather } from '$core/finish/climate.ts';
   import type { Workshop } from '$core/model/types/types.ts';
+  import { celsius, degreesField, say, sign } from '$lib/shop/units.svelte.ts';
   import { dateText } from '$lib/ui/dates.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
@@ -21,18 +22,23 @@
   );
   let weather = $state<Record<string, string | undefined>>({});
   const range = { roomC: [-20, 50], humidity: [1, 100] } as const;
+  /** °C or percent of what is typed. */
+  function figureOf(which: 'roomC' | 'humidity', text: string): number {
+    const value = Number(text.replace('−', '-').replace(',', '.'));
+    return which === 'roomC' ? celsius(value) : value;
+  }
   function faultAt(which: 'roomC' | 'humidity', text: string | undefined): string {
     if (text === undefined || text.trim() === '') return '';
-    const value = Number(text.replace(',', '.'));
-    return value >= range[which][0] && value <= range[which][1]
-      ? ''
-      : `${range[which][0]} to ${range[which][1]}`;
+    const value = figureOf(which, text);
+    const [lo, hi] = range[which];
+    if (value >= lo && value <= hi) return '';
+    return which === 'roomC' ? say(`${lo} to ${hi} °C`) : `${lo} to ${hi} %`;
   }
   function takeWeather(each: (typeof coming)[number], which: 'roomC' | 'humidity'): void {
     const text = weather[each.day + which];
     if (text === undefined || faultAt(which, text) !== '') return;
     weather[each.day + which] = undefined;
-    const value = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
+    const value = text.trim() === '' ? undefined : figureOf(which, text);
     const said = { ...each.said, day: each.said?.day ?? each.at, [which]: value };
     const others = (workshop.weather ?? []).filter((other) => other !== each.said);
     const past = new Date(Date.parse(shopStore.now) - 86_400_000).toISOString();
@@ -59,13 +65,14 @@
   <tbody>
     {#each ['roomC', 'humidity'] as const as which (which)}
       <tr>
-        <th scope="row">{which === 'roomC' ? '°C' : '% humidity'}</th>
+        <th scope="row">{which === 'roomC' ? sign() : '% humidity'}</th>
         {#each coming as each (each.day)}
           {@const key = each.day + which}
           <td
             ><input
-              value={weather[key] ?? each.said?.[which] ?? ''}
-              aria-label="{which === 'roomC' ? '°C' : '% humidity'}, {each.name}"
+              value={weather[key] ??
+                (which === 'roomC' ? degreesField(each.said?.roomC) : (each.said?.humidity ?? ''))}
+              aria-label="{which === 'roomC' ? sign() : '% humidity'}, {each.name}"
               aria-invalid={faultAt(which, weather[key]) !== ''}
               title={faultAt(which, weather[key])}
               inputmode="decimal"

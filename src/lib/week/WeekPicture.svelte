@@ -10,6 +10,7 @@
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { say } from '$lib/shop/units.svelte.ts';
   import { clockOf, minuteText } from '$lib/ui/dates.ts';
   import { axisOf, closedSpans, minuteAt, xOf } from './axis.ts';
   import { weekState } from '$lib/shop/weekState.svelte.ts';
@@ -59,7 +60,7 @@
       const at = axisOf(minuteOf(day), ahead, width, DAYS).from;
       return why === undefined || at < axis.from || at >= end
         ? []
-        : [{ at, why: why.replace(/:.*/, '') }];
+        : [{ at, why: say(why.replace(/:.*/, '')) }];
     }),
   );
   /** When a place is taken; two at once lie side by side. */
@@ -214,7 +215,7 @@
               }}
               onpointerup={drop}
             >
-              <title>{spanWords(task, start)}</title>
+              <title>{say(spanWords(task, start))}</title>
               <rect
                 x={from - 3}
                 y={floor - 26}

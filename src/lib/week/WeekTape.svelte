@@ -1,6 +1,7 @@
 <script lang="ts">
   import { hours, outlookWords } from '$core/schedule/words.ts';
   import { formatHours } from '$core/units/duration.ts';
+  import { say } from '$lib/shop/units.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Tape from '$lib/frame/Tape.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -90,7 +91,7 @@
       {#each soon as { task, start } (task.id)}
         <p class="line">
           <span class="figure">{minuteText(start, 'time')}</span>
-          <span><b class="figure">{task.jobId}</b> {task.title}</span>
+          <span><b class="figure">{task.jobId}</b> {say(task.title)}</span>
           <span class="figure">{formatHours(task.hands)}</span>
         </p>
       {/each}
@@ -100,12 +101,12 @@
     {@const { gap } = plan}
     <section>
       <h3>{gap.until - now} min until {gap.jobId} may be touched</h3>
-      <p class="soft">{gap.title}</p>
+      <p class="soft">{say(gap.title)}</p>
       {#each gap.fills as fill (fill.jobId + fill.title)}
         <p class="line">
           <span
             ><b class="figure">{fill.jobId}</b>
-            {fill.title}{fill.steps > 1 ? `, ${fill.steps} steps` : ''}
+            {say(fill.title)}{fill.steps > 1 ? `, ${fill.steps} steps` : ''}
             {#if fill.inHand.length > 0}<small>{fill.inHand.join(', ')} in hand</small>{/if}</span
           >
           <span class="figure">{formatHours(fill.minutes)}</span>
@@ -146,7 +147,7 @@
       <h3>Moved against the kept plan</h3>
       {#each moved as each (each.jobId + each.title)}
         <p class="line">
-          <span><b class="figure">{each.jobId}</b> {each.title}</span>
+          <span><b class="figure">{each.jobId}</b> {say(each.title)}</span>
           <span class="figure">{minuteText(each.to, 'weekTime')}</span>
         </p>
       {/each}

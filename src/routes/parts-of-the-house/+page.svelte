@@ -83,11 +83,11 @@
     {#each examples as finding (finding.id)}<Gap {finding} width={140} height={20} />{/each}
   </p>
   <h2>Sums as slots</h2>
-  <GapBoard findings={examples} {chosen} lengths="mm" onchoose={(id) => (chosen = id)} />
+  <GapBoard findings={examples} {chosen} units={{ unit: 'mm' }} onchoose={(id) => (chosen = id)} />
   {#if examples[0]}<Remedies
       finding={examples[0]}
       remedies={examples[0].remedies}
-      lengths="mm"
+      units={{ unit: 'mm' }}
       ontake={() => toast('Taken.')}
     />{/if}
   <h2>Tags</h2>

@@ -67,6 +67,14 @@
         ><option value="mm">mm</option><option value="in">inches</option></select
       ></Field
     >
+    <Field label="Temperatures"
+      ><select
+        value={settings.degrees ?? 'C'}
+        onchange={(event) =>
+          set('unit of temperature', { degrees: event.currentTarget.value as 'C' | 'F' })}
+        ><option value="C">°C</option><option value="F">°F</option></select
+      ></Field
+    >
     <Field short label="Currency" {fault}
       ><input
         value={currency ?? settings.currency}

@@ -9,6 +9,7 @@
   import { saveFile } from '$lib/files/save.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { say } from '$lib/shop/units.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { minuteText } from '$lib/ui/dates.ts';
   import WeekPicture from '$lib/week/WeekPicture.svelte';
@@ -107,7 +108,9 @@
               >
               <a href={resolve('/job/[id]/[station]', { id: task.jobId, station: 'order' })}
                 ><b class="figure">{task.jobId}</b>
-                {task.title}{task.steps.length > 1 ? ` and ${task.steps.length - 1} more` : ''}</a
+                {say(task.title)}{task.steps.length > 1
+                  ? ` and ${task.steps.length - 1} more`
+                  : ''}</a
               >
               <span class="soft">{who.join(' and ')}</span>
               {#if task.leave > 0}

@@ -223,10 +223,10 @@ describe('ui/figures', () => {
     expect(show(range(38), 'mm')).to.equal('38');
   });
   it('shows inches where the shop counts in them', () => {
-    expect(show(range(254), 'mm', 'in')).to.equal('10');
-    expect(show(range(240), 'W', 'in')).to.equal('240');
-    expect(unitWord('mm', 'in')).to.equal('in');
-    expect(unitWord('W', 'in')).to.equal('W');
+    expect(show(range(254), 'mm', { unit: 'in' })).to.equal('10');
+    expect(show(range(240), 'W', { unit: 'in' })).to.equal('240');
+    expect(unitWord('mm', { unit: 'in' })).to.equal('in');
+    expect(unitWord('W', { unit: 'in' })).to.equal('W');
   });
   it('rounds watts to whole ones and amps to tenths', () => {
     expect(show(range(93.6, 182.4), 'W')).to.equal('94–182');

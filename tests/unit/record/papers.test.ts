@@ -33,7 +33,7 @@ const papers = (shop: Shop, id: string): { customer: Paper; own: Paper } => {
     handedOver: false,
     incomplete: undefined,
     additions: job.additions,
-    unit: shop.settings.unit,
+    units: shop.settings,
     day: (iso: string) => iso.slice(0, 10),
   };
   const sheet = sheetOf(shop, job);

@@ -187,6 +187,8 @@ export interface Settings {
   currency: string;
   /** Share of a supply's watts kept free at full load; a default, the user's own choice. */
   headroom: number;
+  /** Temperatures are read in these; °C where nobody said. */
+  degrees?: 'C' | 'F' | undefined;
   /** Volts of the mains here: supplies lose a little more on 115 V. 230 where nobody said. */
   mains?: 115 | 230 | undefined;
   theme: 'light' | 'dark' | 'auto';

@@ -1,6 +1,6 @@
 import { plain } from '../../findings/terms.ts';
 import { formatLength, MM_PER_INCH, trim } from '../../units/length.ts';
-import { toCelsius, toFahrenheit } from '../../units/temperature.ts';
+import { toCelsius, toFahrenheit } from '../../units/degrees.ts';
 import { wireDiameterMm } from '../../units/wire.ts';
 import { isFiller } from '../line/lexicon.ts';
 import type { Phrase } from '../line/phrase.ts';

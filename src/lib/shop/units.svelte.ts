@@ -1,0 +1,31 @@
+import {
+  celsiusOf,
+  degreesIn,
+  degreesOf,
+  degreesSign,
+  spoken,
+  toCelsius,
+} from '$core/units/degrees.ts';
+import { trim } from '$core/units/length.ts';
+import { shopStore } from './shopStore.svelte.ts';
+
+/** Words and figures in the units of the shop that is open. */
+
+const degrees = () => shopStore.shop.settings.degrees;
+
+export const say = (text: string): string => spoken(text, shopStore.shop.settings);
+/** `°C` or `°F`; a label that names °C in the shop's unit. */
+export const sign = (): string => degreesSign(degrees());
+export const labelled = (text: string): string =>
+  degreesIn(text, degrees()).replaceAll('°C', sign());
+/** A temperature as a figure of the shop's unit, and back to °C. */
+export const shownDegrees = (celsius: number): number => degreesOf(celsius, degrees());
+export const celsius = (figure: number): number => celsiusOf(figure, degrees());
+/** As it is typed again: no more digits than it needs. */
+export const degreesField = (celsius: number | undefined): string =>
+  celsius === undefined ? '' : trim(shownDegrees(celsius), 1);
+/** Figures of whatever unit: only °C are others in a shop that reads °F. */
+export const inUnitOf = (unit: string, figure: number): number =>
+  unit === '°C' ? shownDegrees(figure) : figure;
+export const fromUnitOf = (unit: string, figure: number): number =>
+  unit === '°C' && degrees() === 'F' ? toCelsius(figure) : figure;

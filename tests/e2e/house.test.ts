@@ -1,3 +1,4 @@
+import { brotliCompressSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import axe from 'axe-core';
 import { expect } from 'chai';
@@ -226,6 +227,33 @@ describe('every view', () => {
         .filter((text) => /\d ?mm\b|\bmm$|, mm\b|°C|\d K\b/.test(text))
         .filter((text) => !/\b(?:fan|fans|mount|radiator|module|crimp contact|sheet)\b/.test(text)),
     );
+});
+
+describe('the first screen', () => {
+  it('needs less than 200 kB of script before it stands, as it is sent', async () => {
+    await origin();
+    const manifest = JSON.parse(
+      readFileSync('.svelte-kit/output/client/.vite/manifest.json', 'utf8'),
+    ) as Record<string, { file: string; imports?: string[] }>;
+    const needed = new Set<string>();
+    const need = (key: string): void => {
+      if (needed.has(key)) return;
+      needed.add(key);
+      manifest[key]?.imports?.forEach(need);
+    };
+    /* What starts the page, the frame round every view, and the bench. */
+    const roots = Object.keys(manifest).filter((key) =>
+      /client\/entry\.js$|client-optimized\/app\.js$|nodes\/[02]\.js$/.test(key),
+    );
+    expect(roots.length).to.be.at.least(3);
+    roots.forEach(need);
+    const bytes = [...needed].reduce(
+      (sum, key) =>
+        sum + brotliCompressSync(readFileSync(`build/client/${manifest[key]?.file}`)).length,
+      0,
+    );
+    expect(bytes).to.be.within(100_000, 200_000);
+  });
 });
 
 describe('policy', () => {

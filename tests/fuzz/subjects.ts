@@ -25,7 +25,7 @@ import { diagnosisOf, learnedOf } from '../../src/core/plan/startupOf.ts';
 import { allocationsOf } from '../../src/core/shop/allocations.ts';
 import { tripList } from '../../src/core/shop/shopping.ts';
 import { workOrderOf } from '../../src/core/plan/workOrderOf.ts';
-import { takeIn } from '../../src/core/edits/edits.ts';
+import { takeIn } from '../../src/core/edits/intakeEdits.ts';
 import { harmed, mutated, pick, type Random } from './mutate.ts';
 
 /** What is attacked, and what must hold of every answer. */

@@ -11,7 +11,7 @@ import { cardsJsonSchema, readCards, saysCards } from '../../src/core/document/c
 import { addPhotos } from '../../src/core/edits/photoEdits.ts';
 import { readZip, writeZip } from '../../src/workers/zipFile.ts';
 import { checkShop } from '../../src/core/document/read.ts';
-import { takeIn } from '../../src/core/edits/edits.ts';
+import { takeIn } from '../../src/core/edits/intakeEdits.ts';
 import { emptyShop } from '../../src/core/model/types/empty.ts';
 import { factOf } from '../../src/core/model/lookup/lookup.ts';
 import type { NumberFact } from '../../src/core/model/types/fact.ts';

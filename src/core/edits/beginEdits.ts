@@ -1,7 +1,8 @@
 import type { Inventory } from '../intake/inventory.ts';
 import { giveTag, type TagEdit } from '../shop/items.ts';
 import { addDiagnosis } from './diagnosisEdits.ts';
-import { addJob, editMachine, nextNumber, takeInAll, type Edit } from './edits.ts';
+import { addJob, editMachine, nextNumber, type Edit } from './edits.ts';
+import { takeInAll } from './intakeEdits.ts';
 
 /** Ways a job begins with a machine in the hands, each one step of undo. */
 

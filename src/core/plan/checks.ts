@@ -1,6 +1,6 @@
 import type { Check } from '../findings/finding.ts';
 import { fitChecks } from '../fit/index.ts';
-import { linkChecks } from '../links/index.ts';
+import { linkChecks } from '../links/checks.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';

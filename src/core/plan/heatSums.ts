@@ -3,7 +3,7 @@ import type { NumberKey, TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap, worthSaying } from '../findings/gap.ts';
 import { plain, termOf, wordOf } from '../findings/terms.ts';
-import { caseAir, type CaseAir, type PlacedFan } from '../heat/index.ts';
+import { caseAir, type CaseAir, type PlacedFan } from '../heat/caseAir.ts';
 import {
   partsOfKind,
   appliedOf,

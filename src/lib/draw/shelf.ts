@@ -1,5 +1,6 @@
 import type { Standing } from '$core/shop/standing.ts';
-import { format, isSameDay, isSameWeek } from 'date-fns';
+import { isSameDay, isSameWeek } from 'date-fns';
+import { dateText } from '../ui/dates.ts';
 
 /** Where a machine stands along the shelf: when hands are next needed, in workshop words. */
 export interface Place {
@@ -20,9 +21,9 @@ export function placeOf(standing: Standing, now: string): Place {
 
 export function timeLabel(time: string, now: string): string {
   const [at, today] = [new Date(time), new Date(now)];
-  if (isSameDay(at, today)) return format(at, 'HH:mm');
-  if (isSameWeek(at, today, { weekStartsOn: 1 })) return format(at, 'EEEE');
-  return format(at, 'd MMMM');
+  if (isSameDay(at, today)) return dateText(time, 'time');
+  if (isSameWeek(at, today, { weekStartsOn: 1 })) return dateText(time, 'weekday');
+  return dateText(time, 'dayMonth');
 }
 
 /** What to do next on a tag: the next step, or what is waited for. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { handOver } from '$core/edits/edits.ts';
+  import { handOver } from '$core/edits/handOverEdits.ts';
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

@@ -5,7 +5,7 @@
   import { byMachine } from '$core/intake/merge.ts';
   import { caseClasses } from '$core/model/properties/index.ts';
   import { boardFormats } from '$core/standards/boards.ts';
-  import { takeInAll } from '$core/edits/edits.ts';
+  import { takeInAll } from '$core/edits/intakeEdits.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { settleIntake, type Holds, type Settling } from '$core/edits/edits.ts';
+  import { settleIntake, type Holds, type Settling } from '$core/edits/intakeEdits.ts';
   import { compareInventory, type Difference } from '$core/intake/compare.ts';
   import type { Machine } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';

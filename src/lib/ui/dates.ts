@@ -7,6 +7,10 @@ const styles = {
   time: { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
   /** `Fri 09:04`. */
   weekTime: { weekday: 'short', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+  /** `Friday`. */
+  weekday: { weekday: 'long' },
+  /** `27 November`. */
+  dayMonth: { day: 'numeric', month: 'long' },
   /** `Fri 27`. */
   dayShort: { weekday: 'short', day: 'numeric' },
   /** `Friday 27 November`. */

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { planOf } from '../../../src/core/plan/planOf.ts';
-import { handOver, putPart } from '../../../src/core/edits/edits.ts';
+import { putPart } from '../../../src/core/edits/edits.ts';
+import { handOver } from '../../../src/core/edits/handOverEdits.ts';
 import {
   dropEntry,
   editEntry,

@@ -9,17 +9,17 @@ import {
   dropRemedy,
   editJob,
   editSettings,
-  handOver,
   keepSeat,
   nextNumber,
   nextPartId,
   putPart,
   setFact,
-  takeIn,
   tickStep,
   untickStep,
   type Edit,
 } from '../../../src/core/edits/edits.ts';
+import { takeIn } from '../../../src/core/edits/intakeEdits.ts';
+import { handOver } from '../../../src/core/edits/handOverEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { mergeInventories } from '../../../src/core/intake/merge.ts';
 import { readInventories } from '../../../src/core/intake/read.ts';

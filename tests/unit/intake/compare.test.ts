@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { settleIntake, takeIn, takeInAll } from '../../../src/core/edits/edits.ts';
+import { settleIntake, takeIn, takeInAll } from '../../../src/core/edits/intakeEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { compareInventory } from '../../../src/core/intake/compare.ts';
 import type { Inventory } from '../../../src/core/intake/inventory.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { takeIn } from '../../../src/core/edits/edits.ts';
+import { takeIn } from '../../../src/core/edits/intakeEdits.ts';
 import { addDiagnosis, addTried, closeDiagnosis } from '../../../src/core/edits/diagnosisEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { IntakeError } from '../../../src/core/intake/inventory.ts';

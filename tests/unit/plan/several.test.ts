@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { addPart, handOver, putPart } from '../../../src/core/edits/edits.ts';
+import { addPart, putPart } from '../../../src/core/edits/edits.ts';
+import { handOver } from '../../../src/core/edits/handOverEdits.ts';
 import { checkShop } from '../../../src/core/document/read.ts';
 import { checksOf } from '../../../src/core/plan/run.ts';
 import type { Part, Shop } from '../../../src/core/model/types/types.ts';

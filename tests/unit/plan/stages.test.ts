@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { handOver, keepSeat, putPart, stageSeat } from '../../../src/core/edits/edits.ts';
+import { keepSeat, putPart, stageSeat } from '../../../src/core/edits/edits.ts';
+import { handOver } from '../../../src/core/edits/handOverEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { checkShop, readShop } from '../../../src/core/document/read.ts';
 import { inStages, stageOf, stagesOf, withChange } from '../../../src/core/model/types/stages.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { editPart, handOver, putPart, setFact, tickStep } from '../../../src/core/edits/edits.ts';
+import { editPart, putPart, setFact, tickStep } from '../../../src/core/edits/edits.ts';
+import { handOver } from '../../../src/core/edits/handOverEdits.ts';
 import { lend } from '../../../src/core/edits/ledgerEdits.ts';
 import { openPoints, sheetOf } from '../../../src/core/record/sheet.ts';
 import { writeShop } from '../../../src/core/export/json.ts';

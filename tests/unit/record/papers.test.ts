@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { handOver, tickStep } from '../../../src/core/edits/edits.ts';
+import { tickStep } from '../../../src/core/edits/edits.ts';
+import { handOver } from '../../../src/core/edits/handOverEdits.ts';
 import { addService, dropService } from '../../../src/core/edits/serviceEdits.ts';
 import { paperHtml, paperJson } from '../../../src/core/export/paperHtml.ts';
 import { customersPaper, shopsPaper, type Paper } from '../../../src/core/record/papers.ts';

@@ -1,5 +1,6 @@
 import type { Climate, Paint } from '../model/types/finishTypes.ts';
 import { ABOVE_DEW_K, paintTimes, SPRAY } from '../standards/coatings.ts';
+import { trim } from '../units/length.ts';
 import { range, type Range } from '../units/range.ts';
 
 /** What a room does to drying. */
@@ -46,9 +47,9 @@ export function inRoom(time: Range, climate: Climate, paint: Paint): Range {
 /** Why this room bears no spraying; undefined where it does or nobody looked. */
 export function noSpraying({ roomC, humidity }: Climate): string | undefined {
   if (roomC !== undefined && roomC < SPRAY.coldest)
-    return `${roomC} °C is too cold to spray: ${SPRAY.coldest} °C at least`;
+    return `${trim(roomC, 1)} °C is too cold to spray: ${SPRAY.coldest} °C at least`;
   if (roomC !== undefined && roomC > SPRAY.warmest)
-    return `${roomC} °C is too warm to spray: it dries before it lies, ${SPRAY.warmest} °C at most`;
+    return `${trim(roomC, 1)} °C is too warm to spray: it dries before it lies, ${SPRAY.warmest} °C at most`;
   if (humidity !== undefined && humidity > SPRAY.dampest)
     return `${humidity} % is too damp to spray: ${SPRAY.dampest} % at most`;
   return undefined;
@@ -60,7 +61,7 @@ export function badWeather(climate: Climate): string | undefined {
   if (not !== undefined) return not;
   const coldest = coldestPiece(climate);
   return coldest !== undefined && climate.roomC !== undefined && climate.roomC < coldest
-    ? `${climate.roomC} °C is less than ${ABOVE_DEW_K} K over the dew point: water settles on it`
+    ? `${trim(climate.roomC, 1)} °C is less than ${ABOVE_DEW_K} K over the dew point: water settles on it`
     : undefined;
 }
 

@@ -7,6 +7,7 @@ import {
   paintTimes,
   type PaintTimes,
 } from '../standards/coatings.ts';
+import { trim } from '../units/length.ts';
 import { mid, type Range } from '../units/range.ts';
 import { inRoom } from './climate.ts';
 import { layersOf, type Layer } from './paint.ts';
@@ -85,7 +86,7 @@ export function paintSteps(paint: PaintWork): Step[] {
   layers.forEach((layer, i) => coatsOf(paint, layer, layers[i - 1], put, stem));
   if (bakeC !== undefined)
     put('bake', {
-      title: `Bake the ${on} at ${bakeAt(paint, bakeC)} °C for an hour, then let it cool in the oven`,
+      title: `Bake the ${on} at ${trim(bakeAt(paint, bakeC), 0)} °C for an hour, then let it cool in the oven`,
       minutes: 10,
       leaveMinutes: BAKE_MIN + 30,
       uses: 'oven',

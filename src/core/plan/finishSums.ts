@@ -8,6 +8,7 @@ import type { Plan } from '../model/lookup/plan.ts';
 import type { BathWork, Finish, PaintWork } from '../model/types/finishTypes.ts';
 import { dewSource, materialFacts, paintSource, paintTimes } from '../standards/coatings.ts';
 import { commonPractice, type Source } from '../standards/source.ts';
+import { trim } from '../units/length.ts';
 import { range, subtract, type Range } from '../units/range.ts';
 
 /** What stands against finishing as it is planned: too cold, too hot, too strong, paints that lift each other. */
@@ -135,7 +136,7 @@ function bakeSums(work: PaintWork): Finding[] {
         plain('oven, °C', range(wanted), -1),
       ],
       margin: range(ceiling - wanted),
-      say: `${wanted} °C blisters it: 50 to ${ceiling} °C for an hour, after the solvent has gone.`,
+      say: `${trim(wanted, 1)} °C blisters it: 50 to ${ceiling} °C for an hour, after the solvent has gone.`,
     }),
   ];
 }

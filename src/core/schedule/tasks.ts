@@ -43,7 +43,7 @@ export function weekOf(shop: Shop, { now, ahead, frozenUntil }: Asked): Week {
   const tasks: Task[] = [];
   const jobs: Due[] = [];
   const held: { name: NonNullable<Task['place']>['name']; group: string }[] = [];
-  const damp = dampDays(workshop, ahead);
+  const damp = dampDays(workshop, ahead).map(({ from: at }) => [at - 1, at + DAY] as const);
   for (const job of shop.jobs) {
     if (job.handedOver) continue;
     const plan = planOf(shop, job);
@@ -131,12 +131,14 @@ function lastColour(shop: Shop): string | undefined {
 const midnightOf = (iso: string, ahead: number): number =>
   Math.floor((minuteOf(iso) + ahead) / DAY) * DAY - ahead;
 
-/** Days that bear no spraying where it is done, as spans of minutes. */
-function dampDays({ weather = [] }: Workshop, ahead: number): Span[] {
+/** Days that bear no spraying where it is done: the minute each begins at the bench, and why. */
+export function dampDays(
+  { weather = [] }: Workshop,
+  ahead: number,
+): { from: number; why: string }[] {
   return weather.flatMap(({ day, ...climate }) => {
-    if (badWeather(climate) === undefined) return [];
-    const from = midnightOf(day, ahead);
-    return [[from - 1, from + DAY] as const];
+    const why = badWeather(climate);
+    return why === undefined ? [] : [{ from: midnightOf(day, ahead), why }];
   });
 }
 

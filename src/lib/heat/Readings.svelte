@@ -9,6 +9,7 @@
     type Reading,
     type ReadingKind,
   } from '$core/model/types/readings.ts';
+  import { trim } from '$core/units/length.ts';
   import { comparedReadings, readingFault } from '$core/heat/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
@@ -36,7 +37,7 @@
   );
 
   const figure = ({ kind: of, value: read }: Reading) =>
-    say(`${read} ${readingKinds[of].unit}`.trim());
+    say(`${trim(read, 2)} ${readingKinds[of].unit}`.trim());
 
   function add(): void {
     const number =

@@ -15,6 +15,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import AddRun from './AddRun.svelte';
   import Readings from './Readings.svelte';
+  import { trim } from '$core/units/length.ts';
   import { say } from '$lib/shop/units.svelte.ts';
   import RunChart from './RunChart.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
@@ -77,7 +78,7 @@
       <b>{run.name}</b>
       {run.load}, panel {run.panel}{run.roomC === undefined
         ? ''
-        : say(`, room ${run.roomC} °C`)}{run.changed.length > 0
+        : say(`, room ${trim(run.roomC, 1)} °C`)}{run.changed.length > 0
         ? `, with ${run.changed.join(', ')}`
         : ', as found'}:
       {#if one}

@@ -1,11 +1,4 @@
-import {
-  celsiusOf,
-  degreesIn,
-  degreesOf,
-  degreesSign,
-  spoken,
-  toCelsius,
-} from '$core/units/degrees.ts';
+import { celsiusOf, degreesIn, degreesOf, degreesSign, spoken } from '$core/units/degrees.ts';
 import { trim } from '$core/units/length.ts';
 import { shopStore } from './shopStore.svelte.ts';
 
@@ -24,8 +17,6 @@ export const celsius = (figure: number): number => celsiusOf(figure, degrees());
 /** As it is typed again: no more digits than it needs. */
 export const degreesField = (celsius: number | undefined): string =>
   celsius === undefined ? '' : trim(shownDegrees(celsius), 1);
-/** Figures of whatever unit: only °C are others in a shop that reads °F. */
-export const inUnitOf = (unit: string, figure: number): number =>
-  unit === '°C' ? shownDegrees(figure) : figure;
+/** A typed figure of whatever unit: only °C are others in a shop that reads °F. */
 export const fromUnitOf = (unit: string, figure: number): number =>
-  unit === '°C' && degrees() === 'F' ? toCelsius(figure) : figure;
+  unit === '°C' ? celsius(figure) : figure;

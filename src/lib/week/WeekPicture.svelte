@@ -2,8 +2,7 @@
   import { partOfKind } from '$core/model/lookup/plan.ts';
   import { foundOf } from '$core/plan/planOf.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
-  import { badWeather } from '$core/finish/climate.ts';
-  import { minuteOf } from '$core/schedule/calendar.ts';
+  import { dampDays } from '$core/schedule/tasks.ts';
   import { hours, outlookWords } from '$core/schedule/words.ts';
   import type { WeekPlan } from '$core/schedule/plan.ts';
   import type { Task } from '$core/schedule/model.ts';
@@ -55,13 +54,9 @@
 
   /** Days that bear no spraying, with why. */
   const noPaint = $derived(
-    (plan.week.workshop.weather ?? []).flatMap(({ day, ...climate }) => {
-      const why = badWeather(climate);
-      const at = axisOf(minuteOf(day), ahead, width, DAYS).from;
-      return why === undefined || at < axis.from || at >= end
-        ? []
-        : [{ at, why: say(why.replace(/:.*/, '')) }];
-    }),
+    dampDays(plan.week.workshop, ahead)
+      .filter(({ from }) => from >= axis.from && from < end)
+      .map(({ from, why }) => ({ at: from, why: say(why.replace(/:.*/, '')) })),
   );
   /** When a place is taken; two at once lie side by side. */
   function takenOf(name: string) {

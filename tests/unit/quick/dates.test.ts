@@ -98,5 +98,8 @@ describe('quick/own steps', () => {
     });
     expect(stepOf('step sand 20 min', { clock: place.clock })).to.equal('nothing');
     expect(stepOf('step 20 min')).to.equal('nothing');
+    /* Converters are parts. */
+    expect(stepOf('step up 12 to 19 v')).to.not.equal('ownStep');
+    expect(say('step down converter').kind).to.not.equal('ownStep');
   });
 });

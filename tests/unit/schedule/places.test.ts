@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { freshFinish } from '../../../src/core/finish/fields.ts';
 import type { PaintWork } from '../../../src/core/model/types/finishTypes.ts';
 import type { Job, Shop } from '../../../src/core/model/types/types.ts';
@@ -12,19 +11,9 @@ import { placed } from '../../../src/core/schedule/place.ts';
 import { planWeek } from '../../../src/core/schedule/plan.ts';
 import { weekOf } from '../../../src/core/schedule/tasks.ts';
 import { tripBefore } from '../../../src/core/schedule/trip.ts';
+import { asked, only, shop, withJob } from '../../helpers/weeks.ts';
 
-const NOW = '2026-11-27T13:05:00.000Z';
-const asked = { now: NOW, ahead: 60 };
-const shop = demoShop(NOW);
-const jobOf = (id: string, of: Shop = shop) => of.jobs.find((job) => job.id === id) as Job;
-const withJob = (id: string, fields: Partial<Job>, of: Shop = shop): Shop => ({
-  ...of,
-  jobs: of.jobs.map((job) => (job.id === id ? { ...job, ...fields } : job)),
-});
-const only = (...ids: string[]): Shop => ({
-  ...shop,
-  jobs: shop.jobs.filter(({ id }) => ids.includes(id)),
-});
+const jobOf = (id: string) => shop.jobs.find((job) => job.id === id) as Job;
 const gapOf = (of: Shop) => gapNow(of, planWeek(of, asked, { orders: 60 }));
 
 describe('week, the minutes until something may be touched', () => {
@@ -40,8 +29,8 @@ describe('week, the minutes until something may be touched', () => {
 
   it('count the hands of a step that still runs', () => {
     const started = [{ stepId: 'finish:g:glue', at: '2026-11-27T13:00:00.000Z' }];
-    const of = { ...glued('superglue', { started, ticks: [] }), jobs: [] as Job[] };
-    of.jobs = glued('superglue', { started, ticks: [] }).jobs.filter(({ id }) => id === '14');
+    const all = glued('superglue', { started, ticks: [] });
+    const of = { ...all, jobs: all.jobs.filter(({ id }) => id === '14') };
     /* 12 minutes of gluing, 5 to hold. */
     expect(gapOf(of)?.until).to.equal(minuteOf('2026-11-27T13:17:00.000Z'));
   });

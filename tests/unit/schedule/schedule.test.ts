@@ -21,22 +21,10 @@ import { allOrders, schedule } from '../../../src/core/schedule/search.ts';
 import { plannedOf, weekOf } from '../../../src/core/schedule/tasks.ts';
 import { waysOut } from '../../../src/core/schedule/ways.ts';
 import { hours, outlookWords, wordsOf } from '../../../src/core/schedule/words.ts';
+import { asked, NOW, only, shop, withJob } from '../../helpers/weeks.ts';
 import { randomShop } from '../../reference/schedule/shops.ts';
 
-/* Friday, 14:05 at a bench an hour ahead of UTC. */
-const NOW = '2026-11-27T13:05:00.000Z';
-const asked = { now: NOW, ahead: 60 };
-const shop = demoShop(NOW);
 const day = (text: string) => minuteOf(`2026-${text}:00.000Z`);
-
-const withJob = (id: string, fields: Partial<Job>, of: Shop = shop): Shop => ({
-  ...of,
-  jobs: of.jobs.map((job) => (job.id === id ? { ...job, ...fields } : job)),
-});
-const only = (...ids: string[]): Shop => ({
-  ...shop,
-  jobs: shop.jobs.filter(({ id }) => ids.includes(id)),
-});
 
 describe('week, hours', () => {
   it('are those of the shop, by the bench’s clock, from now on, and none on days off', () => {

@@ -46,9 +46,9 @@ function aloneAtEnd(words: readonly string[]): { minutes?: number; rest: string[
   return said ? { minutes: found.minutes, rest } : { rest: [...words] };
 }
 
-/** `step sand the lid 20 min`, `step 20 min glue the foot, leave 2 h`. */
+/** A step-up or step-down converter is a part. `step sand the lid 20 min`, `step 20 min glue the foot, leave 2 h`. */
 export function asOwnStep(text: string, { plan }: Place): Understood | undefined {
-  const [, typed] = /^(?:own )?step:? (\S.*)$/i.exec(text) ?? [];
+  const [, typed] = /^(?:own )?step:? (?!up\b|down\b)(\S.*)$/i.exec(text) ?? [];
   if (typed === undefined) return undefined;
   const job = plan?.job;
   const none = (say: string): Understood => ({ kind: 'nothing', text, say, guesses: [EXAMPLE] });

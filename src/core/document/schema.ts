@@ -95,6 +95,8 @@ const service = () =>
     .max(500)
     .optional();
 
+const cents = () => number().integer().min(0).max(Number.MAX_SAFE_INTEGER);
+
 const part = shape({
   id: id(),
   was: formerTags(),
@@ -112,6 +114,8 @@ const part = shape({
     .optional(),
   origin: optionalWords(),
   price: money(),
+  priceTo: cents().optional(),
+  lot: optionalWords(),
   worth: money(),
   from: id().optional(),
   reserved: id().optional(),
@@ -122,7 +126,6 @@ const part = shape({
   note: optionalWords(),
 });
 
-const cents = () => number().integer().min(0).max(Number.MAX_SAFE_INTEGER);
 const amount = () => shape({ lo: cents().required(), hi: cents().required() }).optional();
 
 const offer = () =>

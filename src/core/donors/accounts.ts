@@ -58,7 +58,12 @@ export function jobAccount(shop: Shop, job: Job, plan: Plan): Account {
   const leaving = leavingFrom(shop, plan);
   const lines: Line[] = [
     ...(machine ? noted(machine, ofMachine) : []),
-    ...coming.flatMap((part) => noted(part, book.byPart.get(part.id) ?? [], part.id)),
+    ...coming.flatMap((part) =>
+      indexOf(shop).homeOf.get(part.id)?.state === 'offered'
+        ? []
+        : noted(part, book.byPart.get(part.id) ?? [], part.id),
+    ),
+    ...offeredFor(shop, job, coming),
     ...job.wants.flatMap((want): Line[] =>
       own.some(
         (entry) => entry.kind === 'cost' && entry.partId === undefined && entry.what === want.what,
@@ -80,6 +85,27 @@ export function jobAccount(shop: Shop, job: Job, plan: Plan): Account {
     leftoversOf(shop, leaving, book),
     shop.settings,
   );
+}
+
+/** Offered machines parts come out of: each is paid once, by the first open job that wants anything of it. */
+function offeredFor(shop: Shop, job: Job, coming: readonly Part[]): Line[] {
+  const { homeOf } = indexOf(shop);
+  const wanted = wantedBy(shop);
+  const offered = new Set(
+    coming.flatMap(({ id }) => {
+      const home = homeOf.get(id);
+      return home?.state === 'offered' ? [home] : [];
+    }),
+  );
+  return [...offered].flatMap((machine): Line[] => {
+    const jobs = new Set(machine.seats.flatMap(({ partId }) => wanted.get(partId) ?? []));
+    const first = shop.jobs.find(({ id }) => jobs.has(id))?.id ?? job.id;
+    if (first !== job.id) return [];
+    const { offer, price } = machine;
+    const money =
+      offer?.asked === undefined ? price : { minor: offer.asked, currency: offer.currency };
+    return [{ kind: 'cost', what: machine.name, money }];
+  });
 }
 
 /** Parts the plan brings, before and after hand-over. */

@@ -8,6 +8,7 @@ import {
   partOfKind,
   textAt,
   type Plan,
+  comesAny,
 } from '../model/lookup/plan.ts';
 import type { Kind } from '../model/types/types.ts';
 import { commonPractice } from '../standards/source.ts';
@@ -79,10 +80,7 @@ export function exhaust(plan: Plan): Finding[] {
 
 /** As found, a machine breathed; asked again when something that moves air or needs it changes. */
 function airChanges(plan: Plan): boolean {
-  const comes = plan.seats.some(
-    (placed) => placed.state === 'comes' && moves.includes(placed.kind),
-  );
-  return comes || isApplied(plan, turnSupply());
+  return comesAny(plan, moves) || isApplied(plan, turnSupply());
 }
 
 /** A vent in the floor draws only when feet lift the case. */

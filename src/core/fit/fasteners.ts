@@ -7,6 +7,7 @@ import {
   partOfKind,
   textAt,
   type Plan,
+  comesAny,
 } from '../model/lookup/plan.ts';
 import { threads, type Thread } from '../standards/threads.ts';
 import { range, type Range } from '../units/range.ts';
@@ -124,7 +125,7 @@ export interface FastenerLine {
 
 export function fastenersFor(plan: Plan): FastenerLine[] {
   const lines: { what: string; why: string; need: number }[] = [];
-  const moved = plan.seats.some((placed) => placed.kind === 'case' && placed.state === 'comes');
+  const moved = comesAny(plan, ['case']);
   const comes = (kind: Parameters<typeof partsOfKind>[1]) =>
     partsOfKind(plan, kind).filter((placed) => moved || placed.state === 'comes');
   const add = (what: string, why: string, need: number) =>

@@ -2,12 +2,13 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { listOfJob } from '../model/lookup/reads.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 
 /** What the job asked for, counted against the plan: screens, drives, memory. */
 export function linkRequirements(plan: Plan): Finding[] {
-  return (plan.job?.requirements ?? []).map((ask) => {
+  return listOfJob(plan, 'requirements').map((ask) => {
     const terms = [
       ...{ screens, drives, memoryGb }[ask.what](plan),
       plain('the job asks for', range(ask.count), -1),

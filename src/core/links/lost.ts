@@ -3,7 +3,7 @@ import type { Finding, Term } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { listOf, numberOf } from '../model/lookup/lookup.ts';
 import { partsOfKind, partOfKind, type Plan } from '../model/lookup/plan.ts';
-import { behind } from '../model/lookup/reads.ts';
+import { behind, goesOfKind } from '../model/lookup/reads.ts';
 import type { Part, Shop } from '../model/types/types.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
@@ -23,7 +23,7 @@ const offers: readonly { key: NumberKey; label: string; used?: (plan: Plan) => n
 /** What is lost by another board: ports, slots, headers and phases, each with what it had and has. */
 export function lost(plan: Plan): Finding[] {
   const board = partOfKind(plan, 'board');
-  const was = plan.goes.find((gone) => gone.kind === 'board')?.part;
+  const was = goesOfKind(plan, 'board')[0]?.part;
   if (!board || !was || board.state === 'stays') return [];
   const counted = [
     ...offers.flatMap(({ key, label, used }) => {

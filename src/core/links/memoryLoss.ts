@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { numberOf } from '../model/lookup/lookup.ts';
 import { numberAt, partOfKind, partsOfKind, type Plan } from '../model/lookup/plan.ts';
-import { behind } from '../model/lookup/reads.ts';
+import { behind, goesOfKind } from '../model/lookup/reads.ts';
 import type { Part } from '../model/types/types.ts';
 import { commonPractice } from '../standards/source.ts';
 import { populate, type Module } from './channels.ts';
@@ -13,7 +13,7 @@ import { populate, type Module } from './channels.ts';
  */
 export function memoryLoss(plan: Plan): Finding[] {
   const board = partOfKind(plan, 'board');
-  const gone = plan.goes.filter(({ kind }) => kind === 'memory').map(({ part }) => part);
+  const gone = goesOfKind(plan, 'memory').map(({ part }) => part);
   if (!board || board.state !== 'stays' || gone.length === 0) return [];
   const now = partsOfKind(plan, 'memory').map(({ part }) => part);
   const stayed = partsOfKind(plan, 'memory').flatMap(({ part, state }) =>

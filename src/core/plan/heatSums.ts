@@ -1,3 +1,4 @@
+import { goesOfKind } from '../model/lookup/reads.ts';
 import { hotSockets } from '../standards/sockets.ts';
 import type { NumberKey, TextKey } from '../model/properties/index.ts';
 import type { Finding } from '../findings/finding.ts';
@@ -15,6 +16,7 @@ import {
   type Placed,
   type Plan,
   sortOf,
+  comesAny,
 } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/types.ts';
@@ -143,8 +145,8 @@ const warms: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler', 'proc
 /** As found, a machine stayed cool enough; asked again when something that warms or cools it changes. */
 function changes(plan: Plan, kinds: readonly Kind[]): boolean {
   return (
-    plan.seats.some((placed) => placed.state === 'comes' && kinds.includes(placed.kind)) ||
-    plan.goes.some((gone) => kinds.includes(gone.kind)) ||
+    comesAny(plan, kinds) ||
+    kinds.some((kind) => goesOfKind(plan, kind).length > 0) ||
     isApplied(plan, turnSupply())
   );
 }

@@ -1,3 +1,4 @@
+import { isPriced, toPay } from '../donors/spend.ts';
 import { countOf } from '../model/types/types.ts';
 import type { Finding, Mark } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
@@ -61,7 +62,8 @@ export function promisedElsewhere(plan: Plan): Finding[] {
       ...twice(plan, placed),
       ...home(plan, placed),
       ...reserved(plan, placed),
-      ...loan(placed),
+      ...loan(plan, placed),
+      ...unpriced(plan, placed),
     ]);
 }
 
@@ -149,21 +151,42 @@ function reserved({ job }: Plan, placed: Placed): Finding[] {
   ];
 }
 
-function loan(placed: Placed): Finding[] {
+/** Something to buy that nobody priced: no sum of money holds until it is asked. */
+function unpriced({ shop }: Plan, placed: Placed): Finding[] {
+  const price = toPay(shop, placed.part);
+  if (isPriced(price)) return [];
+  const { name } = placed.part;
+  return [
+    word(placed, {
+      id: 'unpriced',
+      mark: 'watch',
+      title: `${placed.part.id}, ${price}`,
+      where: 'to buy',
+      rest: price,
+      say:
+        price === 'no rate'
+          ? `${name} is priced in a currency without a rate: no sum counts it.`
+          : `${name} is to be bought, and nobody has said for how much.`,
+    }),
+  ];
+}
+
+function loan({ job }: Plan, placed: Placed): Finding[] {
   const { loan: lent } = placed.part;
   if (!lent) return [];
   const who = lent.who ? ` ${lent.way === 'lent' ? 'to' : 'from'} ${lent.who}` : '';
+  const backLate = job?.deadline !== undefined && (lent.until ?? '') > job.deadline.slice(0, 10);
   const day = lent.until ? ` until ${lent.until.slice(0, 10)}` : ', no day said';
   return [
     word(placed, {
       id: 'loan',
-      mark: lent.way === 'lent' ? 'watch' : 'mend',
+      mark: lent.way === 'lent' && !backLate ? 'watch' : 'mend',
       title: `${placed.part.id} is ${lent.way}`,
       where: `${lent.way}${who}`,
       rest: lent.until ? `until ${lent.until.slice(0, 10)}` : 'no day',
       say:
         lent.way === 'lent'
-          ? `It is out${who}${day}.`
+          ? `It is out${who}${day}${backLate ? ': later than the job is promised' : ''}.`
           : `It is owed back${who}${day}: it cannot leave with the machine.`,
     }),
   ];

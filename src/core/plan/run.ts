@@ -25,9 +25,13 @@ export function checksOf(shop: Shop, job: Job): Finding[] {
 export function runChecks(plan: Plan): Finding[] {
   return checks
     .flatMap((check, i) => orNamed(() => check(plan), i))
-    .map((finding) => withOrderedRemedies(plan, withPaint(plan, foundTogether(plan, finding))))
+    .map((finding) => judged(plan, finding))
     .sort(byMark);
 }
+
+/** A check's own finding as it stands in its plan: found together, with its paint and the remedies on the list. */
+export const judged = (plan: Plan, finding: Finding): Finding =>
+  withOrderedRemedies(plan, withPaint(plan, foundTogether(plan, finding)));
 
 /** Ids of sums that could not be worked out. */
 export const NOT_COMPUTED = 'not-computed:';

@@ -1,3 +1,4 @@
+import { billOf } from '../donors/spend.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain } from '../findings/terms.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
@@ -9,27 +10,21 @@ import { commonPractice } from '../standards/source.ts';
 import { exchanged } from '../units/money.ts';
 import { range } from '../units/range.ts';
 
-/** What has to be paid at one stage of a plan, in minor units; parts without a price are named. */
+/** What is still to be spent at one stage of a plan, in minor units at most; what has no price is named. */
 export interface StageCost {
   stage: number;
   minor: number;
   unpriced: string[];
 }
 
-/** Sized for the last stage, paid for as it goes: what each stage asks for. */
+/** Sized for the last stage, paid for as it goes: what each stage asks for. Things to get are got for the first. */
 export function stageCosts(shop: Shop, job: Job): StageCost[] {
-  const parts = indexOf(shop).parts;
   return stagesOf(job).map((stage) => {
-    const comes = job.changes
-      .filter((change) => stageOf(change) === stage)
-      .flatMap(({ partId }) => (partId === null ? [] : (parts.get(partId) ?? [])));
-    return {
-      stage,
-      minor: comes.reduce((sum, part) => sum + (priceOf(shop, part) ?? 0), 0),
-      unpriced: comes.flatMap((part) =>
-        part.place === 'buy' && priceOf(shop, part) === undefined ? [part.name] : [],
-      ),
-    };
+    const changes = job.changes.filter((change) => stageOf(change) === stage);
+    const { sum, unpriced, noRate } = billOf(shop, [
+      { ...job, changes, wants: stage === 1 ? job.wants : [] },
+    ]);
+    return { stage, minor: sum.hi, unpriced: [...unpriced, ...noRate] };
   });
 }
 

@@ -1,3 +1,4 @@
+import { partAt } from '../model/lookup/plan.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { SeatId } from '../model/types/types.ts';
@@ -22,5 +23,5 @@ export const hangOn = remedy({
 
 /** A lead by the words of the supply's, or the hub or splitter that sits in a seat. */
 const leadName = (plan: Plan, lead: string): string =>
-  plan.seats.find((placed) => placed.seat === lead)?.part.name ??
+  partAt(plan, lead)?.part.name ??
   (lead === 'main' ? 'main lead' : lead.replace(/(\d+)$/, ' $1').replace(/ {2,}/, ' '));

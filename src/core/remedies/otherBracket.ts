@@ -1,3 +1,4 @@
+import { partAt } from '../model/lookup/plan.ts';
 import type { SeatId } from '../model/types/types.ts';
 import { remedy } from './kind.ts';
 
@@ -15,7 +16,7 @@ export const otherBracket = remedy({
   title: () => 'Fit the other bracket',
   minutes: 10,
   get: ({ seat }, plan) => {
-    const card = plan.seats.find((placed) => placed.seat === seat);
+    const card = partAt(plan, seat);
     return { what: `bracket for ${card?.part.name ?? 'the card'}`, count: 1 };
   },
   undoable: true,

@@ -1,4 +1,5 @@
 import { byMark, worst, type Finding, type Mark } from '../findings/finding.ts';
+import { askedFor, byPrice, toPay, type Priced } from '../donors/index.ts';
 import { indexOf, standingOf } from '../model/lookup/lookup.ts';
 import { freeSeat, kindOfSeat } from '../model/types/seats.ts';
 import { withChange } from '../model/types/stages.ts';
@@ -21,6 +22,8 @@ export interface Candidate {
   settles: Finding[];
   /** The machine it would leave. */
   from: string | undefined;
+  /** What is still to be spent for it: an offered machine costs all that is asked for it. */
+  pays: Priced;
 }
 
 /** Parts of shelf, donors and lists for a seat, best first: worst mark, what it brings, then its price. */
@@ -45,6 +48,7 @@ export function judging(
   const twins = new Map<string, Finding[]>();
   return (part) => {
     const key = twinKey(part);
+    const home = index.homeOf.get(part.id);
     const plan = planWith(part);
     const known = twins.get(key);
     const found = known
@@ -68,7 +72,8 @@ export function judging(
         const now = marks.get(id);
         return now === undefined || now === 'clear' || now === 'watch';
       }),
-      from: index.homeOf.get(part.id)?.id,
+      from: home?.id,
+      pays: home?.state === 'offered' ? askedFor(shop, home) : toPay(shop, part),
     };
   };
 }
@@ -77,15 +82,12 @@ export const byWorth = (a: Candidate, b: Candidate): number =>
   byMark({ mark: b.mark }, { mark: a.mark }) ||
   a.against.length - b.against.length ||
   b.settles.length - a.settles.length ||
-  costOf(a.part) - costOf(b.part) ||
+  byPrice(a.pays, b.pays) ||
   a.part.id.localeCompare(b.part.id);
 
 /** Alike in everything checks look at: model, name, facts and what it costs. */
 const twinKey = ({ kind, name, modelId, facts, place, price, worth }: Part): string =>
   JSON.stringify([kind, name, modelId, facts, place === 'buy', price, worth]);
-
-/** Only what is still to be bought costs anything; without a price it stands behind those with one. */
-const costOf = ({ place, price }: Part): number => (place === 'buy' ? (price?.minor ?? 1e9) : 0);
 
 /**
  * What could go into a seat: parts of its kind on the shelf, on price lists, in donors, in machines in use and
@@ -98,7 +100,8 @@ export function pool(shop: Shop, job: Job, seat: string): Part[] {
   const planned = new Set(seats.map((placed) => placed.part.id));
   const own = new Set(goes.map((placed) => placed.part.id));
   const like = sameSort(shop, seats.find((placed) => placed.seat === seat)?.part);
-  const open = (machine: Machine) => machine.state === 'donor' || machine.state === 'in use';
+  const open = ({ state }: Machine) =>
+    state === 'donor' || state === 'in use' || state === 'offered';
   return shop.parts.filter((part) => {
     if (part.kind !== kind || planned.has(part.id) || part.place === 'gone') return false;
     if (!like(part) || standingOf(shop, part).condition === 'dead') return false;

@@ -1,3 +1,4 @@
+import { isPriced, toPay, type Priced } from '../donors/index.ts';
 import { byMark, worst, type Finding, type Mark, type Remedy } from '../findings/finding.ts';
 import { indexOf, standingOf, textOf } from '../model/lookup/lookup.ts';
 import { kindOfSeat, seatName } from '../model/types/seats.ts';
@@ -5,6 +6,7 @@ import { withChange } from '../model/types/stages.ts';
 import type { Job, Part, Shop } from '../model/types/types.ts';
 import { planOf } from '../plan/planOf.ts';
 import { checksOf, runChecks } from '../plan/run.ts';
+import type { Money } from '../units/money.ts';
 
 const MINUTES_TO_SWAP = 15;
 
@@ -55,6 +57,10 @@ export function sameSort(shop: Shop, now: Part | undefined): (part: Part) => boo
   return (part) => sort === undefined || textOf(shop, part, 'sort')?.text === sort;
 }
 
+/** A price as a remedy names it: at the most; undefined where nobody priced it. */
+const ownMoney = ({ settings }: Shop, price: Priced): Money | undefined =>
+  isPriced(price) ? { minor: price.hi, currency: settings.currency } : undefined;
+
 function swap(
   shop: Shop,
   job: Job,
@@ -81,7 +87,7 @@ function swap(
       margin: same?.margin,
       mark: worst([...(same ? [same] : []), ...fresh]),
       minutes: MINUTES_TO_SWAP + (home ? 10 : 0),
-      money: part.place === 'buy' ? part.price : { minor: 0, currency: shop.settings.currency },
+      money: ownMoney(shop, toPay(shop, part)),
       undoable: true,
       givesUp: lost.length > 0 ? lost.map((each) => each.title).join(', ') : undefined,
     },

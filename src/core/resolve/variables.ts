@@ -1,3 +1,4 @@
+import { isPriced, toPay } from '../donors/index.ts';
 import type { TextKey } from '../model/properties/index.ts';
 import type { Remedy } from '../findings/finding.ts';
 import { standingOf } from '../model/lookup/lookup.ts';
@@ -5,7 +6,7 @@ import { partsOfKind, numberAt, textAt, type Placed, type Plan } from '../model/
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Job, Part, SeatId, Shop } from '../model/types/types.ts';
-import { sumMoney, type Money } from '../units/money.ts';
+import type { Money } from '../units/money.ts';
 import {
   hasApplied,
   kindOf,
@@ -83,7 +84,7 @@ function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variabl
           label: `${part.name} (${part.id}) as ${seatName(placed.seat)}`,
           put: { seat: placed.seat, part },
           minutes: MINUTES_TO_SWAP + (donor ? MINUTES_TO_STRIP : 0),
-          ...(part.place === 'buy' ? priced(inOwn(shop, part.price)) : free),
+          ...toSpend(shop, part),
         };
       }),
     ],
@@ -92,13 +93,11 @@ function swapVariable(shop: Shop, job: Job, plan: Plan, placed: Placed): Variabl
 
 type Priced = Pick<Option, 'money' | 'unpriced'>;
 
-const free: Priced = { money: asPlanned.money, unpriced: 0 };
-
-/** A price in the shop's own currency; undefined where it has none, or no rate leads to it. */
-function inOwn(shop: Shop, price: Money | undefined): Money | undefined {
-  const { currency, rates } = shop.settings;
-  const { total, unpriced, foreign } = sumMoney([{ label: '', price }], currency, rates);
-  return unpriced.length + foreign.length > 0 ? undefined : total;
+/** What is still to be spent for a part, at the most. */
+function toSpend(shop: Shop, part: Part): Priced {
+  const price = toPay(shop, part);
+  const { currency } = shop.settings;
+  return priced(isPriced(price) ? { minor: price.hi, currency } : undefined);
 }
 
 /** A price, or one thing without. */

@@ -1,3 +1,4 @@
+import { listOfJob } from '../model/lookup/reads.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
 import { partsOfKind, numberAt, partOfKind, type Placed, type Plan } from '../model/lookup/plan.ts';
 import type { Reading } from '../model/types/types.ts';
@@ -122,7 +123,7 @@ export function correctionOf(plan: Plan, when: Reading['when']): Correction | un
 /** Of every load the latest reading at the wall, those of least watts first. */
 function latest(plan: Plan, when: Reading['when']): Reading[] {
   const byLoad = new Map<State, Reading>();
-  for (const reading of plan.job?.readings ?? [])
+  for (const reading of listOfJob(plan, 'readings'))
     if (reading.kind === 'wallW' && reading.when === when && reading.value > 0)
       byLoad.set(stateFor[reading.load], reading);
   return [...byLoad.values()].sort((a, b) => a.value - b.value);

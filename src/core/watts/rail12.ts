@@ -1,7 +1,7 @@
 import type { Finding, Term } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
-import { listAt, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
+import { listAt, numberAt, partOfKind, type Plan, partAt } from '../model/lookup/plan.ts';
 import { commonPractice } from '../standards/source.ts';
 import { kindOfSeat } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/names.ts';
@@ -33,7 +33,7 @@ export function rail12(plan: Plan): Finding[] {
     const amps = scale(total(own.map((draw) => wattsOf(plan, draw))), 1 / 12);
     const seats = [...new Set(own.map((draw) => draw.seat))];
     const placed =
-      seats.length === 1 ? plan.seats.find(({ seat }) => seat === seats[0]) : undefined;
+      seats.length === 1 ? partAt(plan, seats[0]) : undefined;
     const watts = placed && kind !== 'fan' ? numberAt(plan, placed, 'watts') : undefined;
     const name = `${named[kind]}${seats.length > 1 ? `, ${seats.length}` : ''}`;
     return placed && watts
@@ -66,7 +66,7 @@ export function rail12(plan: Plan): Finding[] {
 
 /** Watts of a load at full load: of a card whose plugs nobody said, all of its own, by slot or plug. */
 function wattsOf(plan: Plan, draw: Draw): Range {
-  const card = plan.seats.find(({ seat, kind }) => seat === draw.seat && kind === 'card');
+  const card = kindOfSeat(draw.seat) === 'card' ? partAt(plan, draw.seat) : undefined;
   const whole = card && numberAt(plan, card, 'watts');
   const open = card && !listAt(plan, card, 'plugs') && !isFedApart(plan, card.seat);
   return open && whole ? range(whole.lo, whole.hi) : draw.watts.full;

@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { partsOfKind, numberAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
-import { settingsOf } from '../model/lookup/reads.ts';
+import { settingsOf, listOfJob } from '../model/lookup/reads.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range, scale, type Range, mid } from '../units/range.ts';
 import { efficiencyOf, treeOf } from './tree/index.ts';
@@ -22,7 +22,7 @@ const METER = 0.03;
 export function measuredW(plan: Plan): Range | undefined {
   const supply = partOfKind(plan, 'supply');
   const label = supply && numberAt(plan, supply, 'watts');
-  const reading = (plan.job?.readings ?? [])
+  const reading = listOfJob(plan, 'readings')
     .filter(({ kind, load }) => kind === 'wallW' && load !== 'idle' && load !== 'real use')
     .at(-1);
   /* A meter that shows nothing, or less, was not in the lead. */
@@ -41,7 +41,9 @@ export function schoolsOf(plan: Plan): School[] {
     (placed) => numberAt(plan, placed, 'makerTotal') ?? [],
   );
   const measured = measuredW(plan);
-  const latest = plan.job?.readings.filter((each) => each.kind === 'wallW').at(-1);
+  const latest = listOfJob(plan, 'readings')
+    .filter((each) => each.kind === 'wallW')
+    .at(-1);
   const asMeasured = measured !== undefined && latest?.when === 'after';
   return [
     ...(tree

@@ -137,17 +137,19 @@ describe('plan/candidatesFor', () => {
   const shop = demoShop('2026-11-25T09:00:00.000Z');
   const job = shop.jobs.find((each) => each.id === '14')!;
   const list = candidatesFor(shop, job, 'card1');
-  it('offers free cards of shelf and donors, none of a machine in use, best first', () => {
+  it('offers free cards of shelf, donors and offers, none of a machine at work, best first', () => {
     expect(list.length).to.be.above(3);
     const rank = { stop: 0, mend: 1, watch: 2, clear: 3 };
     for (let i = 1; i < list.length; i += 1)
       expect(rank[list[i]!.mark]).to.be.at.most(rank[list[i - 1]!.mark]);
     const inUse = new Set(
       shop.machines
-        .filter((each) => each.state !== 'donor')
+        .filter(({ state }) => state !== 'donor' && state !== 'offered')
         .flatMap((each) => each.seats.map((seat) => seat.partId)),
     );
     for (const each of list) expect(inUse.has(each.part.id)).to.equal(false);
+    /* A machine that is offered is bought whole: its card costs all that is asked for it. */
+    expect(list.find(({ from }) => from === 'M7')?.pays).to.deep.equal({ lo: 26000, hi: 26000 });
   });
   it('what speaks against one is what the whole plan says of it', () => {
     for (const each of list.slice(0, 4)) {

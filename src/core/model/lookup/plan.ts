@@ -12,7 +12,8 @@ import { smallSorts, type SmallSort } from '../properties/smallSorts.ts';
 import { appliedFor, behind, seatsFor } from './reads.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 import type { Placed, Plan } from '../types/plan.ts';
-import type { Kind } from '../types/types.ts';
+import { kindOfSeat } from '../types/seats.ts';
+import type { Kind, SeatId } from '../types/types.ts';
 
 export type { Placed, Plan } from '../types/plan.ts';
 
@@ -46,6 +47,16 @@ function byKindOf(seats: readonly Placed[]): Map<Kind, readonly Placed[]> {
   }
   return byKind;
 }
+
+/** What sits in a seat. */
+export const partAt = (plan: Plan, seat: SeatId | undefined): Placed | undefined => {
+  const kind = seat === undefined ? undefined : kindOfSeat(seat);
+  return kind && partsOfKind(plan, kind).find((placed) => placed.seat === seat);
+};
+
+/** Whether a part of one of these kinds comes. */
+export const comesAny = (plan: Plan, kinds: readonly Kind[]): boolean =>
+  kinds.some((kind) => partsOfKind(plan, kind).some(({ state }) => state === 'comes'));
 
 export const partOfKind = (plan: Plan, kind: Kind): Placed | undefined =>
   partsOfKind(plan, kind)[0];

@@ -1,5 +1,5 @@
 import { indexOf } from './lookup.ts';
-import type { Kind, Part, Shop } from '../types/types.ts';
+import type { Job, Kind, Part, Shop } from '../types/types.ts';
 import type { Placed, Plan } from '../types/plan.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 
@@ -7,10 +7,22 @@ import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.
  * Work on a plan is kept by what it read of it: a check that never looked at the memory need not run again
  * for another module. Plans are values, so the same readings give the same answer, by the same way.
  */
-type Whole = 'seats' | 'goes' | 'job' | 'machine' | 'applied' | 'shop' | 'settings' | 'plugs';
+type Whole =
+  | 'seats'
+  | 'goes'
+  | 'job'
+  | 'requirements'
+  | 'readings'
+  | 'machine'
+  | 'applied'
+  | 'shop'
+  | 'settings'
+  | 'plugs';
 
 interface Reads {
   kinds: Set<Kind>;
+  /** Kinds of which it was asked what leaves. */
+  goes: Set<Kind>;
   whole: Set<Whole>;
   /** Remedies that were asked for, by name. */
   applied: Set<RemedyName>;
@@ -65,6 +77,20 @@ export const settingsOf = (plan: Plan): Shop['settings'] =>
 export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
   wholly(plan, 'plugs', ({ plugs }) => ({ plugs }));
 
+/** One list of the job, and nothing else of it; empty where there is no job. */
+export function listOfJob<K extends 'requirements' | 'readings'>(plan: Plan, name: K): Job[K] {
+  const log = logOf(plan);
+  log?.reads.whole.add(name);
+  return (log?.plan ?? plan).job?.[name] ?? ([] as unknown[] as Job[K]);
+}
+
+/** What of one kind leaves the machine. */
+export function goesOfKind(plan: Plan, kind: Kind): Plan['goes'] {
+  const log = logOf(plan);
+  log?.reads.goes.add(kind);
+  return (log?.plan ?? plan).goes.filter((each) => each.kind === kind);
+}
+
 /** A plan that writes down what is read of it; which remedies it applies is not, where they are its own. */
 function logging(plan: Plan, reads: Reads, ownApplied = false): Plan {
   const log = { plan, reads, ownApplied } as Log;
@@ -97,6 +123,23 @@ function logging(plan: Plan, reads: Reads, ownApplied = false): Plan {
   };
   log.self = logged;
   return logged;
+}
+
+/** What a piece of work read of a plan: kinds of seats, or wider things by name. */
+export interface Readings {
+  kinds: ReadonlySet<Kind>;
+  /** Kinds of which it was asked what leaves. */
+  goes: ReadonlySet<Kind>;
+  whole: ReadonlySet<string>;
+}
+
+/** Work over a plan, with what it read of it: any plan that is alike there gets the same answer. */
+export function withReadings<T>(
+  plan: Plan,
+  work: (plan: Plan) => T,
+): { value: T; readings: Readings } {
+  const reads: Reads = { kinds: new Set(), goes: new Set(), whole: new Set(), applied: new Set() };
+  return { value: work(logging(plan, reads)), readings: reads };
 }
 
 /** The plan with other remedies applied, without reading more of it than its readers do. */
@@ -150,7 +193,12 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
     const at = list.findIndex((each) => looksAlike(each, plan));
     let found = list[at];
     if (!found) {
-      const reads: Reads = { kinds: new Set(), whole: new Set(), applied: new Set() };
+      const reads: Reads = {
+        kinds: new Set(),
+        goes: new Set(),
+        whole: new Set(),
+        applied: new Set(),
+      };
       found = { plan, reads, value: work(logging(plan, reads)) };
       list.unshift(found);
       list.length = Math.min(list.length, MOST_KEPT);
@@ -163,6 +211,7 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
     }
     if (outer) {
       for (const kind of found.reads.kinds) outer.reads.kinds.add(kind);
+      for (const kind of found.reads.goes) outer.reads.goes.add(kind);
       for (const name of found.reads.whole)
         if (name !== 'applied' || !outer.ownApplied) outer.reads.whole.add(name);
       if (!outer.ownApplied) for (const name of found.reads.applied) outer.reads.applied.add(name);
@@ -173,7 +222,7 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
 
 function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
   if (plan === other) return true;
-  const { whole, kinds, applied } = reads;
+  const { whole, kinds, goes, applied } = reads;
   const [a, b] = [plan.shop, other.shop];
   if (a !== b) {
     if (whole.has('shop')) return false;
@@ -181,11 +230,14 @@ function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
     if (whole.has('plugs') && a.plugs !== b.plugs) return false;
   }
   if (whole.has('job') && plan.job !== other.job) return false;
+  for (const list of ['requirements', 'readings'] as const)
+    if (whole.has(list) && plan.job?.[list] !== other.job?.[list]) return false;
   if (whole.has('machine') && plan.machine !== other.machine) return false;
   if (whole.has('applied') && !sameApplied(plan.applied, other.applied)) return false;
   else if (applied.size > 0 && !sameApplied(plan.applied, other.applied, applied)) return false;
   const sameModel = modelsOf(a, b);
   if (whole.has('goes') && !sameSeats(plan.goes, other.goes, sameModel)) return false;
+  if (goes.size > 0 && !sameSeats(plan.goes, other.goes, sameModel, goes)) return false;
   if (whole.has('seats')) return sameSeats(plan.seats, other.seats, sameModel);
   return kinds.size === 0 || sameSeats(plan.seats, other.seats, sameModel, kinds);
 }

@@ -44,6 +44,10 @@ export interface Part {
   condition?: Condition | undefined;
   origin?: string | undefined;
   price?: Money | undefined;
+  /** The most it may cost, minor units of its price's currency, where the price is a range. */
+  priceTo?: number | undefined;
+  /** Sold only together with every other part to buy of this lot; each bears its share of the price. */
+  lot?: string | undefined;
   /** What it would fetch by itself; undefined where nobody guessed. */
   worth?: Money | undefined;
   /** The machine it was taken out of. */

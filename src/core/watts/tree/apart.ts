@@ -6,6 +6,7 @@ import {
   textAt,
   type Placed,
   type Plan,
+  partAt,
 } from '../../model/lookup/plan.ts';
 import { converters } from '../../model/properties/smallSorts.ts';
 import { cardsOwnSupply } from './second.ts';
@@ -23,7 +24,7 @@ export function tapsOf(plan: Plan): { placed: Placed; seat: string }[] {
   return partsOfKind(plan, 'small').flatMap((placed) => {
     if (!isSort(plan, placed, converters)) return [];
     const seat = textAt(plan, placed, 'carries')?.text;
-    const fed = plan.seats.find((each) => each.seat === seat);
+    const fed = partAt(plan, seat);
     return fed && (fed.kind === 'card' || fed.kind === 'drive') ? [{ placed, seat: fed.seat }] : [];
   });
 }

@@ -10,6 +10,7 @@ import {
   isSort,
   fedByOneVoltage,
   appliedOf,
+  partAt,
 } from '../../model/lookup/plan.ts';
 import { plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
@@ -343,7 +344,7 @@ export function feedTree(
 /** What hangs on each tapped converter. */
 export const tappedDraws = (plan: Plan, feed: Feed): Draw[][] =>
   feed.taps.map((tap) => {
-    const placed = plan.seats.find((each) => each.seat === tap.seat);
+    const placed = partAt(plan, tap.seat);
     return placed ? apartDraws(plan, placed) : [];
   });
 

@@ -8,5 +8,5 @@ export default defineConfig({
     target: 'node20',
     rollupOptions: { output: { format: 'es', entryFileNames: 'worker.js' } },
   },
-  ssr: { noExternal: true, external: ['piscina'] },
+  ssr: { noExternal: true, external: ['piscina', 'highs'] },
 });

@@ -19,7 +19,7 @@ function step(name, work) {
   }
 }
 
-/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes, a constraint solver. */
+/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes, a constraint solver, a linear one. */
 function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
@@ -32,6 +32,7 @@ function debian() {
     ['/usr/bin/zbarimg', 'zbar-tools'],
     ['/usr/bin/ledger', 'ledger'],
     ['/usr/bin/minizinc', 'minizinc'],
+    ['/usr/bin/glpsol', 'glpk-utils'],
     ['/usr/share/misc/pci.ids', 'pci.ids'],
     ['/var/lib/usbutils/usb.ids', 'usb.ids'],
   ].filter(([path]) => !existsSync(path));

@@ -7,6 +7,9 @@ export interface Answer {
 /** A task: the parsed body of a request and its query to an answer. Knows no server, keeps nothing. */
 export type Task = (value: unknown, query: Readonly<Record<string, string>>) => Answer;
 
+/** A task that has something to load first. */
+export type LateTask = (...asked: Parameters<Task>) => Promise<Answer>;
+
 export const ok = (value: unknown): Answer => ({ status: 200, body: JSON.stringify(value) });
 
 /** A refusal with the place of the fault. */

@@ -1,4 +1,5 @@
-import type { Task } from './answer.ts';
+import { donorsPlan } from './allocate.ts';
+import type { LateTask, Task } from './answer.ts';
 import { candidates, check, fitSearch } from './documents.ts';
 import {
   donorsWorth,
@@ -23,7 +24,8 @@ export const tasks = {
   'links/check': linksCheck,
   'donors/worth': donorsWorth,
   'donors/candidates': candidates,
+  'donors/plan': donorsPlan,
   'startup/next': startupNext,
-} satisfies Record<string, Task>;
+} satisfies Record<string, Task | LateTask>;
 
 export type TaskName = keyof typeof tasks;

@@ -17,8 +17,8 @@ export interface Answered {
   body: ArrayBuffer;
 }
 
-export default function answer(request: Request): Answered {
-  const { status, body } = answered(request);
+export default async function answer(request: Request): Promise<Answered> {
+  const { status, body } = await answered(request);
   const bytes = new TextEncoder().encode(body).buffer as ArrayBuffer;
   const value: Answered = { status, body: bytes };
   return move({
@@ -27,7 +27,7 @@ export default function answer(request: Request): Answered {
   } as never) as unknown as Answered;
 }
 
-export function answered({ task, body, query }: Request): Answer {
+export function answered({ task, body, query }: Request): Answer | Promise<Answer> {
   let value: unknown;
   try {
     value = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body));

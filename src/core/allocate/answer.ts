@@ -1,13 +1,14 @@
 import { indexOf } from '../model/lookup/lookup.ts';
-import { kindName, seatName } from '../model/types/seats.ts';
+import { isPriced } from '../donors/index.ts';
+import { kindName } from '../model/types/seats.ts';
 import { emptyJob } from '../model/types/empty.ts';
 import type { Shop } from '../model/types/types.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
 import { STAYS, type Put } from './judge.ts';
+import { isSeed, SEED } from './jobs.ts';
 import { dims, type Counts, type Dim } from './model.ts';
 import { proposalOf, summaryOf, takenUp, type Proposal, type Summary } from './proposal.ts';
 import {
-  finished,
   Search,
   type Found,
   type Limits,
@@ -80,10 +81,6 @@ export interface Asked {
 
 export class NothingToPlan extends Error {}
 
-/** All jobs that may be planned: open ones. */
-export const openJobs = (shop: Shop): string[] =>
-  shop.jobs.filter(({ handedOver }) => !handedOver).map(({ id }) => id);
-
 /** A shop ready to be searched. Throws NothingToPlan where there is no open job among those asked for. */
 export function searchOf(
   shop: Shop,
@@ -97,46 +94,73 @@ export function searchOf(
   return new Search(open, poolOf(open, wishes.leave), wishes, solve);
 }
 
-/** The best plan of the whole shop with its reasons. `limits` holds for all of it: what is left of the time goes to the reasons. */
+/** A plan of a shop as it was found, with what is needed to ask on. */
+export interface Planned {
+  search: Search;
+  asked: Asked;
+  first: Outcome;
+  best: Found;
+}
+
+/** The best plan, proven or as far as the time went. */
+export function* bestOf(
+  search: Search,
+  asked: Asked,
+  limits: Limits,
+): Generator<Progress, Planned> {
+  const first = yield* search.best(limits);
+  return { search, asked, first, best: first.found as Found };
+}
+
+/** All that is said of a shop: the best plan, others, and the reasons. `limits` holds for all of it. */
 export function* planShop(
   shop: Shop,
   asked: Asked,
   solve: Solver,
   limits: Limits,
 ): Generator<Progress, PlanAnswer> {
-  const search = searchOf(shop, asked.jobIds, asked.wishes, solve);
-  const ids = search.open.jobs.map(({ job }) => job.id);
-  const first = yield* search.best(limits);
-  const best = first.found as Found;
-  const plans = [best];
-  if (asked.others > 0 && first.proven) plans.push(...others(search, asked, best, limits));
-  const whole = asked.reasons && first.proven;
+  const planned = yield* bestOf(searchOf(shop, asked.jobIds, asked.wishes, solve), asked, limits);
+  const others = yield* othersOf(planned, limits);
+  const reasons = asked.reasons ? yield* reasonsOf(planned, shop, solve, limits) : NO_REASONS;
+  return answerOf(planned, others, reasons);
+}
+
+/** What was found, in the words of the shop. */
+export function answerOf(
+  { search, asked, first, best }: Planned,
+  others: readonly Found[] = [],
+  reasons: Reasons = NO_REASONS,
+): PlanAnswer {
+  const plans = [best, ...others];
   return {
-    today: summaryOf(shop, ids),
+    today: summaryOf(
+      search.open.today,
+      search.open.jobs.map(({ job }) => job.id),
+    ),
     plans: plans.map((found) => proposalOf(search, found, asked.wishes.leave)),
     counts: plans.map(({ counts }) => counts),
     proven: first.proven,
     gap: first.gap,
-    whys: whole ? whysOf(search, asked.wishes, best, limits) : [],
-    gains: whole ? gainsOf(shop, search, asked, best, solve, limits) : [],
-    stuck: stuckOf(search, best, limits),
+    ...reasons,
     notes: notesOf(search),
     judged: search.judge.judged,
   };
 }
 
+export type Reasons = Pick<PlanAnswer, 'whys' | 'gains' | 'stuck'>;
+const NO_REASONS: Reasons = { whys: [], gains: [], stuck: [] };
+
 /** The next best plans, each without those before it and their twins. */
-function others(
-  search: Search,
-  { wishes, others: most }: Asked,
-  best: Found,
+export function* othersOf(
+  { search, asked, first, best }: Planned,
   limits: Limits,
-): Found[] {
+): Generator<Progress, Found[]> {
   const found: Found[] = [];
-  const again = search.again(wishes);
-  for (let last = best; found.length < most && limits.left() > 0;) {
+  if (!first.proven) return found;
+  const again = search.again(asked.wishes);
+  for (let last = best; found.length < asked.others && limits.left() > 0;) {
     again.model.forbid(last.picks);
-    const next = finished(again.best(limits, ANY));
+    const next = yield* again.best(limits, ANY);
     if (!next.found || !next.proven) break;
     found.push(next.found);
     last = next.found;
@@ -146,6 +170,20 @@ function others(
 
 /** A row that holds for every plan: the empty plan is no start where something is forbidden. */
 const ANY = [{ terms: new Map<string, number>(), most: 0 }];
+
+/** Why each part goes where it goes, what would better the plan, and what keeps jobs from running. */
+export function* reasonsOf(
+  planned: Planned,
+  shop: Shop,
+  solve: Solver,
+  limits: Limits,
+): Generator<Progress, Reasons> {
+  const stuck = yield* stuckOf(planned, limits);
+  if (!planned.first.proven) return { ...NO_REASONS, stuck };
+  const whys = yield* whysOf(planned, limits);
+  const gains = yield* gainsOf(planned, shop, solve, limits);
+  return { whys, gains, stuck };
+}
 
 /** Lines in which plans are told apart for people; ties are no difference. */
 const told: readonly Dim[] = dims.filter(
@@ -158,110 +196,108 @@ export function difference(order: readonly Dim[], a: Counts, b: Counts): Differe
   return dim && { dim, by: a[dim] - b[dim] };
 }
 
-function whysOf(search: Search, wishes: Wishes, best: Found, limits: Limits): Why[] {
+function* whysOf({ search, asked, best }: Planned, limits: Limits): Generator<Progress, Why[]> {
   const { open, pool } = search;
-  const proposal = proposalOf(search, best, wishes.leave);
-  const pieces = new Map(
-    proposal.jobs.flatMap(({ jobId, strands }) =>
-      strands.map((strand) => [`${jobId} ${strand.seat} ${strand.stage}`, strand.partId] as const),
-    ),
-  );
-  return open.slots.flatMap((slot): Why[] => {
-    const { job } = open.jobs[slot.job]!;
-    const i = open.jobs[slot.job]!.slots.indexOf(slot);
+  const { jobs } = proposalOf(search, best, asked.wishes.leave);
+  const whys: Why[] = [];
+  for (const slot of open.slots) {
+    const { job, slots } = open.jobs[slot.job]!;
+    const i = slots.indexOf(slot);
     const pick = best.picks[slot.job]?.[i];
-    const partId = pieces.get(`${job.id} ${slot.seat} ${slot.stage}`);
-    if (pick === undefined || pick === STAYS || partId === undefined || limits.left() <= 0)
-      return [];
+    const partId = jobs[slot.job]?.strands[i]?.partId;
+    if (pick === undefined || pick === STAYS || partId === undefined) continue;
+    if (limits.left() <= 0) break;
     const without = search.model.without(slot.at, search.model.twinsOf(slot.at, pick));
-    const next = finished(search.again(wishes).best(limits, [without]));
-    if (!next.proven || !next.found) return [];
+    const next = yield* search.again(asked.wishes).best(limits, [without]);
+    if (!next.proven || !next.found) continue;
     const costs = difference(search.order, best.counts, next.found.counts);
     const there = next.found.picks[slot.job]?.[i];
-    const stock = pool.stock[pick]!;
+    const { price } = pool.stock[pick]!;
     const saves = costs?.dim === 'money' ? -costs.by / 2 : undefined;
-    const paid = typeof stock.price === 'object' ? stock.price.hi : 0;
-    return [
-      {
-        jobId: job.id,
-        seat: slot.seat,
-        stage: slot.stage,
-        partId,
-        insteadId:
-          there === undefined || there === STAYS ? undefined : pool.stock[there]!.parts[0]!.id,
-        costs,
-        upTo: saves !== undefined && paid > 0 ? paid + saves : undefined,
-      },
-    ];
-  });
+    const paid = isPriced(price) ? price.hi : 0;
+    whys.push({
+      jobId: job.id,
+      seat: slot.seat,
+      stage: slot.stage,
+      partId,
+      insteadId:
+        there === undefined || there === STAYS ? undefined : pool.stock[there]!.parts[0]!.id,
+      costs,
+      upTo: saves !== undefined && paid > 0 ? paid + saves : undefined,
+    });
+  }
+  return whys;
 }
 
 /** Things one more of which is looked at, and people asked for leave. */
 const MOST_GAINS = 8;
 
-function gainsOf(
+function* gainsOf(
+  { search, asked, best }: Planned,
   shop: Shop,
-  search: Search,
-  asked: Asked,
-  best: Found,
   solve: Solver,
   limits: Limits,
-): Gain[] {
+): Generator<Progress, Gain[]> {
   const { pool, order } = search;
-  const used = new Map<Put, number>();
-  for (const own of best.picks)
-    for (const pick of own ?? []) if (pick !== STAYS) used.set(pick, (used.get(pick) ?? 0) + 1);
-  const scarce = [...used].filter(
-    ([pick, n]) => n >= pool.stock[pick]!.count && pool.stock[pick]!.frees === undefined,
-  );
-  const more = scarce.slice(0, MOST_GAINS).flatMap(([pick]): Gain[] => {
-    if (limits.left() <= 0) return [];
-    const next = finished(search.again(asked.wishes, new Map([[pick, 1]])).best(limits));
-    const gains = next.proven && next.found && difference(order, next.found.counts, best.counts);
-    const [part] = pool.stock[pick]!.parts;
-    return gains && part ? [{ what: { stock: part.id }, gains: turned(gains) }] : [];
-  });
-  const leave = pool.kept.slice(0, MOST_GAINS).flatMap(({ id, name, why }): Gain[] => {
-    if (limits.left() <= 0) return [];
+  const gains: Gain[] = [];
+  const keep = (what: Gain['what'], next: Outcome) => {
+    const better = next.proven && next.found && difference(order, next.found.counts, best.counts);
+    if (better) gains.push({ what, gains: { dim: better.dim, by: -better.by } });
+  };
+  for (const { id, name, why } of pool.kept.slice(0, MOST_GAINS)) {
+    if (limits.left() <= 0) break;
     const wishes = { ...asked.wishes, leave: [...asked.wishes.leave, id] };
-    const next = finished(searchOf(shop, asked.jobIds, wishes, solve).best(limits));
-    const gains = next.proven && next.found && difference(order, next.found.counts, best.counts);
-    return gains ? [{ what: { leave: id, name, why }, gains: turned(gains) }] : [];
-  });
-  return [...more, ...leave].sort(
+    keep({ leave: id, name, why }, yield* searchOf(shop, asked.jobIds, wishes, solve).best(limits));
+  }
+  for (const pick of scarceIn(search, best).slice(0, MOST_GAINS)) {
+    if (limits.left() <= 0) break;
+    const next = yield* search.again(asked.wishes, new Map([[pick, 1]])).best(limits);
+    keep({ stock: pool.stock[pick]!.parts[0]!.id }, next);
+  }
+  return gains.sort(
     (a, b) => order.indexOf(a.gains.dim) - order.indexOf(b.gains.dim) || b.gains.by - a.gains.by,
   );
 }
 
-const turned = ({ dim, by }: Difference): Difference => ({ dim, by: -by });
+/** Pieces of which none is left over. */
+function scarceIn({ pool }: Search, { picks }: Found): Put[] {
+  const used = new Map<Put, number>();
+  for (const own of picks)
+    for (const pick of own ?? []) if (pick !== STAYS) used.set(pick, (used.get(pick) ?? 0) + 1);
+  return [...used].flatMap(([pick, n]) => {
+    const { count, frees } = pool.stock[pick]!;
+    return n >= count && frees === undefined ? [pick] : [];
+  });
+}
+
+/** Milliseconds at most to find out whether a job could run at all. */
+const STUCK_MS = 5000;
 
 /** For every job that does not run: is it for want of parts others got, or whatever it got? */
-function stuckOf(search: Search, best: Found, limits: Limits): Stuck[] {
+function* stuckOf({ search, best }: Planned, limits: Limits): Generator<Progress, Stuck[]> {
   const { open, pool } = search;
-  return open.jobs.flatMap(({ job, slots }, j): Stuck[] => {
-    if (best.picks[j]) return [];
+  const stuck: Stuck[] = [];
+  for (const [j, { job, slots }] of open.jobs.entries()) {
+    if (best.picks[j]) continue;
     const empty = slots.filter(
       (slot) => slot.vital && !slot.found && (pool.options[slot.at] ?? []).length === 0,
     );
-    if (empty.length > 0)
-      return [
-        {
-          jobId: job.id,
-          reasons: empty.map(
-            ({ kind }) => `There is no ${kindName(kind)} nobody else has a say in.`,
-          ),
-          instead: false,
-        },
-      ];
-    const could = finished(
-      search
-        .again(usualWishes)
-        .best({ left: () => Math.min(limits.left(), 5000) }, [search.model.mustRun(j)]),
-    );
-    if (could.found)
-      return [{ jobId: job.id, reasons: insteadOf(search, best, could.found), instead: true }];
-    return [{ jobId: job.id, reasons: reasonsOf(search, j), instead: false }];
-  });
+    if (empty.length > 0) {
+      const reasons = empty.map(
+        ({ kind }) => `There is no ${kindName(kind)} nobody else has a say in.`,
+      );
+      stuck.push({ jobId: job.id, reasons, instead: false });
+      continue;
+    }
+    const short: Limits = { left: () => Math.min(limits.left(), STUCK_MS) };
+    const could = yield* search.again(usualWishes).best(short, [search.model.mustRun(j)]);
+    stuck.push({
+      jobId: job.id,
+      reasons: could.found ? insteadOf(search, best, could.found) : fewestReasons(search, j),
+      instead: could.found !== undefined,
+    });
+  }
+  return stuck;
 }
 
 /** Jobs that run in the one plan and not in the other. */
@@ -272,12 +308,12 @@ function insteadOf({ open }: Search, best: Found, other: Found): string[] {
 }
 
 /** A smallest set of reasons that is enough: one after the other left out while the job still cannot run. */
-function reasonsOf(search: Search, j: number): string[] {
+function fewestReasons(search: Search, j: number): string[] {
   const own = search.learned.filter(({ job }) => job === j);
   const say = new Map(own.map(({ finding }) => [finding.id, `${finding.title}: ${finding.say}`]));
   let kept = [...say.keys()];
   const stuck = (ids: readonly string[]) =>
-    search.solve(search.model.lpAlone(j, new Set(ids)), 5).status === 'infeasible';
+    search.solve(search.model.lpAlone(j, new Set(ids)), STUCK_MS / 1000).status === 'infeasible';
   if (!stuck(kept)) return [...say.values()].slice(0, 3);
   for (const id of [...kept]) {
     const without = kept.filter((each) => each !== id);
@@ -298,33 +334,27 @@ function notesOf({ open, pool, unsure }: Search): string[] {
   ];
 }
 
-/** What a strand costs against the best plan when a part is put elsewhere. Undefined: no plan has it there. */
-export function costOfMove(
-  search: Search,
-  wishes: Wishes,
-  best: Found,
+/** The plan that has this part there (undefined: nothing new), and what it costs against the best; undefined: there is none. */
+export function* withMove(
+  { search, asked, best }: Planned,
   to: { jobId: string; seat: string; stage: number; partId: string | undefined },
   limits: Limits,
-): { costs: Difference | undefined; found: Found } | undefined {
+): Generator<
+  Progress,
+  { found: Found; costs: Difference | undefined; proven: boolean } | undefined
+> {
   const slot = search.open.slots.find(
-    (each) =>
-      search.open.jobs[each.job]?.job.id === to.jobId &&
-      each.seat === to.seat &&
-      each.stage === to.stage,
+    ({ job, seat, stage }) =>
+      search.open.jobs[job]?.job.id === to.jobId && seat === to.seat && stage === to.stage,
   );
-  if (!slot) return undefined;
   const pick =
     to.partId === undefined
       ? STAYS
       : search.pool.stock.find(({ parts }) => parts.some(({ id }) => id === to.partId))?.at;
-  if (pick === undefined) return undefined;
-  const next = finished(search.again(wishes).best(limits, [search.model.force(slot.at, [pick])]));
-  return (
-    next.found && {
-      costs: difference(search.order, best.counts, next.found.counts),
-      found: next.found,
-    }
-  );
+  if (!slot || pick === undefined) return undefined;
+  const forced = [search.model.force(slot.at, [pick])];
+  const { found, proven } = yield* search.again(asked.wishes).best(limits, forced);
+  return found && { found, costs: difference(search.order, best.counts, found.counts), proven };
 }
 
 /** What the rest makes: further machines out of donors and loose cases, with at most this much added, minor units. */
@@ -347,10 +377,6 @@ export function* furtherMachines(
   if (!found.found) return undefined;
   return { proposal: proposalOf(search, found.found, []), shop: rest, proven: found.proven };
 }
-
-const SEED = 'further ';
-const isSeed = (jobId: string): boolean => jobId.startsWith(SEED);
-export const seedOf = (jobId: string): string => jobId.slice(SEED.length);
 
 /** The shop with a job for every donor that still has its case and board, and for every loose case. */
 function withSeeds(shop: Shop): Shop {
@@ -393,7 +419,3 @@ function withSeeds(shop: Shop): Shop {
 }
 
 export { proposalOf, summaryOf, takenUp };
-
-/** `the PSU of job 14`. */
-export const seatOfJob = (jobId: string, seat: string): string =>
-  `${seatName(seat)} of job ${jobId}`;

@@ -1,9 +1,12 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
 import { clashesBetween } from '../fit/clashes.ts';
 import type { Plan } from '../model/lookup/plan.ts';
+import { CONDITION, listOf, numberOf, standingOf, textOf } from '../model/lookup/lookup.ts';
+import type { Keys } from '../model/lookup/noted.ts';
+import { property, type ListKey, type NumberKey, type TextKey } from '../model/properties/index.ts';
 import { withReadings, type Readings } from '../model/lookup/reads.ts';
 import { withChange } from '../model/types/stages.ts';
-import type { Job, Part, SeatId } from '../model/types/types.ts';
+import type { Job, Part, SeatId, Shop } from '../model/types/types.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { checks } from '../plan/checks.ts';
 import { planOf } from '../plan/planOf.ts';
@@ -12,7 +15,7 @@ import { isAgainst } from '../plan/runs.ts';
 import { remedyId, sameRemedy } from '../remedies/index.ts';
 import { pricedIn, isPriced } from '../donors/index.ts';
 import type { Opened } from './slots.ts';
-import { factsKey, type Pool } from './stock.ts';
+import type { Pool } from './stock.ts';
 import { goals, ordered, type Goal } from './wishes.ts';
 
 /** What is put into the slots of one job, slot by slot: a stock, or nothing new. */
@@ -93,7 +96,7 @@ const MOST_SETS = 40;
 /** Remedies that settle one sum only together. */
 const MOST_TOGETHER = 2;
 /** Plans looked at to widen a cut. */
-const MOST_TRIED = 600;
+const MOST_TRIED = 300;
 
 /** Judges plans of jobs, each once. */
 export class Judge {
@@ -101,7 +104,7 @@ export class Judge {
   #pool: Pool;
   #order: readonly Goal[];
   #known = new Map<string, Verdict>();
-  #kinds = new Map<number, Put[][]>();
+  #facts: (Map<string, string> | undefined)[] = [];
   /** Plans that went through all checks. */
   judged = 0;
 
@@ -338,9 +341,20 @@ export class Judge {
     const scope = this.#scope(j, told);
     const sets = this.#setsOf(j, picks, scope);
     const within = new Set(scope);
+    const seats = new Set(told.finding.seats);
+    const named = (slot: number) => Number(seats.has(this.#open.slots[slot]!.seat));
+    const size = (slot: number) => this.#options(slot).length;
+    const [first, ...others] = [...sets].sort(
+      (a, b) => named(b.slot) - named(a.slot) || size(b.slot) - size(a.slot),
+    );
+    let left = MOST_TRIED;
+    /* What the sum asked for in every plan tried: whatever is alike in that gets the same answer. */
+    const tries: { at: readonly Put[]; keys: Keys }[] = [{ at: picks, keys: told.readings.keys }];
     const fails = (at: readonly Put[]): boolean => {
+      left -= 1;
       const plan = this.#plan(j, at);
       const { value, readings } = withReadings(plan, told.unit.run);
+      tries.push({ at, keys: readings.keys });
       return value.some((raw) => {
         const finding = judged(plan, raw);
         return (
@@ -349,33 +363,36 @@ export class Judge {
         );
       });
     };
-    const seats = new Set(told.finding.seats);
-    const named = (slot: number) => Number(seats.has(this.#open.slots[slot]!.seat));
-    const size = (slot: number) => this.#kindsOf(slot).length;
-    const [first, ...others] = [...sets].sort(
-      (a, b) => named(b.slot) - named(a.slot) || size(b.slot) - size(a.slot),
-    );
-    let left = MOST_TRIED / Math.max(1, sets.length - 1);
-    const index = (slot: number) => slots.findIndex((each) => each.at === slot);
+    const alike = (slot: number, at: number, tried: Put, other: Put): boolean =>
+      tries.every((each) => each.at[at] !== tried || this.#alike(slot, tried, other, each.keys));
     const widened: { at: number; picks: Put[] }[] = [];
+    /* What the sum is about first, then what matters least to it. */
     for (const set of first ? [first, ...others.reverse()] : []) {
-      const at = index(set.slot);
+      const at = slots.findIndex((each) => each.at === set.slot);
       const base = this.#combined(picks, widened);
       const own: Put[] = [];
-      for (const alike of this.#kindsOf(set.slot)) {
-        const mine = alike.includes(set.picks[0] as Put);
-        if (!mine) {
-          left -= base.length;
-          if (left < 0) break;
-        }
-        const pick = alike[0] as Put;
-        if (mine || base.every((each) => fails(each.with(at, pick)))) {
-          own.push(pick);
-          for (const each of alike) if (!set.picks.includes(each)) set.picks.push(each);
-        }
+      const rest = new Set(this.#options(set.slot));
+      for (let pick: Put | undefined = set.picks[0]; pick !== undefined; [pick] = rest) {
+        const here = pick;
+        const mine = here === picks[at];
+        if (!mine && left < base.length) break;
+        const failing = mine || base.every((each) => fails(each.with(at, here)));
+        const same = [...rest].filter((each) => alike(set.slot, at, here, each));
+        for (const each of [here, ...same]) rest.delete(each);
+        if (!failing) continue;
+        own.push(here);
+        for (const each of same) if (!set.picks.includes(each)) set.picks.push(each);
       }
-      if (own.length > 1) widened.push({ at, picks: own });
-      if (left < 0) break;
+      widened.push({ at, picks: own });
+      if (left <= 0) break;
+    }
+    /* Later plans may have asked for more: who is alike no longer is left out again. */
+    for (const { at, picks: tried } of widened) {
+      const set = sets.find(({ slot }) => slot === slots[at]?.at);
+      if (set)
+        set.picks = set.picks.filter((pick) =>
+          tried.some((each) => each === pick || alike(set.slot, at, each, pick)),
+        );
     }
     return { job: j, sets, finding: told.finding };
   }
@@ -391,22 +408,45 @@ export class Judge {
     );
   }
 
-  /** What may go into a slot, alike in all checks look at taken together: one speaks for all. */
-  #kindsOf(slot: number): Put[][] {
-    let kinds = this.#kinds.get(slot);
-    if (!kinds) {
-      const byFacts = new Map<string, Put[]>();
-      for (const pick of this.#pool.options[slot] ?? []) {
-        const { frees, parts, home } = this.#pool.stock[pick]!;
-        const key = frees !== undefined || home?.loan ? `${pick}` : factsKey(parts[0] as Part);
-        const own = byFacts.get(key);
-        if (own) own.push(pick);
-        else byFacts.set(key, [pick]);
-      }
-      this.#kinds.set(slot, (kinds = [[STAYS], ...byFacts.values()]));
-    }
-    return kinds;
+  #options(slot: number): Put[] {
+    return [STAYS, ...(this.#pool.options[slot] ?? [])];
   }
+
+  /** Whether two picks of a slot are the same in all of these facts. */
+  #alike(slot: number, a: Put, b: Put, keys: Keys): boolean {
+    if (a === b) return true;
+    if (a === STAYS || b === STAYS) return false;
+    const { kind } = this.#open.slots[slot]!;
+    return [...(keys.get(kind) ?? [])].every((key) => this.#fact(a, key) === this.#fact(b, key));
+  }
+
+  /** A fact of a stock in whatever way it may be asked for. */
+  #fact(pick: Put, key: string): string {
+    const own = (this.#facts[pick] ??= new Map<string, string>());
+    let fact = own.get(key);
+    if (fact === undefined) {
+      const { shop } = this.#open;
+      const [part] = this.#pool.stock[pick]!.parts as [Part];
+      fact =
+        key === CONDITION
+          ? standingOf(shop, part).condition
+          : JSON.stringify(valueOf(shop, part, key));
+      own.set(key, fact);
+    }
+    return fact;
+  }
+}
+
+/** A fact as checks are given it; whose word it is makes no difference, whether it is a word at all does. */
+function valueOf(shop: Shop, part: Part, key: string) {
+  const measure = property(part.kind, key)?.measure ?? 'text';
+  const told =
+    measure === 'list'
+      ? listOf(shop, part, key as ListKey)
+      : measure === 'text'
+        ? textOf(shop, part, key as TextKey)
+        : numberOf(shop, part, key as NumberKey);
+  return told && { ...told, source: undefined, level: told.level === 'class' };
 }
 
 /** Whether a finding of some plan says the same as the one a cut is made of. */

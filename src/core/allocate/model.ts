@@ -2,7 +2,7 @@ import { isPriced } from '../donors/index.ts';
 import type { Machine } from '../model/types/types.ts';
 import { STAYS, type Cut, type Put, type Way } from './judge.ts';
 import { serves, type Opened } from './slots.ts';
-import { machinePrice, type Pool } from './stock.ts';
+import { isStripped, machinePrice, type Pool } from './stock.ts';
 import type { Goal, Wishes } from './wishes.ts';
 
 /**
@@ -94,9 +94,7 @@ export class Model {
     this.#wishes = wishes;
     for (const dim of dims) this.#costs.set(dim, new Map());
     this.#machines = [
-      ...new Set(
-        pool.stock.flatMap(({ home, frees }) => (home && frees === undefined ? [home] : [])),
-      ),
+      ...new Set(pool.stock.flatMap(({ home }) => (isStripped(home) ? [home] : []))),
     ];
     this.#lots = [...new Set(pool.stock.flatMap(({ lot }) => (lot === undefined ? [] : [lot])))];
     this.#jobs();
@@ -136,7 +134,11 @@ export class Model {
         const name = put(at, pick);
         names.push(name);
         if (!serves(this.open.shop, slot, stock.parts[0]!)) this.#cost('asks', name, 1);
-        this.#cost('minutes', name, MINUTES_TO_SWAP + (stock.home ? MINUTES_TO_STRIP : 0));
+        this.#cost(
+          'minutes',
+          name,
+          MINUTES_TO_SWAP + (isStripped(stock.home) ? MINUTES_TO_STRIP : 0),
+        );
         if (stock.lot === undefined) this.#price(stock.price, name);
         this.#cost('rest', name, stock.worth);
         if (now && !stock.parts.some(({ id }) => id === now.id)) this.#cost('moved', name, 1);

@@ -11,6 +11,7 @@ import { minutesOf, sameRemedy } from '../remedies/index.ts';
 import { freeParts } from '../resolve/leftovers.ts';
 import { STAYS, type Taken } from './judge.ts';
 import { MINUTES_TO_STRIP, MINUTES_TO_SWAP } from './model.ts';
+import { isStripped } from './stock.ts';
 import type { Found, Search } from './search.ts';
 
 /** A part for a seat of a job, as a plan of the whole shop proposes it. */
@@ -214,7 +215,7 @@ export function summaryOf(shop: Shop, jobIds: readonly string[]): Summary {
   const comes = jobs.flatMap((job) =>
     job.changes.flatMap(({ partId }) => (partId === null ? [] : (parts.get(partId) ?? []))),
   );
-  const homes = comes.flatMap(({ id }) => homeOf.get(id) ?? []);
+  const homes = comes.map(({ id }) => homeOf.get(id)).filter(isStripped);
   const applied = jobs.flatMap((job) => job.applied as readonly RemedyValue[]);
   const rest = freeParts(shop);
   return {

@@ -145,8 +145,7 @@ function keyOf(open: Opened, { part, home, frees, unless }: Free): string {
   ]);
 }
 
-/** Alike in what checks look at. */
-export const factsKey = ({ kind, name, modelId, facts, condition }: Part): string =>
+const factsKey = ({ kind, name, modelId, facts, condition }: Part): string =>
   JSON.stringify([kind, modelId ?? name, facts, condition]);
 const moneyKey = ({ place, price, priceTo, worth }: Part) => [
   place === 'buy',

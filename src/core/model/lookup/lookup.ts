@@ -1,6 +1,7 @@
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
 import { materialOf, smallSortOf } from '../properties/smallSorts.ts';
 import type { Item } from '../types/shapes.ts';
+import { note } from './noted.ts';
 import type { Range } from '../../units/range.ts';
 import type { Money } from '../../units/money.ts';
 import { classValue } from '../classes/classes.ts';
@@ -87,6 +88,7 @@ export function factOf(
   part: Part,
   key: string,
 ): { fact: Fact; level: 'own' | 'model' } | undefined {
+  note(part.kind, key);
   const own = get(part.facts, key);
   const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
   const shared = model ? get(model.facts, key) : undefined;
@@ -117,6 +119,7 @@ function kept<T extends ResolvedNumber | ResolvedText>(
   key: string,
   find: (shop: Shop, part: Part, key: string) => T | undefined,
 ): T | undefined {
+  note(part.kind, key);
   const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
   let own = found.get(part);
   if (!own || own.model !== model) found.set(part, (own = { model, values: new Map() }));
@@ -197,6 +200,9 @@ function classOf(shop: Shop, part: Part, key: string) {
   });
 }
 
+/** What is written down where somebody asks how a part stands. */
+export const CONDITION = ' condition';
+
 /**
  * Condition, origin and cost, inherited from the machine the part still sits in: a part without
  * a price of its own was paid with the whole machine.
@@ -212,6 +218,7 @@ export function standingOf(
   /** What was paid for the whole machine, where the part has no price of its own. */
   paidWith?: Money | undefined;
 } {
+  note(part.kind, CONDITION);
   const home = indexOf(shop).homeOf.get(part.id);
   const inherits = home && (part.condition === undefined || part.origin === undefined);
   return {

@@ -1,6 +1,7 @@
 import { indexOf } from './lookup.ts';
 import type { Job, Kind, Part, Shop } from '../types/types.ts';
 import type { Placed, Plan } from '../types/plan.ts';
+import { noteAll, noting, type Keys } from './noted.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 
 /**
@@ -131,6 +132,8 @@ export interface Readings {
   /** Kinds of which it was asked what leaves. */
   goes: ReadonlySet<Kind>;
   whole: ReadonlySet<string>;
+  /** Facts that were asked for. */
+  keys: Keys;
 }
 
 /** Work over a plan, with what it read of it: any plan that is alike there gets the same answer. */
@@ -139,7 +142,9 @@ export function withReadings<T>(
   work: (plan: Plan) => T,
 ): { value: T; readings: Readings } {
   const reads: Reads = { kinds: new Set(), goes: new Set(), whole: new Set(), applied: new Set() };
-  return { value: work(logging(plan, reads)), readings: reads };
+  const keys: Keys = new Map();
+  const value = noting(keys, () => work(logging(plan, reads)));
+  return { value, readings: { ...reads, keys } };
 }
 
 /** The plan with other remedies applied, without reading more of it than its readers do. */
@@ -168,6 +173,7 @@ export function carryMemo(from: Shop, to: Shop): void {
 interface Kept<T> {
   plan: Plan;
   reads: Reads;
+  keys: Keys;
   value: T;
 }
 
@@ -199,15 +205,19 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
         whole: new Set(),
         applied: new Set(),
       };
-      found = { plan, reads, value: work(logging(plan, reads)) };
+      const keys: Keys = new Map();
+      found = { plan, reads, keys, value: noting(keys, () => work(logging(plan, reads))) };
       list.unshift(found);
       list.length = Math.min(list.length, MOST_KEPT);
       byJob.delete(key);
       byJob.set(key, list);
       if (byJob.size > MOST_JOBS) byJob.delete(byJob.keys().next().value ?? '');
-    } else if (at > 0) {
-      list.splice(at, 1);
-      list.unshift(found);
+    } else {
+      noteAll(found.keys);
+      if (at > 0) {
+        list.splice(at, 1);
+        list.unshift(found);
+      }
     }
     if (outer) {
       for (const kind of found.reads.kinds) outer.reads.kinds.add(kind);

@@ -17,6 +17,8 @@ export interface Seat {
   /** Nothing may come only where something is there or need not be. */
   mayStay: boolean;
   now?: string | undefined;
+  /** What was found there: free for others once something else comes. */
+  found?: string | undefined;
 }
 
 /** Line by line, small is better: jobs not run, late, missed, unpriced, money, minutes, spoiled, worth used, donors opened, moved, untested. */
@@ -82,8 +84,12 @@ export function everyPlan(shop: Shop, seats: readonly Seat[]): Tally {
   const homes = new Map<string, Machine>();
   for (const machine of shop.machines)
     for (const { partId } of machine.seats) homes.set(partId, machine);
+  const founds = new Map(
+    seats.flatMap((each) => (each.found === undefined ? [] : [[each.found, each] as const])),
+  );
   const free = shop.parts.filter((part) => {
     const home = homes.get(part.id);
+    if (founds.has(part.id)) return true;
     if (part.condition === 'dead' || part.place === 'gone') return false;
     return !home || ((home.state === 'donor' || home.state === 'offered') && !home.keepWhole);
   });
@@ -94,7 +100,18 @@ export function everyPlan(shop: Shop, seats: readonly Seat[]): Tally {
     const combinations = own.reduce<(Part | undefined)[][]>(
       (all, { seat, mayStay }) =>
         all.flatMap((each) =>
-          [...(mayStay ? [undefined] : []), ...free.filter((part) => part.kind === kind(seat))]
+          [
+            ...(mayStay ? [undefined] : []),
+            ...free.filter(
+              (part) => part.kind === kind(seat) && founds.get(part.id)?.seat !== seat,
+            ),
+            ...free.filter(
+              (part) =>
+                part.kind === kind(seat) &&
+                founds.get(part.id)?.seat === seat &&
+                founds.get(part.id)?.job !== job,
+            ),
+          ]
             .filter((part) => part === undefined || !each.includes(part))
             .map((part) => [...each, part]),
         ),
@@ -112,6 +129,13 @@ export function everyPlan(shop: Shop, seats: readonly Seat[]): Tally {
   let best: Tally | undefined;
   const walk = (j: number, picked: (OfJob | undefined)[]): void => {
     if (j === jobs.length) {
+      const left = (id: string) => {
+        const seat = founds.get(id);
+        const at = seat ? jobs.indexOf(seat.job) : -1;
+        const own = seats.filter((each) => each.job === seat?.job);
+        return !seat || picked[at]?.parts[own.indexOf(seat)] !== undefined;
+      };
+      if (picked.some((each) => each?.parts.some((part) => part && !left(part.id)))) return;
       const tally = tallied(shop, seats, jobs, picked, homes);
       if (!best || smaller(tally, best)) best = tally;
       return;
@@ -164,12 +188,12 @@ function tallied(
       const home = homes.get(part.id);
       const then = shop.parts.find(({ id }) => id === now);
       if (then && !asGood(then, part)) add(2, 1);
-      add(5, home ? 25 : 15);
+      add(5, home && home.state !== 'here' ? 25 : 15);
       add(7, part.worth?.minor ?? 0);
       if (now !== undefined && now !== part.id && then?.name !== part.name) add(9, 1);
       else if (now !== undefined && now !== part.id && !twins(then, part)) add(9, 1);
       add(10, Number(part.condition !== 'good' && part.condition !== 'worn'));
-      if (home) opened.add(home);
+      if (home && home.state !== 'here') opened.add(home);
       if (part.place === 'buy')
         for (const each of part.lot === undefined
           ? [part]

@@ -5,7 +5,8 @@ import { partFor, type Seats, type Value } from './build.ts';
 /** Shops of wrecks made up at random: roomy and flat machines that each want a few parts, donors and a shelf that have some. */
 
 type Dice = () => number;
-type Facts = Record<string, Value>;
+export type Figures = Record<string, Value>;
+type Facts = Figures;
 
 const EUR = (minor: number) => ({ minor, currency: 'EUR' });
 
@@ -70,10 +71,48 @@ function sorts(dice: Dice) {
   return {
     card: (): Facts =>
       pick<Facts>(
-        { length: 168, height: 65, bracket: 'low', slotsWide: 1, watts: 30, screens: 2, lanes: 16, plugs: [] },
-        { length: 170, height: 68, bracket: 'both', slotsWide: 1, watts: 45, screens: 3, lanes: 16, plugs: [] },
-        { length: 240, height: 112, bracket: 'full', slotsWide: 2, watts: 120, screens: 3, lanes: 16, plugs: ['card6'], plugAt: 'top' },
-        { length: 290, height: 118, bracket: 'full', slotsWide: 2, watts: 160, screens: 4, lanes: 16, plugs: ['card8'], plugAt: 'top' },
+        {
+          length: 168,
+          height: 65,
+          bracket: 'low',
+          slotsWide: 1,
+          watts: 30,
+          screens: 2,
+          lanes: 16,
+          plugs: [],
+        },
+        {
+          length: 170,
+          height: 68,
+          bracket: 'both',
+          slotsWide: 1,
+          watts: 45,
+          screens: 3,
+          lanes: 16,
+          plugs: [],
+        },
+        {
+          length: 240,
+          height: 112,
+          bracket: 'full',
+          slotsWide: 2,
+          watts: 120,
+          screens: 3,
+          lanes: 16,
+          plugs: ['card6'],
+          plugAt: 'top',
+        },
+        {
+          length: 290,
+          height: 118,
+          bracket: 'full',
+          slotsWide: 2,
+          watts: 160,
+          screens: 4,
+          lanes: 16,
+          plugs: ['card8'],
+          plugAt: 'top',
+        },
       ),
     supply: (): Facts => ({
       format: 'ATX',
@@ -187,4 +226,58 @@ export function wishing(shop: Shop): Shop {
       changes: first ? [{ seat: 'card1', partId: first.id }] : [],
     })),
   };
+}
+
+/** A part laid out by hand: loose, or in a donor of its own name. */
+export interface Laid {
+  id: string;
+  seat: string;
+  facts: Facts;
+  part?: Partial<Part>;
+  donor?: string;
+  /** What its donor is besides. */
+  machine?: Partial<Machine>;
+}
+
+/** So many roomy and flat machines that each run with a card and not without, and these parts. */
+export function rowOf(roomy: number, flat: number, laid: readonly Laid[]): Shop {
+  const none = madeWrecks(() => 0.99, { jobs: 0, donors: 0, shelf: 0 });
+  const machines: Machine[] = [];
+  const parts: Part[] = [];
+  const jobs: Job[] = [];
+  for (let j = 0; j < roomy + flat; j += 1) {
+    const id = String(j + 1);
+    const seats: Seats = { case: shells[j < roomy ? 'roomy' : 'flat'], ...inside };
+    machines.push({
+      id: `M${id}`,
+      name: j < roomy ? 'roomy machine' : 'flat machine',
+      state: 'here',
+      starts: true,
+      facts: {},
+      seats: Object.keys(seats).map((seat) => ({ seat, partId: `M${id}-${seat}` })),
+    });
+    for (const [seat, facts] of Object.entries(seats))
+      parts.push(
+        partFor(seat, facts, { id: `M${id}-${seat}`, place: 'machine', condition: 'good' }),
+      );
+    jobs.push({ ...emptyJob(id, 'row', ''), machineId: `M${id}` });
+  }
+  for (const { id, seat, facts, donor, machine, part } of laid) {
+    parts.push(
+      partFor(seat, facts, {
+        condition: 'good',
+        name: `${seat} ${JSON.stringify(facts)}`,
+        ...(donor !== undefined && { place: 'machine' as const }),
+        id,
+        ...part,
+      }),
+    );
+    if (donor === undefined) continue;
+    const own = machines.find(({ id }) => id === donor);
+    const at = { seat: own ? `card${own.seats.length + 1}` : seat, partId: id };
+    if (own) own.seats.push(at);
+    else
+      machines.push({ id: donor, name: donor, state: 'donor', facts: {}, seats: [at], ...machine });
+  }
+  return { ...none, machines, parts, jobs };
 }

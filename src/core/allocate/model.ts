@@ -1,4 +1,4 @@
-import { isPriced } from '../donors/index.ts';
+import { isPriced, toPay } from '../donors/index.ts';
 import type { Machine } from '../model/types/types.ts';
 import { STAYS, type Cut, type Put, type Way } from './judge.ts';
 import { serves, type Opened } from './slots.ts';
@@ -143,7 +143,8 @@ export class Model {
         this.#cost('rest', name, stock.worth);
         if (now && !stock.parts.some(({ id }) => id === now.id)) this.#cost('moved', name, 1);
         this.#cost('untested', name, Number(stock.untested));
-        this.#cost('rank', name, pick + 1);
+        /* Low tags first, in the first slots above all. */
+        this.#cost('rank', name, (pick + 1) * (this.open.slots.length - at));
         if (deadline !== undefined && stock.due !== undefined && stock.due.slice(0, 10) > deadline)
           this.#row(0, [name, 1], [late(j), -1]);
       }
@@ -218,11 +219,7 @@ export class Model {
     for (const [l, lot] of this.#lots.entries()) {
       open(`l${l}`, (pick) => this.pool.stock[pick]?.lot === lot);
       const parts = this.open.shop.parts.filter((each) => each.place === 'buy' && each.lot === lot);
-      for (const part of parts)
-        this.#price(
-          this.pool.stock.find((each) => each.parts.includes(part))?.price ?? 'no price',
-          `l${l}`,
-        );
+      for (const part of parts) this.#price(toPay(this.open.shop, part), `l${l}`);
     }
   }
 

@@ -1,7 +1,7 @@
 import { indexOf, numberOf, standingOf, textOf } from '../model/lookup/lookup.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
-import { kindOfSeat, seatName } from '../model/types/seats.ts';
+import { freeSeat, kindOfSeat, seatName } from '../model/types/seats.ts';
 import { stageOf } from '../model/types/stages.ts';
 import {
   countOf,
@@ -168,13 +168,38 @@ function slotsOf(shop: Shop, job: Job, kept: readonly Change[], lifted: readonly
       (kind) => vitalOf(bare, kind) === 'lacks' && !planned.some((each) => each.kind === kind),
     )
     .map((kind) => slot(kind === 'memory' ? 'memory1' : kind, kind, 1, notAsked));
+  const more = wanting(bare, planned).map(({ seat, kind }) => slot(seat, kind, 1, notAsked));
   const inTrouble = troubled(bare, free).map(({ seat, kind }) => slot(seat, kind, 1, notAsked));
-  return [...planned, ...lacking, ...inTrouble.filter(({ seat }) => !seats.has(seat))].sort(
-    (a, b) => a.stage - b.stage,
+  const bySeat = new Map(
+    [...inTrouble, ...more, ...lacking]
+      .filter(({ seat }) => !seats.has(seat))
+      .map((each) => [each.seat, each]),
   );
+  return [...planned, ...bySeat.values()].sort((a, b) => a.stage - b.stage);
 }
 
 const notAsked: Pick<Slot, 'now' | 'asked'> = { now: undefined, asked: false };
+
+/** More seats of one kind than are opened for one want. */
+const MOST_MORE = 3;
+
+/** Seats for what the machine lacks, or has too few of for what the job asks, where today's plan brings none of the kind. */
+function wanting(plan: Plan, planned: readonly Slot[]): { seat: SeatId; kind: Kind }[] {
+  const taken = plan.seats.map(({ seat }) => seat);
+  return runChecks(plan).flatMap((finding) => {
+    const { about, mark, margin } = finding;
+    const short = about?.of === 'requirement' && mark === 'mend';
+    if (!about || !('kind' in about) || !(short || isAgainst(finding))) return [];
+    const { kind } = about;
+    if (planned.some((each) => each.kind === kind)) return [];
+    const count = kind === 'card' ? 1 : kind === 'memory' ? 2 : Math.ceil(-(margin?.hi ?? -1));
+    return Array.from({ length: Math.min(MOST_MORE, Math.max(1, count)) }, () => {
+      const seat = freeSeat(kind, taken);
+      taken.push(seat);
+      return { seat, kind };
+    });
+  });
+}
 
 /** Seats whose found parts stand in a Stop or a Mend. */
 function troubled(plan: Plan, free: (seat: SeatId) => boolean) {

@@ -60,7 +60,9 @@ export function poolOf(open: Opened, leave: readonly string[]): Pool {
   }
   const all = [...groups.values()].map((group) => stockOf(open.shop, group));
   const { list, passedOver } = undominated(open, all);
-  const stock = list.map((each, at) => ({ ...each, at }));
+  const stock = list
+    .sort((a, b) => byTag(a.parts[0]?.id ?? '', b.parts[0]?.id ?? ''))
+    .map((each, at) => ({ ...each, at }));
   const options = open.slots.map((slot) => {
     const fits = fitsSlot(open.shop, slot);
     return stock.flatMap((each) => {

@@ -1,7 +1,7 @@
 import type { How } from '../model/types/fact.ts';
 import type { FactKey } from '../model/properties/index.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
-import type { Mark, SeatId, StationId } from '../model/types/names.ts';
+import type { Kind, Mark, SeatId, StationId } from '../model/types/names.ts';
 import type { Source } from '../standards/source.ts';
 import type { Money } from '../units/money.ts';
 import type { Range } from '../units/range.ts';
@@ -72,8 +72,10 @@ export type Subject =
   | { of: 'lead'; lead: SeatId }
   /** A plug and the socket it is held against, by their ids; a side nobody said is left out. */
   | { of: 'plugs'; plug?: string | undefined; socket?: string | undefined }
-  /** What the job asks for. */
-  | { of: 'requirement' }
+  /** What the job asks for, and the kind of part there would have to be more of. */
+  | { of: 'requirement'; kind: Kind }
+  /** Something the machine has not, that a part of this kind would give it. */
+  | { of: 'lack'; kind: Kind }
   /** Money over several steps. */
   | { of: 'money' };
 

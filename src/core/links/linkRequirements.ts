@@ -6,6 +6,9 @@ import { listOfJob } from '../model/lookup/reads.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 
+/** What there would have to be more of. */
+const kindFor = { screens: 'card', drives: 'drive', memoryGb: 'memory' } as const;
+
 /** What the job asked for, counted against the plan: screens, drives, memory. */
 export function linkRequirements(plan: Plan): Finding[] {
   return listOfJob(plan, 'requirements').map((ask) => {
@@ -16,7 +19,7 @@ export function linkRequirements(plan: Plan): Finding[] {
     const label = { screens: 'screens', drives: 'drives', memoryGb: 'RAM' }[ask.what];
     return gap({
       id: `asks-${ask.what}`,
-      about: { of: 'requirement' },
+      about: { of: 'requirement', kind: kindFor[ask.what] },
       station: 'links',
       title: `${label} the job asks for`,
       seats: [...new Set(terms.flatMap((term) => (term.input ? [term.input.seat] : [])))],

@@ -45,6 +45,7 @@ export function socket(plan: Plan): Finding[] {
     found.push(
       match({
         id: 'picture',
+        about: { of: 'lack', kind: 'card' },
         station: 'links',
         title: 'a picture from somewhere',
         seats: ['processor'],

@@ -50,7 +50,7 @@ describe('model/reads, for a server', () => {
     const body = new TextEncoder().encode(writeShop(demoShop(now))).buffer as ArrayBuffer;
     const grown = async () => {
       for (let n = 0; n < 4; n += 1) {
-        expect(answer({ task: 'check', body, query: {} }).status).to.equal(200);
+        expect((await answer({ task: 'check', body, query: {} })).status).to.equal(200);
         await new Promise((resolve) => setTimeout(resolve, 5));
       }
       gc();

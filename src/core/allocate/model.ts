@@ -1,7 +1,7 @@
 import { isPriced, toPay } from '../donors/index.ts';
 import type { Machine } from '../model/types/types.ts';
 import { STAYS, type Cut, type Put, type Way } from './judge.ts';
-import { serves, type Opened } from './slots.ts';
+import { serves, staysServing, type Opened } from './slots.ts';
 import { isStripped, machinePrice, type Pool } from './stock.ts';
 import type { Goal, Wishes } from './wishes.ts';
 
@@ -163,7 +163,7 @@ export class Model {
   /** What a job asks for in a slot and does not get; a part put there earlier that serves is no loss. */
   #asked(at: number): void {
     const slot = this.open.slots[at]!;
-    if (!slot.asked) return;
+    if (!slot.asked || staysServing(this.open.shop, slot)) return;
     if (slot.before === undefined) return this.#cost('asks', put(at, STAYS), 1);
     const missed = `a${at}`;
     this.#binaries.push(missed);
@@ -424,7 +424,8 @@ export class Model {
             on.add(late(j));
           continue;
         }
-        if (!slot.asked || slot.before === undefined) continue;
+        if (!slot.asked || slot.before === undefined || staysServing(this.open.shop, slot))
+          continue;
         const before = own[this.open.jobs[j]!.slots.findIndex(({ at }) => at === slot.before)];
         const part =
           before === undefined || before === STAYS ? undefined : this.pool.stock[before]!.parts[0]!;

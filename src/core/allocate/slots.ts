@@ -85,7 +85,7 @@ export function opened(
     const inside = job.changes.filter(({ seat }) => done.has(`in:${seat}`));
     if (inside.length > 0)
       notes.push(
-        `Job ${job.id}: ${inside.map(({ seat }) => seatName(seat)).join(', ')} ${inside.length === 1 ? 'is' : 'are'} in already and stays.`,
+        `Job ${job.id}: ${inside.map(({ seat }) => seatName(seat)).join(', ')} ${inside.length === 1 ? 'is in already and stays' : 'are in already and stay'}.`,
       );
     return { job: { ...job, changes: kept }, kept, slots: slotsOf(today, job, kept, lifted) };
   });
@@ -238,6 +238,19 @@ export function serves(shop: Shop, slot: Slot, part: Part): boolean {
     default:
       return true;
   }
+}
+
+/** Kinds of which figures tell whether what is there is as good as what was planned. */
+const measurable: readonly Kind[] = ['processor', 'memory', 'drive'];
+
+/** Whether what was found is as good as what today's plan puts there, by figures somebody knows. */
+export function staysServing(shop: Shop, slot: Slot): boolean {
+  const { found, now, kind } = slot;
+  if (!found || !now || slot.mustGo || !measurable.includes(kind)) return false;
+  const key = kind === 'processor' ? 'generation' : 'size';
+  const [has, asked] = [numberOf(shop, found, key), numberOf(shop, now, key)];
+  if (!has || !asked || has.how === 'class' || asked.how === 'class') return false;
+  return has.lo >= asked.hi && serves(shop, slot, found);
 }
 
 /** A drive that turns stands in for one that turns only. */

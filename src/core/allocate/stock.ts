@@ -67,7 +67,9 @@ export function poolOf(open: Opened, leave: readonly string[]): Pool {
     const fits = fitsSlot(open.shop, slot);
     return stock.flatMap((each) => {
       const [part] = each.parts;
-      return part && fits(part) && each.frees !== slot.at ? [each.at] : [];
+      /* What the machine has itself stays where it is: moving it about within is no plan. */
+      const own = each.frees !== undefined && open.slots[each.frees]?.job === slot.job;
+      return part && fits(part) && !own ? [each.at] : [];
     });
   });
   return { stock, options, kept: [...kept.values()], passedOver };

@@ -104,15 +104,20 @@ export const editPart = (id: string, fields: Partial<Omit<Part, 'id' | 'kind'>>)
     if (found) Object.assign(found, fields);
   });
 
-/** One price for several parts, parted by weight; what is dead is marked so and costs nothing. */
+/**
+ * One price for several parts, parted by weight; what is dead is marked so and costs nothing. What of it is still to
+ * buy is one lot from now on: bought whole or not at all.
+ */
 export const priceBundle = (price: Money, pieces: readonly BundlePiece[]): Edit =>
   draft((shop) => {
     const split = splitBundle(price, pieces);
+    const lot = pieces.map(({ partId }) => partId).join(' ');
     for (const { partId, dead } of pieces) {
       const part = shop.parts.find((each) => each.id === partId);
       if (!part) continue;
       part.price = split.get(partId);
       if (dead) part.condition = 'dead';
+      if (part.place === 'buy' && pieces.length > 1) part.lot = lot.slice(0, 200);
     }
   });
 

@@ -15,6 +15,8 @@ export function partsTable(shop: Shop, parts: readonly Part[]): string[][] {
     'origin',
     'price',
     'currency',
+    'price to',
+    'lot',
     'facts',
     'note',
   ];
@@ -45,6 +47,10 @@ function row(shop: Shop, part: Part): string[] {
     origin ?? '',
     price ? formatMoney(price) : '',
     price?.currency ?? '',
+    price && part.priceTo !== undefined
+      ? formatMoney({ minor: part.priceTo, currency: price.currency })
+      : '',
+    part.lot ?? '',
     facts.join('; '),
     part.note ?? '',
   ];

@@ -39,6 +39,9 @@ const headings = {
   name: ['name', 'title', 'item', 'article', 'description'],
   price: ['price', 'cost', 'each', 'unit price'],
   currency: ['currency', 'cur'],
+  /* The most it may cost, and what it is sold together with. */
+  upTo: ['price to', 'up to', 'max price', 'price max'],
+  lot: ['lot', 'bundle', 'set'],
   facts: ['facts'],
 } as const;
 
@@ -91,6 +94,16 @@ export function readPriceList(
       faults.push({ line, say });
       continue;
     }
+    const most = cell(column('upTo')).replace(/[€$£\s]/g, '');
+    const upTo = most === '' ? undefined : parseMoney(most, code);
+    if (most !== '' && (!upTo || !price || upTo.minor < price.minor)) {
+      faults.push({
+        line,
+        say: `${name}: up to ${most} is no price from ${text || 'nothing'} on.`,
+      });
+      continue;
+    }
+    const lot = cell(column('lot')).slice(0, 120);
     const told = factsOf(kind, others, cells, cell(column('facts')), source);
     for (const say of told.faults) faults.push({ line, say: `${name}: ${say}` });
     parts.push({
@@ -101,6 +114,8 @@ export function readPriceList(
       where: source,
       origin: `${source}, ${at.slice(0, 10)}`,
       ...(price ? { price } : {}),
+      ...(upTo ? { priceTo: upTo.minor } : {}),
+      ...(lot ? { lot: `${source}: ${lot}` } : {}),
     });
   }
   return { parts, faults };

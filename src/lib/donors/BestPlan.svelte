@@ -18,7 +18,16 @@
   import PlanStrands from './PlanStrands.svelte';
   import { PlanState } from './planState.svelte.ts';
   import type { PlanRow } from './planPicture.ts';
-  import { amount, costSay, dimWords, gainSay, goalWords, saved, upToSay } from './planWords.ts';
+  import {
+    amount,
+    capital,
+    costSay,
+    dimWords,
+    gainSay,
+    goalWords,
+    saved,
+    upToSay,
+  } from './planWords.ts';
 
   const { view }: { view: JobView } = $props();
   const plans = new PlanState();
@@ -171,9 +180,9 @@
         <b>{seatName(chosen.strand.seat)} of job {chosen.jobId}</b>:
         {chosen.part ? `${chosen.part.id} ${chosen.part.name}` : 'nothing new'}.
         {#if why}
-          {saved(why.costs, currency)}{why.insteadId
-            ? `; the next is ${why.insteadId} ${nameOf(why.insteadId)}`
-            : '; the next has nothing there'}. {upToSay(why, currency)}
+          {capital(saved(why.costs, currency))}, against {why.insteadId
+            ? `${why.insteadId} ${nameOf(why.insteadId)} there`
+            : 'nothing there'}. {capital(upToSay(why, currency))}
         {/if}
       </p>
       <Select
@@ -221,7 +230,7 @@
   {#each plans.answer.stuck as stuck (stuck.jobId)}
     <Notice tone="stop">
       <b>Job {stuck.jobId} {stuck.instead ? 'does not run in the best plan' : 'cannot run'}.</b>
-      {stuck.reasons.join(' ')}
+      {stuck.reasons.map(capital).join(' ')}
     </Notice>
   {/each}
   {#if plans.answer.gains.length > 0}
@@ -342,10 +351,17 @@
     margin: 8px 0;
   }
   .hand {
-    margin: 8px 0;
-    padding: 8px 12px;
+    position: sticky;
+    bottom: -20px;
+    margin: 8px -20px;
+    padding: 8px 20px 12px;
     background: var(--paper-deep);
-    border-left: 4px solid var(--accent);
+    border-top: 2px solid var(--ink);
+  }
+  @media (max-width: 37.5em) {
+    .hand {
+      margin-inline: 0;
+    }
   }
   .with {
     margin: 4px 0;

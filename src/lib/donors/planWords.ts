@@ -35,46 +35,72 @@ export const dimWords: Record<Dim, string> = {
 export const amount = (minor: number, currency: string): string =>
   `${formatMoney({ minor: Math.round(minor), currency })} ${currencySign(currency)}`;
 
-const many = (n: number, one: string, more = `${one}s`): string => `${n} ${n === 1 ? one : more}`;
+const count = (n: number, one: string, more: string): string =>
+  n === 1 ? `one ${one}` : `${n} ${more}`;
 
-/** The figure of a difference without its direction: `22.00 €`, `10 min`, `2 jobs`. */
-function figure({ dim, by }: Difference, currency: string): string {
+/** What the better of two plans has over the other. */
+function better({ dim, by }: Difference, currency: string): string {
   const n = Math.abs(by);
   switch (dim) {
     case 'run':
-      return `${many(n, 'job')} that ${n === 1 ? 'runs' : 'run'}`;
+      return `${count(n, 'job more runs', 'jobs more run')}`;
     case 'late':
-      return `${many(n, 'job')} in time`;
+      return `${count(n, 'job more is', 'jobs more are')} in time`;
     case 'asks':
-      return `${many(n, 'thing')} asked for`;
+      return `${count(n, 'thing more', 'things more')} that was asked for`;
     case 'unpriced':
-      return `${many(n, 'thing')} without a price`;
+      return `${count(n, 'thing fewer', 'things fewer')} without a price`;
     case 'money':
-      return amount(n / 2, currency);
+      return `saves ${amount(n / 2, currency)}`;
     case 'minutes':
-      return `${n} min of hands`;
+      return `saves ${n} min of hands`;
     case 'spoils':
-      return n === 1 ? 'one donor more kept whole' : `${n} in donors kept whole`;
+      return n === 1
+        ? 'one donor more stays whole'
+        : 'a working donor, or more than one, stays whole';
     case 'rest':
-      return `${amount(n, currency)} of what is left over`;
+      return `leaves ${amount(n, currency)} more to sell`;
     default:
       return dimWords[dim];
   }
 }
 
-/** What the best plan has over another: `saves 22.00 €`. */
-export function saved(costs: Difference | undefined, currency: string): string {
-  if (!costs) return 'as good as the next';
-  return `saves ${figure(costs, currency)}`;
+/** What it costs to leave the better plan for the other. */
+function worse({ dim, by }: Difference, currency: string): string {
+  const n = Math.abs(by);
+  switch (dim) {
+    case 'run':
+      return `${count(n, 'job fewer runs', 'jobs fewer run')}`;
+    case 'late':
+      return `${count(n, 'job more is', 'jobs more are')} late`;
+    case 'asks':
+      return `${count(n, 'thing fewer', 'things fewer')} that was asked for`;
+    case 'unpriced':
+      return `${count(n, 'thing more', 'things more')} without a price`;
+    case 'money':
+      return `${amount(n / 2, currency)} more`;
+    case 'minutes':
+      return `${n} min of hands more`;
+    case 'spoils':
+      return n === 1 ? 'one donor more is opened' : 'a working donor, or more than one, is opened';
+    case 'rest':
+      return `${amount(n, currency)} less to sell`;
+    default:
+      return dimWords[dim];
+  }
 }
 
+/** What the best plan has over the next. */
+export const saved = (costs: Difference | undefined, currency: string): string =>
+  costs ? better(costs, currency) : 'another plan is as good';
+
 export const costSay = (costs: Difference | undefined, currency: string): string =>
-  costs
-    ? `costs ${figure(costs, currency)} against the best plan`
-    : 'costs nothing against the best plan';
+  costs ? `Against the best plan: ${worse(costs, currency)}` : 'As good as the best plan';
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 export function gainSay(gain: Gain, nameOf: (id: string) => string, currency: string): string {
-  const by = figure(gain.gains, currency);
+  const by = better(gain.gains, currency);
   if ('stock' in gain.what)
     return `One more ${nameOf(gain.what.stock)} like ${gain.what.stock}: ${by}`;
   const { leave, name, why } = gain.what;

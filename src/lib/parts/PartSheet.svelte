@@ -150,8 +150,20 @@
         label="Price"
         value={part.price}
         {currency}
-        onmoney={(price) => void shopStore.edit('price', editPart(partId, { price }))}
+        onmoney={(price) =>
+          void shopStore.edit('price', editPart(partId, { price, priceTo: undefined }))}
       />
+      {#if part.place === 'buy' && part.price}
+        <MoneyField
+          label="Or up to"
+          value={part.priceTo === undefined
+            ? undefined
+            : { minor: part.priceTo, currency: part.price.currency }}
+          currency={part.price.currency}
+          onmoney={(most) =>
+            void shopStore.edit('price up to', editPart(partId, { priceTo: most?.minor }))}
+        />
+      {/if}
       <MoneyField
         label="Value"
         value={part.worth}

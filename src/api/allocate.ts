@@ -95,7 +95,7 @@ const proposal = ({ jobs, summary: sum, leave }: Proposal) => ({
   ...summary(sum),
 });
 
-const summary = ({ jobs, runs, bill, minutes, opened, rest, unvalued }: Summary) => ({
+const summary = ({ jobs, runs, bill, open, minutes, opened, rest, unvalued }: Summary) => ({
   runs,
   standing: jobs.map(({ jobId, runs: does, why, unsaid }) => ({
     job: jobId,
@@ -115,6 +115,7 @@ const summary = ({ jobs, runs, bill, minutes, opened, rest, unvalued }: Summary)
     unpriced: bill.unpriced,
     noRate: bill.noRate,
   },
+  open,
   minutes,
   opened,
   rest,

@@ -67,52 +67,57 @@ const inside: Seats = {
 
 /** What a card of either build, a PSU, a module are like; few sorts, so that there are twins. */
 function sorts(dice: Dice) {
+  const unmeasured = ({ length, ...rest }: Facts): Facts =>
+    dice() < 0.25 || length === undefined ? rest : { length, ...rest };
   const pick = <T>(...of: readonly T[]): T => of[Math.floor(dice() * of.length)] as T;
   return {
+    /* Some nobody has measured: they may fit or not. */
     card: (): Facts =>
-      pick<Facts>(
-        {
-          length: 168,
-          height: 65,
-          bracket: 'low',
-          slotsWide: 1,
-          watts: 30,
-          screens: 2,
-          lanes: 16,
-          plugs: [],
-        },
-        {
-          length: 170,
-          height: 68,
-          bracket: 'both',
-          slotsWide: 1,
-          watts: 45,
-          screens: 3,
-          lanes: 16,
-          plugs: [],
-        },
-        {
-          length: 240,
-          height: 112,
-          bracket: 'full',
-          slotsWide: 2,
-          watts: 120,
-          screens: 3,
-          lanes: 16,
-          plugs: ['card6'],
-          plugAt: 'top',
-        },
-        {
-          length: 290,
-          height: 118,
-          bracket: 'full',
-          slotsWide: 2,
-          watts: 160,
-          screens: 4,
-          lanes: 16,
-          plugs: ['card8'],
-          plugAt: 'top',
-        },
+      unmeasured(
+        pick<Facts>(
+          {
+            length: 168,
+            height: 65,
+            bracket: 'low',
+            slotsWide: 1,
+            watts: 30,
+            screens: 2,
+            lanes: 16,
+            plugs: [],
+          },
+          {
+            length: 170,
+            height: 68,
+            bracket: 'both',
+            slotsWide: 1,
+            watts: 45,
+            screens: 3,
+            lanes: 16,
+            plugs: [],
+          },
+          {
+            length: 240,
+            height: 112,
+            bracket: 'full',
+            slotsWide: 2,
+            watts: 120,
+            screens: 3,
+            lanes: 16,
+            plugs: ['card6'],
+            plugAt: 'top',
+          },
+          {
+            length: 290,
+            height: 118,
+            bracket: 'full',
+            slotsWide: 2,
+            watts: 160,
+            screens: 4,
+            lanes: 16,
+            plugs: ['card8'],
+            plugAt: 'top',
+          },
+        ),
       ),
     supply: (): Facts => ({
       format: 'ATX',

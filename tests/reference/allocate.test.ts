@@ -32,6 +32,7 @@ function tallyOf({ open }: Search, { counts }: Found): number[] {
     asks,
     unpriced,
     money / 2,
+    counts.open,
     minutes,
     spoils,
     rest,

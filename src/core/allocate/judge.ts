@@ -1,4 +1,5 @@
 import type { Finding, Remedy } from '../findings/finding.ts';
+import { mayFail } from '../findings/terms.ts';
 import { clashesBetween } from '../fit/clashes.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { CONDITION, listOf, numberOf, standingOf, textOf } from '../model/lookup/lookup.ts';
@@ -63,17 +64,25 @@ export interface Way extends Costs {
   taken: Taken[];
 }
 
+/** A cut that is made as wide as it can be when somebody wants it. */
+export interface Later<T extends Cut> {
+  finding: Finding;
+  cut: () => T;
+}
+
 export interface Verdict {
   /** What cannot be mended. */
   cuts: Cut[];
   /** What has to be mended, each with its ways. */
-  needs: Need[];
+  needs: Later<Need>[];
   /** What it costs beyond its parts; undefined where it does not run. */
   extra: Extra | undefined;
   /** What that is more than one way for each need comes to: remedies that stir up other sums. */
   over: Costs | undefined;
   /** What the job asks for and misses, each with the slots it hangs on. */
-  asks: Cut[];
+  asks: Later<Cut>[];
+  /** Sums of fit that may come out either way. */
+  open: Later<Cut>[];
   findings: Finding[];
   /** Not every remedy could be looked through: what is refused here is not proven. */
   unsure: boolean;
@@ -157,9 +166,13 @@ export class Judge {
     const plan = this.#plan(j, picks);
     const told = tell(plan);
     const findings = told.map(({ finding }) => finding);
-    const asks = told
-      .filter(({ finding }) => misses(finding))
-      .map((each) => this.#cut(j, picks, each, misses));
+    const asks = once(told.filter(({ finding }) => misses(finding))).map((each) =>
+      later(each.finding, () => this.#cut(j, picks, each, misses)),
+    );
+    const open = once(told.filter(({ finding }) => mayFail(finding))).map((each) => {
+      const same = (finding: Finding) => finding.id === each.finding.id && mayFail(finding);
+      return later(each.finding, () => this.#cut(j, picks, each, same));
+    });
     const against = told
       .filter(({ finding }) => isAgainst(finding))
       .map((each) => ({ ...each, ways: this.#cures(plan, each.unit, each.finding) }));
@@ -170,6 +183,7 @@ export class Judge {
       extra: undefined,
       over: undefined,
       asks,
+      open,
       findings,
       unsure: false,
     };
@@ -180,15 +194,15 @@ export class Judge {
     }
     if (against.length === 0)
       return { ...base, extra: { ...NOTHING, asks: asks.length, taken: [] } };
-    const needs = against.map(({ ways, ...each }): Need => {
+    const needs = against.map(({ ways, ...each }) => {
       const ids = new Set(ways.map(({ id }) => id));
       const same = (finding: Finding, at: Plan, unit: Unit) =>
         finding.id === each.finding.id &&
         isAgainst(finding) &&
         this.#cures(at, unit, finding).every(({ id }) => ids.has(id));
-      return { ...this.#cut(j, picks, each, same), ways };
+      return later(each.finding, () => ({ ...this.#cut(j, picks, each, same), ways }));
     });
-    const least = this.#leastFor(needs.map(({ ways }) => ways));
+    const least = this.#leastFor(against.map(({ ways }) => ways));
     const { found, whole } = this.#settle(j, picks, least);
     if (found) {
       const over = minus(found, least);
@@ -459,6 +473,16 @@ const misses = (finding: Finding): boolean =>
 const waysOf = (finding: Finding): Remedy[] =>
   finding.remedies.filter(({ value }) => value.do !== 'put');
 
+/** A sum that two checks give counts once. */
+const once = (told: readonly Told[]): Told[] => [
+  ...new Map(told.map((each) => [each.finding.id, each])).values(),
+];
+
+function later<T extends Cut>(finding: Finding, make: () => T): Later<T> {
+  let made: T | undefined;
+  return { finding, cut: () => (made ??= make()) };
+}
+
 /** Remedies taken together, and what they cost. */
 interface Bundle extends Costs {
   ids: string[];
@@ -522,7 +546,7 @@ function tell(plan: Plan): Told[] {
     return value.map((raw): Told => {
       const finding = judged(plan, raw);
       const { about } = raw;
-      if (about?.of !== 'space' || !isAgainst(finding))
+      if (about?.of !== 'space' || !(isAgainst(finding) || mayFail(finding)))
         return { finding, unit: { run: check }, readings };
       const [a, b] = about.between;
       const run = (at: Plan) => clashesBetween(at, a, b);

@@ -17,6 +17,7 @@ export const dims = [
   'asks',
   'unpriced',
   'money',
+  'open',
   'minutes',
   'spoils',
   'rest',
@@ -33,7 +34,7 @@ const ofGoal: Record<Goal, readonly Dim[]> = {
   deadlines: ['late'],
   asks: ['asks'],
   money: ['unpriced', 'money'],
-  minutes: ['minutes'],
+  minutes: ['open', 'minutes'],
   spoils: ['spoils'],
   rest: ['rest'],
 };
@@ -75,6 +76,8 @@ export class Model {
   #cuts: (Row & { job?: number; reason?: string })[] = [];
   #cutKeys = new Set<string>();
   #elements = 0;
+  /** Variables of what is paid once, by job and reason. */
+  #reasons = new Map<string, string>();
   /** Variables of remedies, by job and remedy. */
   #remedies = new Map<string, string>();
   #binaries: string[] = [];
@@ -232,16 +235,30 @@ export class Model {
     return true;
   }
 
-  /** Whoever puts one of each set pays this besides. False where it is known already. */
-  addCosts(cut: Together, costs: Partial<Counts>): boolean {
+  /**
+   * Whoever puts one of each set pays this besides: once for all sets with the same reason, where there is one. False
+   * where it is known already.
+   */
+  addCosts(cut: Together, costs: Partial<Counts>, reason?: string): boolean {
     if (Object.values(costs).every((each) => each === 0)) return false;
-    const key = `${keyOf(cut)} ${JSON.stringify(costs)}`;
+    const key = `${keyOf(cut)} ${JSON.stringify(costs)} ${reason}`;
     if (this.#cutKeys.has(key)) return false;
     this.#cutKeys.add(key);
-    const name = `e${this.#elements}`;
-    this.#elements += 1;
-    for (const [dim, by] of Object.entries(costs)) this.#cost(dim as Dim, name, by);
+    const known = `${cut.job} ${reason} ${Object.keys(costs).join()}`;
+    let name = reason === undefined ? undefined : this.#reasons.get(known);
+    if (name === undefined) {
+      name = `e${this.#elements}`;
+      this.#elements += 1;
+      if (reason !== undefined) this.#reasons.set(known, name);
+      for (const [dim, by] of Object.entries(costs)) this.#cost(dim as Dim, name, by);
+    }
     this.#unless(cut, [name]);
+    /* Cheaper in one line and dearer in another: nobody is to choose it without those picks. */
+    if (Object.values(costs).some((each) => each < 0))
+      for (const { slot, picks } of cut.sets) {
+        const there = picks.map((pick) => [put(slot, pick), -1] as const);
+        this.#cuts.push({ terms: sum([[name, 1], ...there]), most: 0 });
+      }
     return true;
   }
 

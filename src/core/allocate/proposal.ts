@@ -1,5 +1,5 @@
 import { billOf, isPriced, pricedIn, type Bill } from '../donors/index.ts';
-import type { Finding } from '../findings/finding.ts';
+import { mayFail } from '../findings/terms.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
 import { withChange } from '../model/types/stages.ts';
 import type { Change, Job, Part, SeatId, Shop } from '../model/types/types.ts';
@@ -43,6 +43,8 @@ export interface Summary {
   bill: Bill;
   /** Minutes of hands for all that is swapped and mended. */
   minutes: number;
+  /** Sums of fit that may come out either way until something is measured. */
+  open: number;
   /** Machines that are opened for parts. */
   opened: string[];
   /** What the rest would fetch, minor units, and how many of its parts nobody valued. */
@@ -209,8 +211,15 @@ export function summaryOf(shop: Shop, jobIds: readonly string[]): Summary {
   const { parts, homeOf } = indexOf(shop);
   const stands = jobs.map((job) => {
     const plan = planOf(shop, job);
-    const runs = runsOf(plan, checksOf(shop, job) as Finding[]);
-    return { jobId: job.id, runs: runs.runs, why: whyNot(runs), unsaid: [...runs.unsaid] };
+    const found = checksOf(shop, job);
+    const runs = runsOf(plan, found);
+    return {
+      jobId: job.id,
+      runs: runs.runs,
+      why: whyNot(runs),
+      unsaid: [...runs.unsaid],
+      open: found.filter(mayFail).length,
+    };
   });
   const comes = jobs.flatMap((job) =>
     job.changes.flatMap(({ partId }) => (partId === null ? [] : (parts.get(partId) ?? []))),
@@ -219,7 +228,8 @@ export function summaryOf(shop: Shop, jobIds: readonly string[]): Summary {
   const applied = jobs.flatMap((job) => job.applied as readonly RemedyValue[]);
   const rest = freeParts(shop);
   return {
-    jobs: stands,
+    jobs: stands.map(({ open: _, ...each }) => each),
+    open: stands.reduce((sum, each) => sum + each.open, 0),
     runs: stands.filter(({ runs }) => runs).length,
     bill: billOf(shop, jobs),
     minutes:

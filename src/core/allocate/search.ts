@@ -99,10 +99,13 @@ export class Search {
           seconds > 0.01
             ? this.#solve(this.model.lp(group, held, forced), seconds)
             : { status: 'stopped' as const, objective: NaN, bound: -Infinity, values: undefined };
+        /* Past the first line there is a plan that holds: a solver that finds none has lost its way. */
         if (solved.status === 'infeasible')
-          return { found: undefined, proven: !this.unsure, rounds };
+          return held.length > 0
+            ? { found: best, proven: false, rounds }
+            : { found: undefined, proven: !this.unsure, rounds };
         const picks = solved.values && this.model.picksOf(solved.values);
-        const fresh = picks ? this.learn(picks) : false;
+        const fresh = picks ? this.learn(picks, group.at(-1)!.dim) : false;
         const here = picks && this.repaired(picks);
         const whole = here?.picks.every(
           (own, j) => (own === undefined) === (picks?.[j] === undefined),
@@ -162,9 +165,11 @@ export class Search {
     return true;
   }
 
-  /** Judges every job of a plan and keeps what speaks against it; true where something new was learned. */
-  learn(picks: Picks): boolean {
+  /** Judges every job of a plan and keeps what speaks against it in the lines so far; true where something new was learned. */
+  learn(picks: Picks, upTo: Dim): boolean {
     let fresh = false;
+    const counts = (dim: Dim) => this.order.indexOf(dim) <= this.order.indexOf(upTo);
+    const mended = (['unpriced', 'money', 'minutes', 'spoils'] as const).some(counts);
     for (const [j, own] of picks.entries()) {
       if (!own) continue;
       const verdict = this.judge.verdict(j, own);
@@ -174,12 +179,16 @@ export class Search {
         this.learned.push(cut);
         fresh = true;
       }
-      for (const need of verdict.needs)
-        if (this.#teach((model) => model.addNeed(need))) fresh = true;
+      if (mended)
+        for (const { cut } of verdict.needs)
+          if (this.#teach((model) => model.addNeed(cut()))) fresh = true;
       if (!verdict.extra) continue;
-      for (const cut of verdict.asks)
-        if (this.#teach((model) => model.addCosts(cut, { asks: 1 }))) fresh = true;
-      if (!verdict.over) continue;
+      for (const dim of ['asks', 'open'] as const) {
+        if (!counts(dim)) continue;
+        for (const { finding, cut } of verdict[dim])
+          if (this.#teach((model) => model.addCosts(cut(), { [dim]: 1 }, finding.id))) fresh = true;
+      }
+      if (!mended || !verdict.over) continue;
       const { minutes, minor, unpriced, spoils } = verdict.over;
       const sets = this.open.jobs[j]!.slots.map(({ at }, i) => ({
         slot: at,
@@ -212,6 +221,7 @@ export class Search {
       counts.unpriced += unpriced;
       counts.spoils += spoils;
       counts.asks += verdict.asks.length;
+      counts.open += verdict.open.length;
     }
     return { picks, counts, extras: verdicts.map((verdict) => verdict?.extra) };
   }

@@ -2,7 +2,7 @@ import type { ResolvedNumber, ResolvedText } from '../model/lookup/lookup.ts';
 import type { FactKey, NumberKey } from '../model/properties/index.ts';
 import type { Placed } from '../model/lookup/plan.ts';
 import { isExact, type Range } from '../units/range.ts';
-import type { Term } from './finding.ts';
+import type { Finding, Term } from './finding.ts';
 
 /** A line of a sum that rests on one number of one part. */
 export function termOf(
@@ -52,3 +52,10 @@ export const isOpen = (term: Term): boolean =>
   typeof term.value === 'string'
     ? term.value === '?'
     : term.how === 'class' && !isExact(term.value);
+
+/** A sum of fit that may come out either way: its open range reaches below nothing, and no remedy to get stands in it. */
+export const mayFail = ({ station, mark, terms, margin }: Finding): boolean =>
+  station === 'fit' &&
+  mark === 'watch' &&
+  !terms.some((term) => term.value === 'taken') &&
+  (margin?.lo ?? -1) < 0;

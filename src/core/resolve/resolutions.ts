@@ -20,6 +20,7 @@ import type { Job, SeatId, Shop } from '../model/types/types.ts';
 import { hasApplied } from '../remedies/index.ts';
 import { planOf } from '../plan/planOf.ts';
 import { runChecks } from '../plan/run.ts';
+import { mayFail as straddles } from '../findings/terms.ts';
 import { familiesOf, type Family } from './constraints.ts';
 import { costOf, usualWeights, type Weights } from './cost.ts';
 import { variablesOf, withRemedy, type Option, type Variable } from './variables.ts';
@@ -212,16 +213,6 @@ function levelOf(found: readonly Finding[], before: ReadonlySet<string>, plan: P
   }
   return level;
 }
-
-/** A sum of fit whose open range reaches below nothing. */
-const straddles = (finding: Finding): boolean =>
-  finding.station === 'fit' &&
-  finding.mark === 'watch' &&
-  !settled(finding) &&
-  (finding.margin?.lo ?? -1) < 0;
-
-/** A remedy to get stands in the sum already. */
-const settled = (finding: Finding) => finding.terms.some((term) => term.value === 'taken');
 
 /** The plan with these options in place of what stands. */
 export function planWith(model: Pick<Model, 'plan' | 'variables'>, picks: readonly number[]): Plan {

@@ -32,8 +32,7 @@ export function rail12(plan: Plan): Finding[] {
     if (own.length === 0) return [];
     const amps = scale(total(own.map((draw) => wattsOf(plan, draw))), 1 / 12);
     const seats = [...new Set(own.map((draw) => draw.seat))];
-    const placed =
-      seats.length === 1 ? partAt(plan, seats[0]) : undefined;
+    const placed = seats.length === 1 ? partAt(plan, seats[0]) : undefined;
     const watts = placed && kind !== 'fan' ? numberAt(plan, placed, 'watts') : undefined;
     const name = `${named[kind]}${seats.length > 1 ? `, ${seats.length}` : ''}`;
     return placed && watts

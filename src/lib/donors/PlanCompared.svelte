@@ -33,6 +33,11 @@
       say: ({ bill }) => billSay(bill),
       size: ({ bill }) => bill.sum.hi,
     },
+    {
+      label: 'to be measured',
+      say: ({ open }) => (open === 0 ? 'nothing' : open === 1 ? 'one sum' : `${open} sums`),
+      size: ({ open }) => open,
+    },
     { label: 'hands', say: ({ minutes }) => hoursText(minutes), size: ({ minutes }) => minutes },
     {
       label: 'donors opened',

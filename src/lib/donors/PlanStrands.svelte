@@ -59,25 +59,25 @@
         <b>{jobId} · {clip(jobOf(jobId)?.name ?? '', 28)}</b>
         <span class:stop={!runs}>{runs ? 'runs' : 'does not run'}</span>
       </p>
-    {/each}
-    {#each picture.rows as row (row.key)}
-      <button
-        class="row"
-        class:changed={changed(row)}
-        style:top="{row.y - ROW_PX / 2}px"
-        style:height="{ROW_PX}px"
-        aria-pressed={chosen === row.key}
-        onclick={() => onchoose(row)}
-      >
-        <span class="seat"
-          >{seatName(row.strand.seat)}{row.strand.stage > 1
-            ? `, ${stageName(row.strand.stage)}`
-            : ''}</span
+      {#each picture.rows.filter((row) => row.jobId === jobId) as row (row.key)}
+        <button
+          class="row"
+          class:changed={changed(row)}
+          style:top="{row.y - ROW_PX / 2}px"
+          style:height="{ROW_PX}px"
+          aria-pressed={chosen === row.key}
+          onclick={() => onchoose(row)}
         >
-        {#if row.part}<b class="figure">{row.part.id}</b>
-          <span>{clip(row.part.name, 24)}</span>{:else}<span>nothing new</span>{/if}
-        {#if changed(row) && row.now}<s class="figure">{row.now.id}</s>{/if}
-      </button>
+          <span class="seat"
+            >{seatName(row.strand.seat)}{row.strand.stage > 1
+              ? `, ${stageName(row.strand.stage)}`
+              : ''}</span
+          >
+          {#if row.part}<b class="figure">{row.part.id}</b>
+            <span>{clip(row.part.name, 24)}</span>{:else}<span>nothing new</span>{/if}
+          {#if changed(row) && row.now}<s class="figure">{row.now.id}</s>{/if}
+        </button>
+      {/each}
     {/each}
   </div>
 </div>

@@ -35,25 +35,6 @@ const views = [
       await page.getByText(/proven over/).waitFor();
     },
   ],
-  [
-    'whose-board',
-    '/job/14/fit',
-    async (page) => {
-      await page.getByRole('button', { name: 'Holes', exact: true }).click();
-      const places = [
-        [163.8, 10.2],
-        [6.4, 33],
-        [163.9, 165.2],
-        [6.2, 165],
-        [163.7, 237.6],
-        [120, 100],
-      ];
-      for (const [i, [x, y]] of places.entries()) {
-        await page.getByLabel(`hole ${i + 1}, across`).fill(String(x));
-        await page.getByLabel(`hole ${i + 1}, down`).fill(String(y));
-      }
-    },
-  ],
   ['plugs', '/job/18/plugs'],
   [
     'adapter',
@@ -66,6 +47,19 @@ const views = [
   ['watts', '/job/9/watts'],
   ['links', '/job/19/links'],
   ['donors', '/job/15/donors'],
+  [
+    'best-plan',
+    '/job/14/donors#plan',
+    async (page) => {
+      const chips = page.getByRole('group', { name: 'Jobs' }).getByRole('button');
+      await chips.first().waitFor();
+      for (const chip of await chips.all())
+        if (!/^(?:5|14|15)\b/.test(await chip.innerText())) await chip.click();
+      await page.getByRole('button', { name: 'Work out the best plan' }).click();
+      await page.getByText('Proven:').waitFor();
+      await page.getByText('Looking for reasons').waitFor({ state: 'detached', timeout: 90_000 });
+    },
+  ],
   ['work-order', '/job/14/order'],
   ['finish', '/job/9/order#finish', async (page) => page.getByText('dry to touch').waitFor()],
   ['week', '/week', async (page) => page.locator('g.hands').first().waitFor()],

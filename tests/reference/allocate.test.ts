@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import { openJobs } from '../../src/core/allocate/jobs.ts';
+import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { STAYS } from '../../src/core/allocate/judge.ts';
 import { finished, Search, type Found } from '../../src/core/allocate/search.ts';
 import { opened } from '../../src/core/allocate/slots.ts';
@@ -98,6 +99,35 @@ describe('reference: the best plan of a shop, against every plan of it', functio
       }
     }
     expect(forbidden).to.be.above(300);
+  });
+
+  it('nor what runs near the best plan of the demo', async () => {
+    const search = await searching(demoShop('2026-11-25T09:00:00.000Z'), {
+      jobIds: ['5', '9', '11', '14', '15', '18'],
+    });
+    const { picks } = finished(search.best(unhurried)).found!;
+    const dice = seededRandom(7);
+    let runs = 0;
+    for (const [j, { slots, job }] of search.open.jobs.entries()) {
+      const cuts = search.learned.filter((cut) => cut.job === j);
+      for (let n = 0; n < 120; n += 1) {
+        const near = slots.map(({ at }, i) => {
+          const options = [STAYS, ...(search.pool.options[at] ?? [])];
+          return dice() < 0.4
+            ? options[Math.floor(dice() * options.length)]!
+            : (picks[j]?.[i] ?? STAYS);
+        });
+        const cut = cuts.find(({ sets }) =>
+          sets.every(({ slot, picks: own }) =>
+            own.includes(near[slots.findIndex(({ at }) => at === slot)]!),
+          ),
+        );
+        const { extra } = search.judge.verdict(j, near);
+        if (extra) runs += 1;
+        if (cut) expect(extra, `job ${job.id}: ${cut.finding.id}`).to.equal(undefined);
+      }
+    }
+    expect(runs).to.be.above(60);
   });
 });
 

@@ -1,4 +1,5 @@
-import { isPriced, toPay } from '../donors/index.ts';
+import { isPriced, jobAccount, pricedIn, toPay } from '../donors/index.ts';
+import { planOf } from '../plan/planOf.ts';
 import type { Machine } from '../model/types/types.ts';
 import { STAYS, type Cut, type Put, type Way } from './judge.ts';
 import { serves, staysServing, type Opened } from './slots.ts';
@@ -83,6 +84,8 @@ export class Model {
   #binaries: string[] = [];
   #machines: Machine[] = [];
   #lots: string[] = [];
+  /** What budgets that may be passed leave for parts, minor units, by job. */
+  #budgets = new Map<number, number>();
 
   /** `more`: pieces there would be besides, by stock. */
   constructor(
@@ -124,7 +127,30 @@ export class Model {
       this.#binaries.push(run(j), late(j));
       this.#cost('run', run(j), -(job.weight ?? 1));
       this.#cost('late', late(j), job.weight ?? 1);
+      this.#budget(j);
     }
+  }
+
+  /** What a job's parts cost against what its budget leaves: over it, one thing asked for is missed. */
+  #budget(j: number): void {
+    const left = budgetLeft(this.open, j);
+    if (left === undefined) return;
+    const terms = this.open.jobs[j]!.slots.flatMap(({ at }) =>
+      (this.pool.options[at] ?? []).map(
+        (pick) => [put(at, pick), this.pool.stock[pick]!.noted] as const,
+      ),
+    );
+    const most = this.open.jobs[j]!.slots.reduce(
+      (sum, { at }) =>
+        sum +
+        Math.max(0, ...(this.pool.options[at] ?? []).map((pick) => this.pool.stock[pick]!.noted)),
+      0,
+    );
+    if (most <= left) return;
+    this.#budgets.set(j, left);
+    this.#binaries.push(over(j));
+    this.#cost('asks', over(j), 1);
+    this.#row(left, ...terms, [over(j), left - most]);
   }
 
   #slots(): void {
@@ -430,6 +456,9 @@ export class Model {
     for (const [j, own] of picks.entries()) {
       if (!own) continue;
       on.add(run(j));
+      const left = this.#budgets.get(j);
+      const spent = own.reduce((sum, pick) => sum + (this.pool.stock[pick]?.noted ?? 0), 0);
+      if (left !== undefined && spent > left) on.add(over(j));
       const deadline = this.open.jobs[j]?.job.deadline?.slice(0, 10);
       for (const [i, pick] of own.entries()) {
         const slot = this.open.jobs[j]!.slots[i]!;
@@ -488,10 +517,19 @@ export class Model {
   }
 }
 
+/** What a job's budget leaves for parts yet to be chosen, minor units; undefined without one, or without a rate. */
+function budgetLeft({ shop, jobs }: Opened, j: number): number | undefined {
+  const { job } = jobs[j]!;
+  const budget = job.budget && pricedIn(shop, job.budget);
+  if (!budget || !isPriced(budget)) return undefined;
+  return Math.max(0, budget.lo - jobAccount(shop, job, planOf(shop, job)).costs);
+}
+
 const NO_MORE: ReadonlyMap<number, number> = new Map();
 
 const run = (j: number): string => `r${j}`;
 const late = (j: number): string => `d${j}`;
+const over = (j: number): string => `o${j}`;
 const put = (slot: number, pick: Put): string => `x${slot}_${pick + 1}`;
 
 function sum(terms: readonly (readonly [string, number])[]): Line {

@@ -2,6 +2,7 @@ import { billOf, isPriced, pricedIn, type Bill } from '../donors/index.ts';
 import { mayFail } from '../findings/terms.ts';
 import { indexOf } from '../model/lookup/lookup.ts';
 import { withChange } from '../model/types/stages.ts';
+import { seatName } from '../model/types/seats.ts';
 import type { Change, Job, Part, SeatId, Shop } from '../model/types/types.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { planOf } from '../plan/planOf.ts';
@@ -88,6 +89,9 @@ export function proposalOf(search: Search, found: Found, leave: readonly string[
       ),
       misses: [
         ...verdict.asks.map(({ finding }) => `${finding.title}: ${finding.say}`),
+        ...verdict.findings
+          .filter(({ about, mark }) => about?.of === 'money' && mark === 'mend')
+          .map(({ title, say }) => `${title}: ${say}`),
         ...missedSeats(search, j, own),
       ],
       changes,
@@ -139,9 +143,8 @@ function missedSeats(search: Search, j: number, own: readonly number[]): string[
   return slots.flatMap((slot, i) => {
     const costs = search.model.asksAt(slot.at, own[i] ?? STAYS);
     if (costs === 0) return [];
-    return own[i] === STAYS
-      ? [`${slot.seat}: nothing comes`]
-      : [`${slot.seat}: less than was planned`];
+    const name = seatName(slot.seat);
+    return own[i] === STAYS ? [`${name}: nothing comes`] : [`${name}: less than was planned`];
   });
 }
 

@@ -112,24 +112,19 @@ export class Search {
         );
         if (here && (whole || forced.length === 0) && !(best && this.better(best, here)))
           best = here;
-        if (solved.status === 'stopped') {
-          const lone = group.length === 1;
+        const bound = boundOf(solved.bound, group[0]!.weight);
+        if (solved.status === 'stopped')
           return {
             found: best,
             proven: false,
-            gap: best && {
-              dim: first,
-              has: best.counts[first],
-              bound: lone && Number.isFinite(solved.bound) ? solved.bound : -Infinity,
-            },
+            gap: best && { dim: first, has: best.counts[first], bound },
             rounds,
           };
-        }
         if (best)
           yield {
             dim: first,
             best: best.counts[first],
-            bound: group.length === 1 ? solved.bound : solved.objective,
+            bound,
             rounds,
             judged: this.judge.judged,
             found: best,
@@ -254,3 +249,7 @@ export function finished<P, O>(work: Generator<P, O>): O {
     if (step.done) return step.value;
   }
 }
+
+/** What the first line of a group cannot fall below: the others together weigh less than one of it. */
+const boundOf = (bound: number, weight: number): number =>
+  Number.isFinite(bound) ? Math.floor(bound / weight + 1e-6) : -Infinity;

@@ -22,9 +22,9 @@
     amount,
     capital,
     costSay,
-    dimWords,
     gainSay,
     goalWords,
+    progressSay,
     saved,
     upToSay,
   } from './planWords.ts';
@@ -138,7 +138,7 @@
     {#if plans.busy && !plans.reasoning}
       <Button onclick={plans.finish}>Enough: show the best so far</Button>
       <span role="status">
-        {#if plans.told}Making the most of {dimWords[plans.told.dim]}; {plans.told.judged} plans checked.{:else}Reading
+        {#if plans.told}{capital(progressSay(plans.told, currency))}. {plans.told.judged} plans checked.{:else}Reading
           the shelf…{/if}
       </span>
     {:else}
@@ -168,8 +168,14 @@
     {#if plans.answer.proven}<b>Proven:</b> no plan is better in what counts.{:else}<b
         >Not proven:</b
       >
-      cut off while {dimWords[plans.answer.gap?.dim ?? 'run']}
-      {plans.answer.gap?.dim === 'run' ? 'were' : 'was'} being settled; a better plan may exist.{/if}
+      a better plan may exist{#if plans.answer.gap}, from {progressSay(
+          {
+            dim: plans.answer.gap.dim,
+            best: plans.answer.gap.has,
+            bound: plans.answer.gap.bound,
+          },
+          currency,
+        )} on{/if}.{/if}
     {plans.answer.judged} plans went through all checks.
     {#if plans.reasoning}<span role="status">Looking for reasons…</span>{/if}
   </p>

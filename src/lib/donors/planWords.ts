@@ -3,6 +3,7 @@ import type { Dim } from '$core/allocate/model.ts';
 import type { Goal } from '$core/allocate/wishes.ts';
 import { isPriced, type Bill, type Priced } from '$core/donors/index.ts';
 import { currencySign, formatMoney } from '$core/units/money.ts';
+import type { Told } from '../../workers/allocate.worker.ts';
 
 /** What plans of the whole shop are told in. */
 
@@ -122,6 +123,19 @@ const priceText = (price: Priced, currency: string): string =>
     : price.lo === price.hi
       ? amount(price.lo, currency)
       : `${amount(price.lo, currency)} to ${amount(price.hi, currency)}`;
+
+/** `money: 9.60 € so far, 4.00 € at best`. */
+export function progressSay(
+  { dim, best, bound }: Pick<Told, 'dim' | 'best' | 'bound'>,
+  currency: string,
+): string {
+  const say = (n: number) =>
+    dim === 'money' || dim === 'rest'
+      ? amount(dim === 'money' ? n / 2 : n, currency)
+      : String(Math.abs(Math.round(n)));
+  const open = Number.isFinite(bound) && bound < best;
+  return `${dimWords[dim]}: ${say(best)} so far${open ? `, ${say(bound)} at best` : ''}`;
+}
 
 /** `1.80 €`, `12.00 € to 15.00 €`, and what is not counted. */
 export function billSay({ sum, unpriced, noRate, currency }: Bill): string {

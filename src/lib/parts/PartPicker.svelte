@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { isPriced } from '$core/donors/index.ts';
+  import type { Candidate } from '$core/resolve/candidatesFor.ts';
   import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
   import { kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
   import { inStages, MOST_STAGES, stageName, stageOf } from '$core/model/types/stages.ts';
@@ -55,6 +57,17 @@
     ),
   );
 
+  /** What is still to be spent for it; what was paid stands apart. */
+  function priceOf({ part, pays }: Candidate): string {
+    const { currency } = shopStore.shop.settings;
+    if (!isPriced(pays)) return `, ${pays}`;
+    const whole = indexOf(shopStore.shop).homeOf.get(part.id)?.state === 'offered';
+    const lo = formatMoney({ minor: pays.lo, currency });
+    const range = pays.hi > pays.lo ? `${lo} to ${formatMoney({ minor: pays.hi, currency })}` : lo;
+    if (whole) return `, ${range} for all of it`;
+    if (part.place === 'buy') return `, ${range}`;
+    return part.price ? `, paid ${formatMoney(part.price)}` : '';
+  }
   function where(part: Part): string {
     const home = indexOf(shopStore.shop).homeOf.get(part.id);
     /* Out of a donor; out of a machine somebody uses, or one whose own job lets it go. */
@@ -119,17 +132,14 @@
       {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
     </p>
     <ul>
-      {#each list.slice(0, MOST_SHOWN) as { part, tight, against } (part.id)}
+      {#each list.slice(0, MOST_SHOWN) as each (each.part.id)}
+        {@const { part, tight, against } = each}
         {@const standing = standingOf(shopStore.shop, part)}
         <li>
           <button onclick={() => onpick(part.id, stage)}>
             <b class="figure">{part.id}</b>
             <span class="name"
-              >{part.name}<small
-                >{where(part)}, {standing.condition}{part.price
-                  ? `, ${formatMoney(part.price)}`
-                  : ''}</small
-              ></span
+              >{part.name}<small>{where(part)}, {standing.condition}{priceOf(each)}</small></span
             >
             <span class="gap">
               {#if tight}

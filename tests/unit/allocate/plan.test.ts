@@ -256,6 +256,25 @@ describe('allocate, money', () => {
     expect((await planned(only)).plans[0]?.summary.bill.noRate).to.have.length(1);
   });
 
+  it('a budget decides who gets the dear one of two', async () => {
+    for (const rich of [0, 1]) {
+      const shop = rowOf(2, 0, [
+        ...cards(1, tall, 'A', buy(400)),
+        ...cards(1, { ...tall, length: 241 }, 'B', buy(900)),
+      ]);
+      const jobs = shop.jobs.map((job, i) => ({ ...job, ...(i !== rich && { budget: EUR(500) }) }));
+      const answer = await planned({ ...shop, jobs });
+      expect(given(answer)).to.include(`${rich + 1} card1 B0`);
+      expect(answer.counts[0]?.asks).to.equal(0);
+      const poor = await planned({
+        ...shop,
+        jobs: jobs.map((job) => ({ ...job, budget: EUR(500) })),
+      });
+      expect(poor.counts[0]?.asks).to.equal(1);
+      expect(poor.plans[0]?.summary.runs).to.equal(2);
+    }
+  });
+
   it('says up to which price a part is worth buying', async () => {
     const shop = rowOf(1, 0, [...cards(1, tall, 'A', buy(1000)), ...cards(1, low, 'B', buy(1800))]);
     const { whys } = await planned(shop, { reasons: true });
@@ -369,6 +388,46 @@ describe('allocate, stages', () => {
       parts: shop.parts.map((part) => (part.id === 'B0' ? { ...part, price: EUR(90_000) } : part)),
     };
     expect((await planned(dear)).plans[0]?.jobs[0]?.changes.at(-1)?.partId).to.equal('B0');
+  });
+});
+
+describe('allocate, what is there already', () => {
+  const memory = (size: number): Figures => ({
+    memoryKind: 'DDR4',
+    memoryForm: 'DIMM',
+    size,
+    height: 31,
+  });
+  const wants = (size: number) => {
+    const shop = rowOf(1, 0, [
+      ...cards(1, tall, 'A'),
+      { seat: 'memory1', id: 'R', facts: memory(size), part: buy(1000) },
+    ]);
+    const changes = [{ seat: 'memory1', partId: 'R' }];
+    return { ...shop, jobs: shop.jobs.map((job) => ({ ...job, changes })) };
+  };
+  it('stays where it is as good as what was planned, and goes where it is less', async () => {
+    const same = await planned(wants(8));
+    expect(given(same)).to.deep.equal(['1 card1 A0']);
+    expect(same.counts[0]?.asks).to.equal(0);
+    const more = await planned(wants(16));
+    expect(given(more)).to.deep.equal(['1 memory1 R', '1 card1 A0']);
+  });
+  it('where nobody said how large it is, what was planned comes', async () => {
+    const shop = wants(8);
+    const parts = shop.parts.map((part) => {
+      const { size: _, ...facts } = part.facts;
+      return part.id === 'M1-memory1' ? { ...part, facts } : part;
+    });
+    expect(given(await planned({ ...shop, parts }))).to.include('1 memory1 R');
+  });
+  it('modules of one machine are not moved about within it', async () => {
+    const answer = await planned(demo, { jobIds: ['9'] });
+    const own = new Set(
+      demo.machines.find(({ id }) => id === 'M9')!.seats.map((seat) => seat.partId),
+    );
+    for (const { partId } of answer.plans[0]!.jobs[0]!.strands)
+      expect(partId !== undefined && own.has(partId)).to.equal(false);
   });
 });
 

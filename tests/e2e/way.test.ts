@@ -95,7 +95,9 @@ describe('the whole way', () => {
       page.getByRole('button', { name: 'Parts as CSV' }).click(),
     ]);
     const rows = readFileSync(await csv.path(), 'utf8').split('\r\n');
-    expect(rows[0]).to.equal('tag,kind,name,place,condition,origin,price,currency,facts,note');
+    expect(rows[0]).to.equal(
+      'tag,kind,name,place,condition,origin,price,currency,price to,lot,facts,note',
+    );
     expect(rows.length).to.be.above(7);
 
     /* Steps are open: what follows is asked for, and the sheet stays as it is from then on. */

@@ -21,7 +21,7 @@ export interface Seat {
   found?: string | undefined;
 }
 
-/** Line by line, small is better: jobs not run, late, missed, unpriced, money, open sums, minutes, spoiled, worth used, donors opened, moved, untested. */
+/** Line by line, small is better: jobs not run, late, missed, unpriced, money, minutes, spoiled, worth used, donors opened, moved, untested. */
 export type Tally = number[];
 
 interface OfJob {
@@ -30,7 +30,6 @@ interface OfJob {
     asks: number;
     unpriced: number;
     minor: number;
-    open: number;
     minutes: number;
     spoils: number;
   };
@@ -84,7 +83,9 @@ function mended(shop: Shop, job: Job): OfJob['tally'] | undefined {
       (margin === undefined || margin.lo < 0) &&
       terms.every(({ value }) => value !== 'taken'),
   ).length;
-  return { asks, open, unpriced: best[0]!, minor: best[1]!, minutes: best[2]!, spoils: best[3]! };
+  /* Each is ten minutes more: it has to be measured, and may go wrong. */
+  const minutes = best[2]! + 10 * open;
+  return { asks, unpriced: best[0]!, minor: best[1]!, minutes, spoils: best[3]! };
 }
 
 const same = (a: Remedy, b: Remedy) => JSON.stringify(a.value) === JSON.stringify(b.value);
@@ -171,7 +172,7 @@ function tallied(
   picked: readonly (OfJob | undefined)[],
   homes: ReadonlyMap<string, Machine>,
 ): Tally {
-  const tally = new Array<number>(12).fill(0);
+  const tally = new Array<number>(11).fill(0);
   const add = (i: number, by: number) => (tally[i] = (tally[i] ?? 0) + by);
   const bought = new Set<string>();
   const opened = new Set<Machine>();
@@ -188,26 +189,26 @@ function tallied(
       add(0, job.weight ?? 1);
       continue;
     }
-    const { asks, unpriced, minor, open, minutes, spoils } = of.tally;
-    [0, 0, asks, unpriced, minor, open, minutes, spoils].forEach((by, i) => add(i, by));
+    const { asks, unpriced, minor, minutes, spoils } = of.tally;
+    [0, 0, asks, unpriced, minor, minutes, spoils].forEach((by, i) => add(i, by));
     const own = seats.filter((each) => each.job === job);
     for (const [i, part] of of.parts.entries()) {
       const { now } = own[i]!;
       if (!part) {
         if (now !== undefined) {
           add(2, 1);
-          add(10, 1);
+          add(9, 1);
         }
         continue;
       }
       const home = homes.get(part.id);
       const then = shop.parts.find(({ id }) => id === now);
       if (then && !asGood(then, part)) add(2, 1);
-      add(6, home && home.state !== 'here' ? 25 : 15);
-      add(8, part.worth?.minor ?? 0);
-      if (now !== undefined && now !== part.id && then?.name !== part.name) add(10, 1);
-      else if (now !== undefined && now !== part.id && !twins(then, part)) add(10, 1);
-      add(11, Number(part.condition !== 'good' && part.condition !== 'worn'));
+      add(5, home && home.state !== 'here' ? 25 : 15);
+      add(7, part.worth?.minor ?? 0);
+      if (now !== undefined && now !== part.id && then?.name !== part.name) add(9, 1);
+      else if (now !== undefined && now !== part.id && !twins(then, part)) add(9, 1);
+      add(10, Number(part.condition !== 'good' && part.condition !== 'worn'));
       if (home && home.state !== 'here') opened.add(home);
       if (part.place === 'buy')
         for (const each of part.lot === undefined
@@ -217,8 +218,8 @@ function tallied(
     }
   }
   for (const home of opened) {
-    add(7, home.starts ? 2 : 1);
-    add(9, 1);
+    add(6, home.starts ? 2 : 1);
+    add(8, 1);
     if (home.state === 'offered')
       pay(`machine ${home.id}`, {
         minor: home.offer?.asked ?? 0,

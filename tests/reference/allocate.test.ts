@@ -33,7 +33,6 @@ function tallyOf({ open }: Search, { counts }: Found): number[] {
     asks,
     unpriced,
     money / 2,
-    counts.open,
     minutes,
     spoils,
     rest,

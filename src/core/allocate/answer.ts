@@ -302,9 +302,10 @@ function* stuckOf({ search, best }: Planned, limits: Limits): Generator<Progress
 
 /** Jobs that run in the one plan and not in the other. */
 function insteadOf({ open }: Search, best: Found, other: Found): string[] {
-  return open.jobs.flatMap(({ job }, i) =>
+  const reasons = open.jobs.flatMap(({ job }, i) =>
     best.picks[i] && !other.picks[i] ? [`Job ${job.id} runs instead, with parts both need.`] : [],
   );
+  return reasons.length > 0 ? reasons : ['It could, at the cost of what counts more.'];
 }
 
 /** A smallest set of reasons that is enough: one after the other left out while the job still cannot run. */

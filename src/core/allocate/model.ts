@@ -18,7 +18,6 @@ export const dims = [
   'asks',
   'unpriced',
   'money',
-  'open',
   'minutes',
   'spoils',
   'rest',
@@ -35,7 +34,7 @@ const ofGoal: Record<Goal, readonly Dim[]> = {
   deadlines: ['late'],
   asks: ['asks'],
   money: ['unpriced', 'money'],
-  minutes: ['open', 'minutes'],
+  minutes: ['minutes'],
   spoils: ['spoils'],
   rest: ['rest'],
 };
@@ -51,6 +50,8 @@ export const dimsOf = (order: readonly Goal[]): Dim[] => [
 /** Minutes to put another part in, and to get one out of a donor (common practice, no source). */
 export const MINUTES_TO_SWAP = 15;
 export const MINUTES_TO_STRIP = 10;
+/** What a sum that may come out either way costs: measuring, and now and then doing it again. */
+export const MINUTES_TO_MEASURE = 10;
 
 /** Lines are compared in groups while their weights stay within what a solver tells apart. */
 const MOST_WEIGHT = 2e4;
@@ -131,19 +132,22 @@ export class Model {
     }
   }
 
-  /** What a job's parts cost against what its budget leaves: over it, one thing asked for is missed. */
+  /**
+   * What is still to be spent for a job's parts against what its budget leaves: over it, one thing asked for is
+   * missed. What was paid already is no reason to take another part.
+   */
   #budget(j: number): void {
     const left = budgetLeft(this.open, j);
     if (left === undefined) return;
     const terms = this.open.jobs[j]!.slots.flatMap(({ at }) =>
       (this.pool.options[at] ?? []).map(
-        (pick) => [put(at, pick), this.pool.stock[pick]!.noted] as const,
+        (pick) => [put(at, pick), this.pool.stock[pick]!.most] as const,
       ),
     );
     const most = this.open.jobs[j]!.slots.reduce(
       (sum, { at }) =>
         sum +
-        Math.max(0, ...(this.pool.options[at] ?? []).map((pick) => this.pool.stock[pick]!.noted)),
+        Math.max(0, ...(this.pool.options[at] ?? []).map((pick) => this.pool.stock[pick]!.most)),
       0,
     );
     if (most <= left) return;
@@ -457,7 +461,7 @@ export class Model {
       if (!own) continue;
       on.add(run(j));
       const left = this.#budgets.get(j);
-      const spent = own.reduce((sum, pick) => sum + (this.pool.stock[pick]?.noted ?? 0), 0);
+      const spent = own.reduce((sum, pick) => sum + (this.pool.stock[pick]?.most ?? 0), 0);
       if (left !== undefined && spent > left) on.add(over(j));
       const deadline = this.open.jobs[j]?.job.deadline?.slice(0, 10);
       for (const [i, pick] of own.entries()) {

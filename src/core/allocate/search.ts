@@ -1,5 +1,13 @@
 import { Judge, STAYS, type Cut, type Extra, type Put, type Verdict } from './judge.ts';
-import { dims, dimsOf, Model, type Counts, type Dim, type Picks } from './model.ts';
+import {
+  dims,
+  dimsOf,
+  MINUTES_TO_MEASURE,
+  Model,
+  type Counts,
+  type Dim,
+  type Picks,
+} from './model.ts';
 import type { Opened } from './slots.ts';
 import type { Pool } from './stock.ts';
 import { ordered, type Wishes } from './wishes.ts';
@@ -44,6 +52,8 @@ export interface Limits {
   /** Milliseconds from now, by whatever clock: the core has none. */
   left: () => number;
 }
+
+const MEASURING = { minutes: MINUTES_TO_MEASURE };
 
 const NONE: Counts = Object.fromEntries(dims.map((dim) => [dim, 0])) as Counts;
 
@@ -178,11 +188,12 @@ export class Search {
         for (const { cut } of verdict.needs)
           if (this.#teach((model) => model.addNeed(cut()))) fresh = true;
       if (!verdict.extra) continue;
-      for (const dim of ['asks', 'open'] as const) {
-        if (!counts(dim)) continue;
-        for (const { finding, cut } of verdict[dim])
-          if (this.#teach((model) => model.addCosts(cut(), { [dim]: 1 }, finding.id))) fresh = true;
-      }
+      if (counts('asks'))
+        for (const { finding, cut } of verdict.asks)
+          if (this.#teach((model) => model.addCosts(cut(), { asks: 1 }, finding.id))) fresh = true;
+      if (counts('minutes'))
+        for (const { finding, cut } of verdict.open)
+          if (this.#teach((model) => model.addCosts(cut(), MEASURING, finding.id))) fresh = true;
       if (!mended || !verdict.over) continue;
       const { minutes, minor, unpriced, spoils } = verdict.over;
       const sets = this.open.jobs[j]!.slots.map(({ at }, i) => ({
@@ -216,7 +227,7 @@ export class Search {
       counts.unpriced += unpriced;
       counts.spoils += spoils;
       counts.asks += verdict.asks.length;
-      counts.open += verdict.open.length;
+      counts.minutes += MINUTES_TO_MEASURE * verdict.open.length;
     }
     return { picks, counts, extras: verdicts.map((verdict) => verdict?.extra) };
   }

@@ -20,8 +20,8 @@ export interface Stock {
   /** The job that must not run for this to be free. */
   unless: number | undefined;
   price: Priced;
-  /** The price noted at it, paid or not, minor units at the most: what an account of its job counts. */
-  noted: number;
+  /** What is still to be spent for it, minor units at the most; 0 where nobody priced it. */
+  most: number;
   /** Bought whole or not at all. */
   lot: string | undefined;
   /** What it would fetch, minor units; 0 where nobody said. */
@@ -175,7 +175,7 @@ function stockOf(shop: Shop, group: readonly Free[]): Stock {
     frees,
     unless,
     price: toPay(shop, first),
-    noted: notedAt(shop, first),
+    most: mostOf(toPay(shop, first)),
     lot: lotOf(shop, first).length > 1 ? first.lot : undefined,
     worth: worth && isPriced(worth) ? worth.lo : 0,
     untested: condition !== 'good' && condition !== 'worn',
@@ -183,10 +183,7 @@ function stockOf(shop: Shop, group: readonly Free[]): Stock {
   };
 }
 
-function notedAt(shop: Shop, { price, priceTo }: Part): number {
-  const noted = pricedIn(shop, price, priceTo);
-  return isPriced(noted) ? noted.hi : 0;
-}
+const mostOf = (price: Priced): number => (isPriced(price) ? price.hi : 0);
 
 export const byTag = (a: string, b: string): number => a.localeCompare(b, 'en', { numeric: true });
 

@@ -24,8 +24,7 @@ export const dimWords: Record<Dim, string> = {
   asks: 'what the jobs ask for',
   unpriced: 'things without a price',
   money: 'money',
-  open: 'sums left open',
-  minutes: 'minutes of hands',
+  minutes: 'minutes of hands, measuring too',
   spoils: 'donors kept whole',
   rest: 'what the rest is worth',
   opened: 'donors opened',
@@ -54,8 +53,6 @@ function better({ dim, by }: Difference, currency: string): string {
       return `${count(n, 'thing fewer', 'things fewer')} without a price`;
     case 'money':
       return `saves ${amount(n / 2, currency)}`;
-    case 'open':
-      return `${count(n, 'sum fewer', 'sums fewer')} to measure`;
     case 'minutes':
       return `saves ${n} min of hands`;
     case 'spoils':
@@ -83,8 +80,6 @@ function worse({ dim, by }: Difference, currency: string): string {
       return `${count(n, 'thing more', 'things more')} without a price`;
     case 'money':
       return `${amount(n / 2, currency)} more`;
-    case 'open':
-      return `${count(n, 'sum more', 'sums more')} to measure`;
     case 'minutes':
       return `${n} min of hands more`;
     case 'spoils':

@@ -344,6 +344,39 @@ describe('allocate, what cannot be', () => {
   });
 });
 
+describe('allocate, twins and leftovers', () => {
+  it('of twins the one goes that would fetch least', async () => {
+    const shop = rowOf(1, 0, [
+      ...cards(1, tall, 'A', { worth: EUR(500) }),
+      ...cards(1, tall, 'B'),
+      ...cards(1, tall, 'C', { worth: EUR(900) }),
+    ]);
+    expect(given(await planned(shop))).to.deep.equal(['1 card1 B0']);
+  });
+  it('a job that does not run keeps of its plan what nobody else was given', async () => {
+    const shop = rowOf(2, 0, [
+      ...cards(1, tall, 'A'),
+      { seat: 'fan1', id: 'F', facts: { size: 120, thickness: 25 } },
+    ]);
+    const changes = [
+      { seat: 'card1', partId: 'A0' },
+      { seat: 'fan1', partId: 'F' },
+    ];
+    const [first, second] = shop.jobs;
+    const jobs = [
+      { ...first!, weight: 2 },
+      { ...second!, changes },
+    ];
+    const { plans } = await planned({ ...shop, jobs });
+    const left = plans[0]!.jobs.find(({ jobId }) => jobId === '2')!;
+    expect(left.runs).to.equal(false);
+    expect(left.changes).to.deep.equal([{ seat: 'fan1', partId: 'F' }]);
+    expect(takePlan(plans[0]!)({ ...shop, jobs }).jobs[0]?.changes).to.deep.equal([
+      { seat: 'card1', partId: 'A0' },
+    ]);
+  });
+});
+
 describe('allocate, large shelves', () => {
   it('10,000 parts: passes over what is as good as others, and says how many', async () => {
     const shop = rowOf(2, 2, [

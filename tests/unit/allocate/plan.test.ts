@@ -443,6 +443,9 @@ describe('allocate, what is there already', () => {
     const same = await planned(wants(8));
     expect(given(same)).to.deep.equal(['1 card1 A0']);
     expect(same.counts[0]?.asks).to.equal(0);
+    const less = await planned(wants(4));
+    expect(given(less)).to.deep.equal(['1 card1 A0']);
+    expect(less.counts[0]?.asks).to.equal(0);
     const more = await planned(wants(16));
     expect(given(more)).to.deep.equal(['1 memory1 R', '1 card1 A0']);
   });

@@ -7,7 +7,7 @@ import { wantedBy } from '../model/lookup/wanted.ts';
 import { STAYS, type Put } from './judge.ts';
 import { isSeed, SEED } from './jobs.ts';
 import { dims, type Counts, type Dim } from './model.ts';
-import { proposalOf, summaryOf, takenUp, type Proposal, type Summary } from './proposal.ts';
+import { proposalOf, summaryOf, type Proposal, type Summary } from './proposal.ts';
 import {
   Search,
   type Found,
@@ -244,7 +244,9 @@ function* gainsOf(
     const better = next.proven && next.found && difference(order, next.found.counts, best.counts);
     if (better) gains.push({ what, gains: { dim: better.dim, by: -better.by } });
   };
-  for (const { id, name, why } of pool.kept.slice(0, MOST_GAINS)) {
+  /* What another job has planned is no matter of leave: that job is to be chosen, too. */
+  const asks = pool.kept.filter(({ why }) => why !== 'planned elsewhere');
+  for (const { id, name, why } of asks.slice(0, MOST_GAINS)) {
     if (limits.left() <= 0) break;
     const wishes = { ...asked.wishes, leave: [...asked.wishes.leave, id] };
     keep({ leave: id, name, why }, yield* searchOf(shop, asked.jobIds, wishes, solve).best(limits));
@@ -418,5 +420,3 @@ function withSeeds(shop: Shop): Shop {
     ],
   };
 }
-
-export { proposalOf, summaryOf, takenUp };

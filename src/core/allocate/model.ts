@@ -1,9 +1,10 @@
-import { isPriced, jobAccount, pricedIn, toPay } from '../donors/index.ts';
+import { askedFor, isPriced, jobAccount, pricedIn, toPay } from '../donors/index.ts';
 import { planOf } from '../plan/planOf.ts';
 import type { Machine } from '../model/types/types.ts';
 import { STAYS, type Cut, type Put, type Way } from './judge.ts';
 import { serves, staysServing, type Opened } from './slots.ts';
-import { isStripped, machinePrice, type Pool } from './stock.ts';
+import { MINUTES_TO_STRIP, MINUTES_TO_SWAP } from '../resolve/otherParts.ts';
+import { isStripped, type Pool } from './stock.ts';
 import type { Goal, Wishes } from './wishes.ts';
 
 /**
@@ -47,9 +48,6 @@ export const dimsOf = (order: readonly Goal[]): Dim[] => [
   ...ties,
 ];
 
-/** Minutes to put another part in, and to get one out of a donor (common practice, no source). */
-export const MINUTES_TO_SWAP = 15;
-export const MINUTES_TO_STRIP = 10;
 /** What a sum that may come out either way costs: measuring, and now and then doing it again. */
 export const MINUTES_TO_MEASURE = 10;
 
@@ -247,7 +245,7 @@ export class Model {
       open(`m${m}`, (pick) => this.pool.stock[pick]?.home === machine);
       this.#cost('opened', `m${m}`, 1);
       this.#cost('spoils', `m${m}`, machine.starts ? 2 : 1);
-      if (machine.state === 'offered') this.#price(machinePrice(this.open.shop, machine), `m${m}`);
+      if (machine.state === 'offered') this.#price(askedFor(this.open.shop, machine), `m${m}`);
     }
     for (const [l, lot] of this.#lots.entries()) {
       open(`l${l}`, (pick) => this.pool.stock[pick]?.lot === lot);

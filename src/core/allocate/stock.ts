@@ -1,9 +1,9 @@
-import { askedFor, isPriced, lotOf, pricedIn, toPay, type Priced } from '../donors/index.ts';
+import { isPriced, lotOf, pricedIn, toPay, type Priced } from '../donors/index.ts';
 import { indexOf, standingOf } from '../model/lookup/lookup.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
 import { countOf, type Kind, type Machine, type Part, type Shop } from '../model/types/types.ts';
 import { planOf } from '../plan/planOf.ts';
-import { fitsSlot, type Opened, type Slot } from './slots.ts';
+import { fitsSlot, type Opened } from './slots.ts';
 
 /** Pieces alike in everything that counts: any of them serves as well as another. */
 export interface Stock {
@@ -103,8 +103,7 @@ function freeOf(
     return [];
   };
   const wanting = (wantedBy(shop).get(part.id) ?? []).length;
-  if (wanting >= countOf(part) && !leave.includes(part.id))
-    return aside(part.id, part.name, 'planned elsewhere');
+  if (wanting >= countOf(part)) return aside(part.id, part.name, 'planned elsewhere');
   if (part.loan) return aside(part.id, part.name, 'lent');
   const chosen = open.jobs.some(({ job }) => job.id === part.reserved);
   if (part.reserved !== undefined && !chosen) return aside(part.id, part.name, 'reserved');
@@ -243,10 +242,3 @@ function asGood(a: Stock, b: Stock): boolean {
 /** Whether getting a part out of this machine is work of its own: whatever a job is about is open anyway. */
 export const isStripped = (home: Machine | undefined): home is Machine =>
   home !== undefined && home.state !== 'here';
-
-/** What an offered machine costs, whole; nothing of one that is ours. */
-export const machinePrice = (shop: Shop, machine: Machine): Priced =>
-  machine.state === 'offered' ? askedFor(shop, machine) : { lo: 0, hi: 0 };
-
-export const slotName = (open: Opened, slot: Slot): string =>
-  `${open.jobs[slot.job]?.job.id} ${slot.seat}${slot.stage > 1 ? ` ${slot.stage}` : ''}`;

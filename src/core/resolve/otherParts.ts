@@ -8,7 +8,9 @@ import { planOf } from '../plan/planOf.ts';
 import { checksOf, runChecks } from '../plan/run.ts';
 import type { Money } from '../units/money.ts';
 
-const MINUTES_TO_SWAP = 15;
+/** Minutes to put another part in, and more to get it out of a donor (common practice, no source). */
+export const MINUTES_TO_SWAP = 15;
+export const MINUTES_TO_STRIP = 10;
 
 /**
  * Ways out of one finding: its own, and every other part of the shelf and of donors that
@@ -86,7 +88,7 @@ function swap(
       title: `${part.name} (${part.id}${home ? `, donor ${home.id}` : ''}) as ${seatName(seat)}`,
       margin: same?.margin,
       mark: worst([...(same ? [same] : []), ...fresh]),
-      minutes: MINUTES_TO_SWAP + (home ? 10 : 0),
+      minutes: MINUTES_TO_SWAP + (home ? MINUTES_TO_STRIP : 0),
       money: ownMoney(shop, toPay(shop, part)),
       undoable: true,
       givesUp: lost.length > 0 ? lost.map((each) => each.title).join(', ') : undefined,

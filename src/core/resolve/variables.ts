@@ -18,7 +18,7 @@ import {
   toGet,
   variableId,
 } from '../remedies/index.ts';
-import { candidates } from './otherParts.ts';
+import { candidates, MINUTES_TO_STRIP, MINUTES_TO_SWAP } from './otherParts.ts';
 
 /** What may give: a part for a seat, or a remedy taken. */
 export interface Option {
@@ -44,10 +44,6 @@ export interface Variable {
   /** Option 0 is the plan as it stands. */
   options: Option[];
 }
-
-const MINUTES_TO_SWAP = 15;
-/** Minutes more to get a part out of a donor. */
-const MINUTES_TO_STRIP = 10;
 
 const asPlanned: Option = {
   label: 'as planned',

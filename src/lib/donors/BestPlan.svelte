@@ -52,6 +52,8 @@
         )
       : undefined,
   );
+  const elsewhere = $derived(plans.kept.filter((each) => each.why === 'planned elsewhere'));
+  const toAsk = $derived(plans.kept.filter((each) => each.why !== 'planned elsewhere'));
   const nameOf = (id: string) => indexOf(shop).parts.get(id)?.name ?? id;
 
   function sooner(goal: Goal): void {
@@ -245,11 +247,17 @@
       {#each plans.answer.gains as gain, i (i)}<li>{gainSay(gain, nameOf, currency)}</li>{/each}
     </ul>
   {/if}
-  {#if plans.kept.length > 0}
+  {#if elsewhere.length > 0}
+    <p class="soft">
+      {elsewhere.length === 1 ? 'One part is' : `${elsewhere.length} parts are`} planned in jobs that
+      are not chosen here and {elsewhere.length === 1 ? 'stays' : 'stay'} there.
+    </p>
+  {/if}
+  {#if toAsk.length > 0}
     <details>
-      <summary>Left alone: {plans.kept.length}</summary>
+      <summary>Left alone: {toAsk.length}</summary>
       <div class="chips">
-        {#each plans.kept as { id, name, why: because } (id)}
+        {#each toAsk as { id, name, why: because } (id)}
           <button
             class="chip"
             aria-pressed={plans.wishes.leave.includes(id)}

@@ -153,7 +153,7 @@ describe('reference: the program of a shop, by HiGHS and by GLPK', function () {
       const shop = made(seed, { jobs: 5, donors: 8, shelf: 16 });
       const asked: { lp: string; objective: number }[] = [];
       const open = opened(shop, openJobs(shop));
-      const search = new Search(open, poolOf(open, []), usualWishes, (lp, seconds) => {
+      const search = new Search(open, poolOf(open), usualWishes, (lp, seconds) => {
         const solved = solve(lp, seconds);
         if (solved.status === 'optimal') asked.push({ lp, objective: solved.objective });
         return solved;

@@ -91,7 +91,7 @@ export function searchOf(
 ): Search {
   const open = opened(shop, jobIds, wishes.leave, spare);
   if (open.jobs.length === 0) throw new NothingToPlan('None of these jobs is open.');
-  return new Search(open, poolOf(open, wishes.leave), wishes, solve);
+  return new Search(open, poolOf(open), wishes, solve);
 }
 
 /** A plan of a shop as it was found, with what is needed to ask on. */

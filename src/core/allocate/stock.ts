@@ -50,9 +50,9 @@ export interface Pool {
 }
 
 /** Everything that may go anywhere: shelf, donors, offers, lists, what chosen jobs and others take out. */
-export function poolOf(open: Opened, leave: readonly string[]): Pool {
+export function poolOf(open: Opened): Pool {
   const kept = new Map<string, Kept>();
-  const free = open.shop.parts.flatMap((part): Free[] => freeOf(open, part, leave, kept));
+  const free = open.shop.parts.flatMap((part): Free[] => freeOf(open, part, kept));
   const groups = new Map<string, Free[]>();
   for (const each of free) {
     const key = keyOf(open, each);
@@ -84,12 +84,7 @@ interface Free {
   unless?: number | undefined;
 }
 
-function freeOf(
-  open: Opened,
-  part: Part,
-  leave: readonly string[],
-  kept: Map<string, Kept>,
-): Free[] {
+function freeOf(open: Opened, part: Part, kept: Map<string, Kept>): Free[] {
   const { shop } = open;
   if (part.place === 'gone' || part.loan?.way === 'borrowed') return [];
   if (standingOf(shop, part).condition === 'dead' && part.condition === 'dead') return [];

@@ -26,7 +26,8 @@ const quiet = {
   memory: { memoryKind: 'DDR4', memoryForm: 'DIMM', size: 8, height: 31 },
 } as const satisfies Seats;
 
-export function madeBench(dice: Dice): Bench {
+/** `odd`: with drives on mounts, fans, an M.2 sink, sometimes a radiator, and PSUs that lie deep. */
+export function madeBench(dice: Dice, odd = false): Bench {
   const truth: Bench['truth'] = {};
   const between = (lo: number, hi: number) => Math.round(lo + dice() * (hi - lo));
   const pick = <T>(...of: readonly T[]): T => of[Math.floor(dice() * of.length)] as T;
@@ -127,6 +128,8 @@ export function madeBench(dice: Dice): Bench {
   seats['memory1'] = dice() < 0.5 ? memory('T-memory1') : quiet.memory;
   if (dice() < 0.3) seats['memory2'] = memory('T-memory2');
   if (dice() < 0.35) seats['card2'] = card('T-card2');
+  if (odd) oddParts(seats, between, pick, dice);
+  if (seats['cooler']['class'] === 'radiator') delete truth['T-cooler'];
   const { shop, job } = jobWith(seats);
   const shelf: Part[] = [];
   const lay = (seat: string, facts: Seats[string]) => {
@@ -145,6 +148,49 @@ export function madeBench(dice: Dice): Bench {
   if (dice() < 0.3) lay('supply', supply('next'));
   if (dice() < 0.4) lay('memory1', memory('next'));
   return { shop: { ...shop, parts: [...shop.parts, ...shelf] }, job, truth };
+}
+
+/** What is odd about a bench: places of drives and fans, sinks, sinks beside the socket, a radiator. */
+function oddParts(
+  seats: Seats,
+  between: (lo: number, hi: number) => number,
+  pick: <T>(...of: readonly T[]) => T,
+  dice: Dice,
+): void {
+  const shell = seats['case'] as Record<string, Value>;
+  shell['cageGain'] = pick(0, 0, 40);
+  if (dice() < 0.5) {
+    seats['drive1'] = { form: pick('3.5', '2.5'), height: between(7, 15) };
+    shell['mounts'] = [
+      `${pick('cage', 'floor')} 3.5 ${between(150, 200)} deep`,
+      ...(dice() < 0.6 ? [`behind the tray ${pick('3.5', '2.5')} ${between(110, 200)} deep`] : []),
+    ];
+  } else if (dice() < 0.6) {
+    seats['drive1'] = { form: 'M.2', sink: between(3, 25) };
+    (seats['board'] as Record<string, Value>)['m2'] = pick(1, 2);
+  }
+  if (dice() < 0.4) {
+    seats['fan1'] = { size: 120, thickness: between(15, 38), wall: pick('rear', 'front') };
+    shell['fanMounts'] = [`rear 120 ${between(20, 40)} deep`, `front 120 ${between(20, 40)} deep`];
+  }
+  if (dice() < 0.35) {
+    seats['cooler'] = {
+      class: 'radiator',
+      sockets: ['AM4'],
+      height: 45,
+      radiator: '240',
+      thickness: between(45, 60),
+    };
+    shell['fanMounts'] = pick('front', 'top', 'PSU bracket', 'side')
+      .split('|')
+      .concat(pick('front', 'top', 'side'))
+      .flatMap((wall) => [
+        `${wall} 120 ${between(40, 65)} deep`,
+        `${wall} 120 ${between(50, 65)} deep`,
+      ]);
+    shell['topRoom'] = between(40, 70);
+  }
+  if (dice() < 0.3) (seats['board'] as Record<string, Value>)['sinksHigh'] = between(20, 45);
 }
 
 /** The bench with what is true of every part measured. */

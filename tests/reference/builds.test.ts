@@ -16,10 +16,10 @@ const marked = (seats: Seats, applied: RemedyValue[] = []): Finding[] =>
 const withParts = (seats: Record<string, Seats[string] | null>): Seats =>
   Object.fromEntries(Object.entries(seats).flatMap(([seat, part]) => (part ? [[seat, part]] : [])));
 
-describe('reference: 36 clean builds', () => {
-  it('are 36, each with a sentence of its own', () => {
-    expect(new Set(cleanBuilds.map(({ name }) => name)).size).to.equal(36);
-    expect(new Set(cleanBuilds.map(({ say }) => say)).size).to.equal(36);
+describe('reference: 39 clean builds', () => {
+  it('are 39, each with a sentence of its own', () => {
+    expect(new Set(cleanBuilds.map(({ name }) => name)).size).to.equal(39);
+    expect(new Set(cleanBuilds.map(({ say }) => say)).size).to.equal(39);
   });
   for (const { name, seats } of cleanBuilds)
     it(`${name}: no Stop, no Mend, two Watches at most`, () => {
@@ -30,10 +30,10 @@ describe('reference: 36 clean builds', () => {
     });
 });
 
-describe('reference: 53 builds with one mistake', () => {
-  it('are 53, over clean builds, each with a sentence of its own', () => {
-    expect(new Set(mistakes.map(({ name }) => name)).size).to.equal(53);
-    expect(new Set(mistakes.map(({ say }) => say)).size).to.equal(53);
+describe('reference: 61 builds with one mistake', () => {
+  it('are 61, over clean builds, each with a sentence of its own', () => {
+    expect(new Set(mistakes.map(({ name }) => name)).size).to.equal(61);
+    expect(new Set(mistakes.map(({ say }) => say)).size).to.equal(61);
   });
   for (const mistake of mistakes) {
     const base = cleanBuilds.find(({ name }) => name === mistake.of);

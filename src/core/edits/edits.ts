@@ -1,4 +1,6 @@
 import { create } from 'mutative';
+import { thingPrices } from '../model/lookup/thingPrices.ts';
+import { plainName } from '../units/plainName.ts';
 import type { Remedy } from '../findings/finding.ts';
 import type { Fact } from '../model/types/fact.ts';
 import { emptyJob } from '../model/types/empty.ts';
@@ -197,11 +199,16 @@ export const dropChange = (jobId: string, seat: SeatId, partId: string, stage: n
 export const applyRemedy = (jobId: string, { value, get }: Pick<Remedy, 'value' | 'get'>): Edit =>
   value.do === 'put'
     ? putPart(jobId, value.seat, value.partId)
-    : job(jobId, (found) => {
-        if (found.applied.some((each) => sameRemedy(each, value))) return;
-        found.applied.push(value);
-        if (get) found.wants.push({ ...get, remedy: value });
-      });
+    : (shop) => {
+        const price = get && thingPrices(shop).get(plainName(get.what));
+        return job(jobId, (found) => {
+          if (found.applied.some((each) => sameRemedy(each, value))) return;
+          found.applied.push(value);
+          if (!get) return;
+          const cost = price && { price: { ...price, minor: price.minor * get.count } };
+          found.wants.push({ ...get, ...cost, remedy: value });
+        })(shop);
+      };
 
 /** A whole set of changes in one step: parts put, remedies applied, what has to be got on the list. */
 export const applyResolution = (

@@ -18,6 +18,7 @@ import { offer } from '../remedies/offer.ts';
 import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { rearFan } from '../remedies/rearFan.ts';
 import { FEET_MM, tallerFeet } from '../remedies/tallerFeet.ts';
+import { standsOutside } from '../remedies/supplyOutside.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
 
 const moves: readonly Kind[] = ['case', 'fan', 'supply', 'card', 'cooler'];
@@ -35,9 +36,7 @@ export function exhaust(plan: Plan): Finding[] {
   const supply = partOfKind(plan, 'supply');
   const feeds = supply && textAt(plan, supply, 'feeds')?.text;
   const supplyIn =
-    supply !== undefined &&
-    (feeds === undefined || feeds === 'supply') &&
-    textAt(plan, shell, 'supplyAt')?.text !== 'outside the case';
+    supply !== undefined && (feeds === undefined || feeds === 'supply') && !standsOutside(plan);
   const turned = isApplied(plan, turnSupply());
   const vents = listAt(plan, shell, 'vents')?.items;
   const litres = litresOf(plan, shell);

@@ -33,7 +33,8 @@ export function cardLength(plan: Plan): Finding[] {
       termOf(placed, 'length', 'card from the bracket', -1, length),
     ];
     const bend = cardBend(plan, placed);
-    if (bend?.at === 'end') terms.push({ ...bend.term, sign: -1 });
+    /* Where its plugs sit nobody said: at the end they may. */
+    if (bend && bend.at !== 'top') terms.push({ ...bend.term, sign: -1 });
     return gap({
       id: `card-length:${placed.seat}`,
       about: { of: 'room', room: 'card length' },

@@ -4,7 +4,10 @@ import type { SeatId } from '../model/types/types.ts';
 import { partsOfKind, isApplied, type Plan } from '../model/lookup/plan.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';
+import { cutSink, sunkDrives } from '../remedies/cutSink.ts';
 import { fanOutside } from '../remedies/fanOutside.ts';
+import { flatSink, isLowered } from '../remedies/flatSink.ts';
+import { hasOtherSocket, otherSocket } from '../remedies/otherSocket.ts';
 import { otherPlaces } from '../remedies/mounts.ts';
 import { moveDrive } from '../remedies/moveDrive.ts';
 import { offer, offerIn } from '../remedies/offer.ts';
@@ -13,6 +16,7 @@ import { canTurn, turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
 import { width, type Range } from '../units/range.ts';
 import { airBetween, farApart, separation, type Box, type Separation } from './space/box.ts';
+import { SINK } from './space/onBoard.ts';
 import { boxesOf, spaceOf } from './space/space.ts';
 
 /** Air parts should keep from each other, mm (common practice, no source). */
@@ -79,8 +83,7 @@ const onMounts = (fan: Box, other: Box) =>
   fan.kind === 'fan' && (other.kind === 'drive' || other.kind === 'supply');
 
 /** Boards keep their M.2 sockets clear of RAM. */
-const besideSockets = (sink: Box, other: Box) =>
-  sink.name === 'storage heat sink' && other.kind === 'memory';
+const besideSockets = (sink: Box, other: Box) => sink.name === SINK && other.kind === 'memory';
 
 const never = (box: Box) => box.what === 'base' || box.what === 'guess';
 
@@ -143,7 +146,7 @@ function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): R
   return [a, b].flatMap((box): Remedy[] => {
     const { seat, kind, what } = box;
     const other = box === a ? b : a;
-    if (kind === 'drive') return otherMounts(plan, seat);
+    if (kind === 'drive') return box.name === SINK ? sinkWays(plan, seat) : otherMounts(plan, seat);
     if (kind === 'supply' && what === 'bend' && canTurn(plan))
       return unlessApplied(plan, turnSupply(), (turn) => [offer(plan, turn, 'watch')]);
     const gives =
@@ -159,6 +162,16 @@ function remedies(plan: Plan, a: Box, b: Box, apart: Separation, rest: Range): R
       : [];
   });
 }
+
+/** What lets a cooler or a card pass over an M.2 drive's heat sink. */
+const sinkWays = (plan: Plan, seat: SeatId): Remedy[] =>
+  isLowered(plan, seat) || !sunkDrives(plan).some((drive) => drive.seat === seat)
+    ? []
+    : [
+        ...(hasOtherSocket(plan) ? [otherSocket({ seat })] : []),
+        flatSink({ seat }),
+        cutSink({ seat }),
+      ].map((value) => offer(plan, value, 'watch'));
 
 const unlessApplied = (
   plan: Plan,

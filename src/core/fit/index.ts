@@ -1,5 +1,5 @@
 import { fanMounts } from './fanMounts.ts';
-import { mountDepth } from './mountDepth.ts';
+import { driveDepth, mountDepth } from './mountDepth.ts';
 import type { Check } from '../findings/finding.ts';
 import { boardHoles } from './boardHoles.ts';
 import { boardOutline } from './boardOutline.ts';
@@ -15,7 +15,12 @@ import { contradictions } from './contradictions.ts';
 import { cover } from './cover.ts';
 import { driveMounts } from './driveMounts.ts';
 import { hotFaces } from './hotFace.ts';
+import { coolerSinks } from './coolerSinks.ts';
+import { leadReach } from './reach.ts';
+import { leadRoom } from './leadRoom.ts';
 import { leads } from './leads.ts';
+import { leadsUnder } from './leadsUnder.ts';
+import { suppliesBeside } from './supplyOutside.ts';
 import { noInsertionPath } from './insertionPaths.ts';
 import { radiators } from './radiator.ts';
 import { memoryHeight } from './memoryHeight.ts';
@@ -40,6 +45,7 @@ export const fitChecks: readonly Check[] = [
   clashes,
   fanMounts,
   mountDepth,
+  driveDepth,
   radiators,
   exhaust,
   contradictions,
@@ -48,5 +54,10 @@ export const fitChecks: readonly Check[] = [
   hotFaces,
   cover,
   leads,
+  leadReach,
+  leadRoom,
+  leadsUnder,
+  suppliesBeside,
+  coolerSinks,
   noInsertionPath,
 ];

@@ -3,6 +3,7 @@ import { gap, worthSaying } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import {
+  fedByOneVoltage,
   partsOfKind,
   listAt,
   numberAt,
@@ -102,8 +103,9 @@ export function leadPaths(plan: Plan): LeadPath[] {
   };
   const supply = partOfKind(plan, 'supply');
   const plugs = space.boxes.find((box) => box.id === 'supply:bend');
-  if (supply && plugs && space.at.supplyAt !== 'outside the case') {
-    const from = middle(plugs);
+  const outside = space.at.supplyAt === 'outside the case';
+  const from = outside ? besideRear(board) : plugs && middle(plugs);
+  if (supply && from && !fedByOneVoltage(plan, supply)) {
     if (numberAt(plan, supply, 'leadMain'))
       add(
         {
@@ -155,6 +157,15 @@ export function leadPaths(plan: Plan): LeadPath[] {
   }
   return found;
 }
+
+/** A PSU outside stands somewhere behind the rear wall. */
+const besideRear = (board: Box): End => ({
+  at: { x: -40, y: (mid(board.y[0]) + mid(board.y[1])) / 2 },
+  unsureMm: OUTSIDE_UNSURE_MM,
+});
+
+/** How far from there it may stand, mm (common practice, no source). */
+const OUTSIDE_UNSURE_MM = 150;
 
 /** Where along the front its lead begins, mm. */
 const FRONT_UNSURE_MM = 60;

@@ -2,6 +2,7 @@ import { gap } from '../findings/gap.ts';
 import type { Finding } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import { supplyPlaceOf } from '../remedies/supplyOutside.ts';
 import { supplyFormat } from '../standards/room.ts';
 import { range } from '../units/range.ts';
 
@@ -11,7 +12,7 @@ export function stack(plan: Plan): Finding[] {
   const board = partOfKind(plan, 'board');
   const supply = partOfKind(plan, 'supply');
   if (!shell || !board || !supply) return [];
-  const at = textAt(plan, shell, 'supplyAt')?.text;
+  const at = supplyPlaceOf(plan);
   const room = numberAt(plan, shell, 'innerHeight');
   const width = numberAt(plan, board, 'width');
   const format = supplyFormat(textAt(plan, supply, 'format')?.text);

@@ -1,10 +1,20 @@
 import { gap } from '../findings/gap.ts';
 import { match } from '../findings/match.ts';
-import type { Finding } from '../findings/finding.ts';
+import type { Finding, Term } from '../findings/finding.ts';
 import { termOf, wordOf } from '../findings/terms.ts';
-import { numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
+import {
+  isApplied,
+  numberAt,
+  partOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { supplyFormat } from '../standards/room.ts';
+import { range, type Range } from '../units/range.ts';
+import { cageOut } from '../remedies/cageOut.ts';
 import { offer } from '../remedies/offer.ts';
+import { standsOutside, supplyOutside, supplyPlaceOf } from '../remedies/supplyOutside.ts';
 import { supplyPlate } from '../remedies/supplyPlate.ts';
 
 /** The supply's format against the bay, and its depth with plugs in. */
@@ -12,7 +22,7 @@ export function supplyBay(plan: Plan): Finding[] {
   const shell = partOfKind(plan, 'case');
   const supply = partOfKind(plan, 'supply');
   if (!shell || !supply) return [];
-  if (textAt(plan, shell, 'supplyAt')?.text === 'outside the case') return [];
+  if (standsOutside(plan)) return [];
   const found: Finding[] = [];
   const bay = textAt(plan, shell, 'supplyFormat');
   const format = textAt(plan, supply, 'format');
@@ -48,6 +58,7 @@ export function supplyBay(plan: Plan): Finding[] {
         unit: 'mm',
         terms: [
           termOf(shell, 'supplyRoom', 'depth of the bay', 1, room),
+          ...(isApplied(plan, cageOut()) ? cageBefore(plan, shell) : []),
           termOf(supply, 'depth', 'PSU', -1, depth),
         ],
         minimumMargin: 0,
@@ -59,10 +70,26 @@ export function supplyBay(plan: Plan): Finding[] {
             : mark === 'clear'
               ? 'The PSU goes in with its plugs.'
               : 'Measure the bay with the plugs in mind.',
+        remedies: (rest) => [
+          ...cageBefore(plan, shell).flatMap((more) =>
+            isApplied(plan, cageOut()) || rest.hi + more.value.hi < 0
+              ? []
+              : offer(plan, cageOut(), 'watch'),
+          ),
+          offer(plan, supplyOutside(), 'watch'),
+        ],
       }),
     );
   }
   return found;
+}
+
+/** Beneath the board a drive cage may stand before the bay: out, it gives up to what it gives the card. */
+function cageBefore(plan: Plan, shell: Placed): (Term & { value: Range })[] {
+  const gain = numberAt(plan, shell, 'cageGain');
+  if (!gain || supplyPlaceOf(plan) !== 'below the board') return [];
+  const term = termOf(shell, 'cageGain', 'cage out, where it stood before the bay', 1, gain);
+  return [{ ...term, value: range(0, gain.hi) }];
 }
 
 function bayVerdict(bay: string, supply: string) {

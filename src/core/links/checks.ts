@@ -12,6 +12,7 @@ import { memoryVolts } from './memoryVolts.ts';
 import { moduleSort } from './moduleSort.ts';
 import { sataLinks } from './sata.ts';
 import { socket } from './socket.ts';
+import { wireless } from './wireless.ts';
 
 /** Will it be seen? */
 export const linkChecks: readonly Check[] = [
@@ -29,4 +30,5 @@ export const linkChecks: readonly Check[] = [
   driveRecord,
   largeDrives,
   lost,
+  wireless,
 ];

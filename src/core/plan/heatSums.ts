@@ -39,6 +39,7 @@ import {
 } from '../standards/air.ts';
 import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { radiatorFans } from '../remedies/radiatorPlace.ts';
+import { supplyPlaceOf } from '../remedies/supplyOutside.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
 import { commonPractice } from '../standards/source.ts';
 import { add, range, total, type Range, mid } from '../units/range.ts';
@@ -93,7 +94,7 @@ export function airOf(plan: Plan): CaseAir | undefined {
   const shell = partOfKind(plan, 'case');
   const draws = drawsOf(plan);
   if (!shell || draws.length === 0) return undefined;
-  const place = textAt(plan, shell, 'supplyAt')?.text;
+  const place = supplyPlaceOf(plan);
   const supply = partOfKind(plan, 'supply');
   const feeds = supply && textAt(plan, supply, 'feeds')?.text;
   const outside = place === 'outside the case' || (feeds !== undefined && feeds !== 'supply');

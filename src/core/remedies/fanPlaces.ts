@@ -9,7 +9,7 @@ import {
   type Plan,
 } from '../model/lookup/plan.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
-import { walls, type FanMount, type Wall } from '../model/types/shapes.ts';
+import { usualFanWalls, walls, type FanMount, type Wall } from '../model/types/shapes.ts';
 import { fanOutside } from './fanOutside.ts';
 
 /** Where a fan hangs: every wall it may hang on, as long as nobody said which. */
@@ -48,7 +48,11 @@ export const fanPlaces = keptByReads((plan: Plan): FanPlace[] => {
   return fans.map(({ fan, mm, said }) => {
     const there = mounts?.filter((mount) => mm === undefined || takesFan(mount, mm) !== 'no');
     const wall = said ?? filled.get(fan);
-    const open = wall ? [wall] : there ? [...new Set(there.map(({ at }) => at))] : [...walls];
+    const open = wall
+      ? [wall]
+      : there
+        ? [...new Set(there.map(({ at }) => at))]
+        : [...usualFanWalls];
     const way = textAt(plan, fan, 'blows')?.text;
     return {
       fan,
@@ -86,5 +90,5 @@ function fill(
 function usualWay(open: readonly Wall[]): FanPlace['blows'] {
   if (open.length === 0) return 'either';
   if (open.every((wall) => inward.includes(wall))) return 'in';
-  return open.every((wall) => !inward.includes(wall)) ? 'out' : 'either';
+  return open.every((wall) => !inward.includes(wall) && wall !== 'PSU bracket') ? 'out' : 'either';
 }

@@ -1,7 +1,8 @@
-import { appliedFor } from '../model/lookup/reads.ts';
+import { appliedFor, pricesOf, settingsOf } from '../model/lookup/reads.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { RemedyName, RemedyValue } from '../model/types/remedyValue.ts';
 import type { Money } from '../units/money.ts';
+import { plainName } from '../units/plainName.ts';
 import { table } from '../units/table.ts';
 import type { ToGet } from '../findings/finding.ts';
 import type { Field, RemedyKind } from './kind.ts';
@@ -90,9 +91,13 @@ export function minutesOf(value: RemedyValue): number {
   return typeof minutes === 'number' ? minutes : minutes(value);
 }
 
-/** Nothing, or not priced yet. */
-export const moneyOf = (value: RemedyValue, currency: string): Money | undefined =>
-  kindOf(value).get ? undefined : { minor: 0, currency };
+/** What it costs: nothing, or what the shop last paid for what has to be got; undefined while nobody priced that. */
+export function moneyOf(value: RemedyValue, plan: Plan): Money | undefined {
+  const get = toGet(value, plan);
+  if (!get) return { minor: 0, currency: settingsOf(plan).currency };
+  const price = pricesOf(plan).get(plainName(get.what));
+  return price && { ...price, minor: price.minor * get.count };
+}
 
 /** What the search may choose from with one kind of remedy: a list for each thing that gives. */
 export const optionsOf = (kind: RemedyKind, plan: Plan): readonly (readonly RemedyValue[])[] =>

@@ -1,7 +1,6 @@
 import type { Mark, Remedy, Term } from '../findings/finding.ts';
 import { markOf } from '../findings/gap.ts';
 import { isApplied, type Plan } from '../model/lookup/plan.ts';
-import { settingsOf } from '../model/lookup/reads.ts';
 import type { RemedyValue } from '../model/types/remedyValue.ts';
 import { add, scale, type Range } from '../units/range.ts';
 import { kindOf, minutesOf, moneyOf, titleOf, toGet } from './index.ts';
@@ -15,7 +14,7 @@ export function offer(plan: Plan, value: RemedyValue, mark: Mark, rest?: Range):
     title: titleOf(value, plan),
     mark,
     minutes: minutesOf(value),
-    money: moneyOf(value, settingsOf(plan).currency),
+    money: moneyOf(value, plan),
     undoable,
     ...(rest && { margin: rest }),
     ...(givesUp !== undefined && { givesUp }),

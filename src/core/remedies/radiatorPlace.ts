@@ -9,7 +9,7 @@ import {
   type Plan,
 } from '../model/lookup/plan.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
-import { walls, type FanMount, type Wall } from '../model/types/shapes.ts';
+import { usualFanWalls, walls, type FanMount, type Wall } from '../model/types/shapes.ts';
 import type { Term } from '../findings/finding.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { radiator as usual, radiatorSizes, type RadiatorSize } from '../standards/room.ts';
@@ -27,7 +27,7 @@ export interface RadiatorPlace {
 
 /** Walls a radiator of so many fans may hang on where nobody listed mounts: more than one fan finds no room at the rear. */
 const usualWalls = (fans: number): readonly Wall[] =>
-  walls.filter((wall) => wall !== 'lid' && (wall !== 'rear' || fans === 1));
+  usualFanWalls.filter((wall) => wall !== 'lid' && (wall !== 'rear' || fans === 1));
 
 /** The radiator of a plan with the walls it may hang on: moved, said, or by the mounts listed. */
 export const radiatorPlace = keptByReads((plan: Plan): RadiatorPlace | undefined => {

@@ -5,8 +5,11 @@ import { cardSlots } from '../fit/cardSlots.ts';
 import { clashesBetween } from '../fit/clashes.ts';
 import { coolerHeight } from '../fit/coolerHeight.ts';
 import { coolerMount } from '../fit/coolerMount.ts';
+import { coolerSinks } from '../fit/coolerSinks.ts';
 import { driveMounts } from '../fit/driveMounts.ts';
+import { leadRoom } from '../fit/leadRoom.ts';
 import { memoryHeight } from '../fit/memoryHeight.ts';
+import { driveDepth, mountDepth } from '../fit/mountDepth.ts';
 import { radiators } from '../fit/radiator.ts';
 import { stack } from '../fit/stack.ts';
 import { supplyBay } from '../fit/supplyBay.ts';
@@ -16,6 +19,11 @@ import { promisedElsewhere, twoSeats } from '../plan/promised.ts';
 import { partsOfKind, type Plan } from '../model/lookup/plan.ts';
 import { angledPlug } from '../remedies/angledPlug.ts';
 import { cageOut } from '../remedies/cageOut.ts';
+import { cutSink } from '../remedies/cutSink.ts';
+import { flatSink } from '../remedies/flatSink.ts';
+import { otherSocket } from '../remedies/otherSocket.ts';
+import { angledDrive } from '../remedies/angledDrive.ts';
+import { supplyOutside } from '../remedies/supplyOutside.ts';
 import { cutFront } from '../remedies/cutFront.ts';
 import { fanOutside } from '../remedies/fanOutside.ts';
 import { variableId } from '../remedies/index.ts';
@@ -39,6 +47,13 @@ export interface Family {
   tolerant?: boolean;
 }
 
+/** Whether the PSU stands outside. */
+const OUTSIDE = variableId(supplyOutside());
+
+/** What lowers a drive's heat sink, or takes it elsewhere. */
+const ofSink = (seat: string): string[] =>
+  [flatSink({ seat }), cutSink({ seat }), otherSocket({ seat })].map(variableId);
+
 /** Where the radiator hangs. */
 const RADIATOR = variableId(hangRadiator({ seat: 'cooler', to: '' }));
 
@@ -52,21 +67,33 @@ function changesWith(plan: Plan, seat: string): string[] {
   const kind = seat.replace(/\d+$/, '');
   if (kind === 'card') return [seat, variableId(angledPlug({ seat }))];
   if (kind === 'memory') return [seat, variableId(slotFurther({ seat }))];
-  if (kind === 'supply') return ['supply', variableId(turnSupply())];
+  if (kind === 'supply') return ['supply', variableId(turnSupply()), OUTSIDE];
   if (kind === 'cooler') return [seat, RADIATOR];
+  if (kind === 'case') return [variableId(cageOut())];
   /* Fans share the mounts of the case: where one hangs moves the others. */
   if (kind === 'fan')
     return [
       ...partsOfKind(plan, 'fan').map((fan) => variableId(fanOutside({ seat: fan.seat }))),
       variableId(cageOut()),
     ];
-  if (kind === 'drive') return [variableId(moveDrive({ seat, to: '' })), variableId(cageOut())];
+  if (kind === 'drive')
+    return [variableId(moveDrive({ seat, to: '' })), variableId(cageOut()), ...ofSink(seat)];
   return [seat];
 }
 
 /** Every sum of the plan that something which may give takes part in. */
 /** Kinds that take room of their own in a case. */
-const bodies: readonly Kind[] = ['card', 'memory', 'cooler', 'supply', 'fan', 'drive', 'board'];
+const bodies: readonly Kind[] = [
+  'card',
+  'memory',
+  'cooler',
+  'supply',
+  'fan',
+  'drive',
+  'board',
+  /* Its drive cage. */
+  'case',
+];
 
 export function familiesOf(plan: Plan): Family[] {
   const cards = partsOfKind(plan, 'card').map((placed) => placed.seat);
@@ -87,9 +114,37 @@ export function familiesOf(plan: Plan): Family[] {
       run: only(memoryHeight, seat),
     })),
     { name: 'cooler on its socket', variables: ['cooler'], run: coolerMount },
-    { name: 'radiator on its wall', variables: ['cooler', RADIATOR], run: radiators },
-    { name: 'PSU in its bay', variables: ['supply'], run: supplyBay },
-    { name: 'PSU and board', variables: ['supply'], run: stack },
+    {
+      name: 'radiator on its wall',
+      variables: ['cooler', RADIATOR],
+      run: every([radiators, (at) => mountDepth(at).filter(({ id }) => id === 'radiator-depth')]),
+    },
+    ...partsOfKind(plan, 'fan').map(({ seat }): Family => ({
+      name: `${seat} on its mount`,
+      variables: changesWith(plan, seat),
+      run: (at) => mountDepth(at).filter(({ id }) => id === `fan-depth:${seat}`),
+    })),
+    {
+      name: 'cooler over the sinks',
+      variables: ['cooler', variableId(cutSink({ seat: 'board' }))],
+      run: coolerSinks,
+    },
+    {
+      name: 'PSU in its bay',
+      variables: ['supply', OUTSIDE, variableId(cageOut())],
+      run: supplyBay,
+    },
+    { name: "the PSU's leads", variables: ['supply', OUTSIDE], run: leadRoom },
+    { name: 'PSU and board', variables: ['supply', OUTSIDE], run: stack },
+    ...drives.map((seat): Family => ({
+      name: `${seat} with its plugs`,
+      variables: [
+        ...drives.map((each) => variableId(moveDrive({ seat: each, to: '' }))),
+        variableId(cageOut()),
+        variableId(angledDrive({ seat })),
+      ],
+      run: only(driveDepth, seat),
+    })),
     { name: 'card openings', variables: cards, run: cardSlots },
     {
       name: 'places for drives',
@@ -145,6 +200,7 @@ export function familiesOf(plan: Plan): Family[] {
   for (let i = 0; i < seats.length; i += 1) {
     for (let k = i + 1; k < seats.length; k += 1) {
       const [a, b] = [seats[i] as string, seats[k] as string];
+      if (inCage(a, b)) continue;
       families.push({
         name: `${a} against ${b}`,
         variables: [
@@ -161,6 +217,10 @@ export function familiesOf(plan: Plan): Family[] {
   }));
 }
 
+/** What hangs in the cage, or ends at it, is judged by sums of its own. */
+const inCage = (a: string, b: string): boolean =>
+  [a, b].includes('case') && [a, b].some((seat) => /^(?:card|drive|fan|board)/.test(seat));
+
 /** Seats of one kind, two by two. */
 function pairs(plan: Plan): [string, string][] {
   return plan.seats.flatMap((a, i) =>
@@ -173,5 +233,5 @@ function pairs(plan: Plan): [string, string][] {
 /** Drives hang in the case, the board lies under the supply: between them the supply counts too. */
 function shared(a: string, b: string): string[] {
   const drive = a.startsWith('drive') || b.startsWith('drive');
-  return drive && !(a.startsWith('drive') && b.startsWith('drive')) ? ['supply'] : [];
+  return drive && !(a.startsWith('drive') && b.startsWith('drive')) ? ['supply', OUTSIDE] : [];
 }

@@ -94,9 +94,20 @@ export function* searchResolutions(
       family.tolerant ? [] : family.run(model.plan).map((finding) => finding.id),
     ),
   );
-  /* A stop nothing here has a say in may stay as it was; every other one refuses the plan. */
-  const accept = (picks: readonly number[]) =>
-    [...stops(runChecks(planWith(model, picks)))].every((id) => before.has(id) && !judged.has(id));
+  const mends = new Set(standing.flatMap(({ id, mark }) => (mark === 'mend' ? [id] : [])));
+  /* A Stop nothing here has a say in may stay as it was, a Mend that was there too; every other one refuses the plan. */
+  const accept = (picks: readonly number[]) => {
+    const plan = planWith(model, picks);
+    return runChecks(plan).every((finding) =>
+      finding.mark === 'stop'
+        ? before.has(finding.id) && !judged.has(finding.id)
+        : finding.mark !== 'mend' ||
+          mends.has(finding.id) ||
+          isMended(plan, finding) ||
+          /* What the goal loses is counted as given up. */
+          finding.about?.of === 'requirement',
+    );
+  };
   const sure = yield* ranking(model.problem, { least: 2, most, nodeLimit, accept });
   const may = yield* ranking(model.problem, { least: 1, most, nodeLimit, accept });
   const ways = merged(sure.found, may.found).map((found) => wayOf(model, found));
@@ -199,16 +210,17 @@ function table(
   return levels;
 }
 
+/** Whether one of the ways out of a Mend is taken. */
+const isMended = (plan: Plan, { remedies }: Finding): boolean =>
+  remedies.some(({ value }) => value.do !== 'put' && hasApplied(plan, value));
+
 /** 0 with a Stop or a Mend that was not there before, 1 while an open range straddles, else 2. */
 function levelOf(found: readonly Finding[], before: ReadonlySet<string>, plan: Plan): number {
   let level = 2;
   for (const finding of found) {
     if (before.has(finding.id)) continue;
     if (finding.mark === 'stop') return 0;
-    if (finding.mark === 'mend') {
-      if (!finding.remedies.some(({ value }) => value.do !== 'put' && hasApplied(plan, value)))
-        return 0;
-    }
+    if (finding.mark === 'mend' && !isMended(plan, finding)) return 0;
     if (straddles(finding)) level = 1;
   }
   return level;

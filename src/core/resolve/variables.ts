@@ -155,7 +155,7 @@ function optionOf(plan: Plan, value: RemedyValue): Option {
     applies: [value],
     gets: get ? [{ what: get.what, remedy: value }] : [],
     minutes: minutesOf(value),
-    ...priced(moneyOf(value, plan.shop.settings.currency)),
+    ...priced(moneyOf(value, plan)),
     undoable,
     givesUp: givesUp === undefined ? [] : [givesUp],
     spoils: spoils === undefined ? [] : [spoils],

@@ -1,6 +1,7 @@
 import { indexOf, numberOf, textOf } from '../model/lookup/lookup.ts';
 import type { Shop } from '../model/types/types.ts';
 import type { Money } from '../units/money.ts';
+import { plainName } from '../units/plainName.ts';
 
 export interface TripLine {
   label: string;
@@ -59,16 +60,6 @@ export function tripList(shop: Shop): TripLine[] {
       dear(a) - dear(b),
   );
 }
-
-/** `Screws M3` and `screw M3` are one thing. */
-const plainName = (text: string): string =>
-  text
-    .toLowerCase()
-    .split(/[^a-z0-9.]+/)
-    .map((word) => (word.length > 3 ? word.replace(/s$/, '') : word))
-    .filter(Boolean)
-    .sort()
-    .join(' ');
 
 /** Screws, splitters, plates that lie on the shelf, by their name and by what they are. */
 function smallOnShelf(shop: Shop): Map<string, { partId: string; count: number | undefined }> {

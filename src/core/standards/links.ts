@@ -48,3 +48,9 @@ export const m2Source: Source = {
 
 /** Lengths of drives in M.2 sockets as they are printed: 22 mm wide, then the length in mm. */
 export const m2Lengths = ['2230', '2242', '2260', '2280', '22110'] as const;
+
+/** Sockets of wireless cards: M.2 with key A or E, the short PCI Express card before it. */
+export const wirelessForms = ['M.2 key E', 'M.2 key A', 'mini card'] as const;
+
+/** Where the antennas of a wireless card go. */
+export const antennaPlaces = ['outside', 'inside, behind plastic', 'inside metal', 'none'] as const;

@@ -54,6 +54,18 @@ export const drives = {
   '2.5': { widthMm: 69.85, lengthMm: 100.45, heightMm: 9.5 },
 } as const;
 
+/** How thick 2.5 in drives are made, mm (SFF-8201, from memory: 5, 7, 9.5, 12.5 and 15). */
+export const smallDriveHeightMm = range(5, 15);
+
+/** A drive's plugs with the bend of their leads behind it, mm (common practice, no source). */
+export const DRIVE_BEND_MM: Range = range(25, 40);
+/** The same with plugs that go off at an angle. */
+export const DRIVE_ANGLED_MM: Range = range(8, 15);
+
+/** What the socket end of a ribbon takes beside a card with the ribbon's bend, straight on or at an angle, mm (common practice, no source). */
+export const RIBBON_STRAIGHT_MM: Range = range(28, 42);
+export const RIBBON_ANGLED_MM: Range = range(12, 20);
+
 /** Distance between fan screw holes by fan size, mm. */
 export const fanHoles: Record<number, number> = {
   40: 32,

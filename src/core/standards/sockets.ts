@@ -79,3 +79,9 @@ const tops: readonly { sockets: RegExp; mm: Range }[] = [
 
 export const topOverBoardMm = (socket: string | undefined): Range =>
   tops.find((each) => each.sockets.test(socket ?? ''))?.mm ?? range(6.5, 8.5);
+
+/**
+ * Half the square of 95 mm that boards keep free round the CPU for its cooler, mm (thermal design guides of the
+ * LGA115x processors, from memory).
+ */
+export const KEEP_FREE_MM = 47.5;

@@ -338,6 +338,57 @@ export const cleanBuilds: readonly CleanBuild[] = [
     },
   },
   {
+    name: 'games, card upright on a ribbon',
+    say: 'The card stands before the board, its ribbon long enough and bent nowhere.',
+    seats: {
+      ...game,
+      small1: {
+        sort: 'ribbon riser',
+        carries: 'card1',
+        lanes: 16,
+        gen: 3,
+        length: 250,
+        way: 190,
+        plugEnd: 'angled',
+        wallBeside: 25,
+      },
+    },
+  },
+  {
+    name: 'cube that stands on its ports, wireless',
+    say: 'Leads go down out of a deep foot, antennas outside, the modular PSU with its leads in their pocket.',
+    seats: {
+      ...itxCube,
+      case: {
+        ...s.cube,
+        portsFace: 'down',
+        portsSet: 55,
+        feet: 12,
+        leadRoom: 30,
+        mounts: ['floor 2.5 150 deep', 'floor 2.5 150 deep'],
+      },
+      board: { ...s.itx, wirelessSockets: ['M.2 key E'] },
+      supply: { ...(itxCube['supply'] ?? {}), modular: 'all plug in' },
+      drive2: { ...s.sata25, height: 7 },
+      small1: {
+        sort: 'wireless card',
+        wirelessForm: 'M.2 key E',
+        antennas: 'outside',
+        length: 200,
+        way: 120,
+      },
+    },
+  },
+  {
+    name: 'one litre, the brick inside a larger box',
+    say: 'The board of a one-litre machine and its brick in a box of one’s own, the brick in a pocket with air round it.',
+    seats: {
+      ...litre,
+      case: { ...s.micro, class: 'custom case', brickRoom: ['150 x 70 x 45'] },
+      supply: { ...(litre['supply'] ?? {}), depth: 115, width: 50, height: 30 },
+    },
+  },
+  {
     name: 'rack server',
     say: 'Two units, registered memory, two CPUs and two supplies that share the load.',
     seats: rack,

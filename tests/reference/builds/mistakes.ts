@@ -31,6 +31,9 @@ const cooled = 'games, radiator at the front';
 const topped = 'workstation, radiator on top';
 const low = 'one litre, DDR3L';
 const server = 'rack server';
+const ribbon = 'games, card upright on a ribbon';
+const standing = 'cube that stands on its ports, wireless';
+const pocket = 'one litre, the brick inside a larger box';
 const microStandoffs = ['B', 'C', 'F', 'H', 'J', 'L', 'M', 'R', 'S'];
 
 export const mistakes: readonly Mistake[] = [
@@ -559,5 +562,85 @@ export const mistakes: readonly Mistake[] = [
     shows: 'front-usb:1',
     mark: 'mend',
     cure: back(office, 'leads'),
+  },
+  {
+    name: 'ribbon too short',
+    say: 'The ribbon is as long as the way is, and it has to bend twice.',
+    of: ribbon,
+    with: { small1: { ...partOf(ribbon, 'small1'), length: 190 } },
+    shows: 'reach:small1',
+    mark: 'stop',
+    cure: back(ribbon, 'small1'),
+  },
+  {
+    name: 'ribbon pressed against the wall',
+    say: 'A straight socket end, 25 mm to the wall: the ribbon would be creased.',
+    of: ribbon,
+    with: { small1: { ...partOf(ribbon, 'small1'), plugEnd: 'straight' } },
+    shows: 'ribbon-end:small1',
+    mark: 'stop',
+    cure: { remedy: 'angledRibbon' },
+  },
+  {
+    name: 'cube that stands on its plugs',
+    say: 'The foot is as high as a coin: it would stand on the screen leads.',
+    of: standing,
+    with: { case: { ...partOf(standing, 'case'), portsSet: 5, feet: 3 } },
+    shows: 'leads-under',
+    mark: 'stop',
+    cure: back(standing, 'case'),
+  },
+  {
+    name: 'drive whose plugs meet the wall',
+    say: 'The drive goes in, its plugs do not: angled ones.',
+    of: standing,
+    with: {
+      case: { ...partOf(standing, 'case'), mounts: ['floor 2.5 120 deep', 'floor 2.5 120 deep'] },
+    },
+    shows: 'drive-depth:drive2',
+    mark: 'stop',
+    cure: { remedy: 'angledDrive' },
+  },
+  {
+    name: 'leads for which there is no room',
+    say: 'All leads fixed, and a pocket of a finger’s breadth: the panel does not close.',
+    of: standing,
+    with: {
+      supply: { ...partOf(standing, 'supply'), modular: 'fixed' },
+      case: { ...partOf(standing, 'case'), leadRoom: 8 },
+    },
+    shows: 'lead-room',
+    mark: 'stop',
+    cure: { seat: 'case', part: partOf(standing, 'case') },
+  },
+  {
+    name: 'wireless card of another socket',
+    say: 'An old half-height card, and the board has an M.2 socket for it.',
+    of: standing,
+    with: { small1: { ...partOf(standing, 'small1'), wirelessForm: 'mini card' } },
+    shows: 'wireless-socket:small1',
+    mark: 'stop',
+    cure: back(standing, 'small1'),
+  },
+  {
+    name: 'brick too thick for its pocket',
+    say: 'The stronger brick is too thick for the pocket, air counted.',
+    of: pocket,
+    with: { supply: { ...partOf(pocket, 'supply'), height: 44 } },
+    shows: 'brick-place',
+    mark: 'stop',
+    cure: back(pocket, 'supply'),
+  },
+  {
+    name: 'wide low cooler on tall sinks',
+    say: 'Its fins reach over the sinks beside the socket and come down on them.',
+    of: office,
+    with: {
+      board: { ...s.office, sinksHigh: 40 },
+      cooler: { ...partOf(office, 'cooler'), width: 120, breadth: 120, under: 15 },
+    },
+    shows: 'cooler-sinks',
+    mark: 'stop',
+    cure: { remedy: 'cutSink' },
   },
 ];

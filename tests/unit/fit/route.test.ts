@@ -105,8 +105,12 @@ describe('fit/leads', () => {
       expect(lead.mm.lo).to.be.at.most(lead.mm.hi);
     }
   });
-  it('asks nothing of a PSU that stays outside', () => {
-    const outside = planWith({ ...seats, case: { ...seats.case, supplyAt: 'outside the case' } });
-    expect(leadPaths(outside).map((lead) => lead.id)).to.deep.equal([]);
+  it('begins behind the rear wall where the PSU stays outside, and asks nothing of a brick', () => {
+    const shell = { ...seats.case, supplyAt: 'outside the case' };
+    const outside = leadPaths(planWith({ ...seats, case: shell }));
+    expect(outside.map((lead) => lead.id)).to.deep.equal(['main', 'processor', 'card1']);
+    for (const lead of outside) expect(lead.path[0]?.x).to.be.below(0);
+    const brick = planWith({ ...seats, case: shell, supply: { ...seats.supply, feeds: 'brick' } });
+    expect(leadPaths(brick)).to.deep.equal([]);
   });
 });

@@ -42,6 +42,7 @@ const items: Record<string, fc.Arbitrary<unknown>> = {
     fc.record({ kind: fc.constant('ohms'), pin, ohms: figure(0, 5000) }),
     fc.record({ kind: fc.constantFrom('standby', 'running'), pin, volts: figure(-20, 20) }),
   ),
+  cuboid: fc.record({ sides: fc.array(figure(1, 1000), { minLength: 3, maxLength: 3 }) }),
   railAmps: fc.record(
     { amps: figure(1, 200), feeds: fc.constantFrom('CPU', 'card', 'rest') },
     { requiredKeys: ['amps'] },

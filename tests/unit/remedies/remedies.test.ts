@@ -133,9 +133,9 @@ const linesOf = (shop: Shop, id: string): Record<string, Line> => {
 
 /** Sums that were put right since, each with its own test; and a remedy that only a wrong one offered. */
 const corrected =
-  /^(?:board-holes|fuse-load|fuse-wire|feed-wire|feed-wire-least|feed-watts|feed-under|feed-over|tip|card-budget:.*|slot-card\d|heat-.*|lead:.*|way-in:board|exhaust|space:.*|missing-.*|main-plug|processor-plug|supply-total|plugs-.*|fan-mounts.*|stage-watts|converter-in|rail-12|drop-.*|lead-.*|second-.*|not-computed.*|hot-face:.*|cooler-height|cooler-under:.*|link:.*|spin-up|front-block|drive-record:.*|condition:.*|budget|memory-height:.*)$/;
-/* Offered since the long slot may lie at the second opening. */
-const since = ['slot-far:memory1', 'slot-far:memory2'];
+  /^(?:board-holes|fuse-load|fuse-wire|feed-wire|feed-wire-least|feed-watts|feed-under|feed-over|tip|card-budget:.*|slot-card\d|heat-.*|lead:.*|way-in:board|exhaust|space:.*|missing-.*|main-plug|processor-plug|supply-total|plugs-.*|fan-mounts.*|stage-watts|converter-in|rail-12|drop-.*|lead-.*|second-.*|not-computed.*|hot-face:.*|cooler-height|cooler-under:.*|card-length:.*|supply-depth|link:.*|spin-up|front-block|drive-record:.*|condition:.*|budget|memory-height:.*)$/;
+/* Offered since the long slot may lie at the second opening, and a card's plugs at its end. */
+const since = ['slot-far:memory1', 'slot-far:memory2', 'cut-front:card1', 'supply-outside'];
 const withdrawn = [
   'standoffs-out:BRS',
   'lead-longer:main',

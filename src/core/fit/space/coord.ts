@@ -22,7 +22,12 @@ export function coord(...terms: readonly NumberTerm[]): Coord {
 
 /** A place further along by these measures. */
 export function beyond(from: Coord, ...terms: readonly NumberTerm[]): Coord {
-  return coord(...(from.terms as NumberTerm[]), ...terms);
+  let { lo, hi } = from;
+  for (const { value, sign } of terms) {
+    lo += sign === 1 ? value.lo : sign === 0 ? 0 : -value.hi;
+    hi += sign === 1 ? value.hi : sign === 0 ? 0 : -value.lo;
+  }
+  return { terms: [...from.terms, ...terms], lo, hi };
 }
 
 export const origin: Coord = coord();

@@ -16,7 +16,7 @@ import {
 import { cageOut } from '../../remedies/cageOut.ts';
 import { radiatorPlace, radiatorThick } from '../../remedies/radiatorPlace.ts';
 import { fanPlaces } from '../../remedies/fanPlaces.ts';
-import { mountOf, mountsOf } from '../../remedies/mounts.ts';
+import { drivePlaces, mountsOf } from '../../remedies/mounts.ts';
 import { turnSupply } from '../../remedies/turnSupply.ts';
 import type { Places } from './places.ts';
 import type { SeatId } from '../../model/types/names.ts';
@@ -81,15 +81,20 @@ export function supplyBoxes(plan: Plan, at: Places): Box[] {
 
 /** Drives where they are screwed down. */
 export function driveBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
-  return partsOfKind(plan, 'drive').flatMap((drive, i) => {
+  const drives = partsOfKind(plan, 'drive');
+  if (drives.length === 0) return [];
+  const held = mountsOf(plan) && drivePlaces(plan);
+  const usually = held ? undefined : usualPlace(plan, at);
+  const drop = measure(plan, at.shell, 'bracketDrop', 'drive on the bracket');
+  const what = held ? 'body' : 'guess';
+  return drives.flatMap((drive, i) => {
     if (wanted && wanted !== drive.seat) return [];
     const form = textAt(plan, drive, 'form')?.text;
     if (form !== '3.5' && form !== '2.5') return [];
-    const place = mountsOf(plan) ? mountOf(plan, drive)?.at : usualPlace(plan, at);
-    const what = mountsOf(plan) ? 'body' : 'guess';
+    const place = held ? held.get(drive.seat)?.at : usually;
     const size = driveSize(form);
     const name = `drive ${i + 1}`;
-    const drop = measure(plan, at.shell, 'bracketDrop', 'drive on the bracket');
+    const thick = measure(plan, drive, 'height', 'drive') ?? usual('drive', range(size.heightMm));
     if (place === 'bracket' && drop) {
       const round = usual('bracket', range(45));
       return box(drive, what, name, {
@@ -102,7 +107,7 @@ export function driveBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
       const y = beyond(at.slotY, usual('slot to the cage', range(0, 20)));
       return box(drive, what, name, {
         x: [at.cardEndX, beyond(at.cardEndX, usual('drive', range(size.lengthMm)))],
-        y: [y, beyond(y, usual('drive', range(size.heightMm)))],
+        y: [y, beyond(y, thick)],
         w: [
           coord(usual('lid to the drive', range(2, 30))),
           coord(usual('lid to the drive', range(size.widthMm + 2, size.widthMm + 30))),
@@ -116,7 +121,7 @@ export function driveBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
           coord(usual('rear wall to the drive', range(130, 160))),
           coord(usual('rear wall to the drive', range(130 + size.lengthMm, 160 + size.lengthMm))),
         ],
-        y: [beyond(end, usual('drive', range(size.heightMm), -1)), end],
+        y: [beyond(end, flipped(thick)), end],
         w: [
           coord(usual('lid to the drive', range(5, 40))),
           coord(usual('lid to the drive', range(size.widthMm + 5, size.widthMm + 40))),
@@ -138,7 +143,10 @@ const usualPlace = (plan: Plan, at: Places) =>
 export function fanBoxes(plan: Plan, at: Places): Box[] {
   const wall = measure(plan, at.shell, 'innerDepth', 'depth inside');
   const front = wall ? coord(wall) : at.cageEndX;
-  return fanPlaces(plan).flatMap(({ fan, walls, outside }, i) => {
+  const places = fanPlaces(plan);
+  /* The first of those at the front stands before the card; where more hang is a guess. */
+  const first = places.findIndex((each) => each.walls.includes('front'));
+  return places.flatMap(({ fan, walls, outside }, i) => {
     const size = measure(plan, fan, 'size', 'fan');
     const half = measure(plan, fan, 'size', 'half the fan', 1, 0.5);
     const thick =
@@ -155,9 +163,7 @@ export function fanBoxes(plan: Plan, at: Places): Box[] {
       });
     }
     if (!front || outside || !walls.includes('front')) return [];
-    /* The first of those at the front stands before the card; where more hang is a guess. */
-    const first = fanPlaces(plan).findIndex((each) => each.walls.includes('front')) === i;
-    return box(fan, walls.length === 1 && first && wall ? 'body' : 'guess', name, {
+    return box(fan, walls.length === 1 && first === i && wall ? 'body' : 'guess', name, {
       x: [beyond(front, flipped(thick)), front],
       y: [
         beyond(at.slotY, usual('slot to the fan', range(60, 90), -1)),

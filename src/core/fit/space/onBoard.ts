@@ -8,6 +8,9 @@ import {
   type Plan,
 } from '../../model/lookup/plan.ts';
 import { angledPlug } from '../../remedies/angledPlug.ts';
+import { FLAT_SINK_MM } from '../../remedies/cutSink.ts';
+import { isLowered } from '../../remedies/flatSink.ts';
+import { otherSocket } from '../../remedies/otherSocket.ts';
 import { slotFurther } from '../../remedies/slotFurther.ts';
 import { drives } from '../../standards/room.ts';
 import { SLOT_PITCH_MM } from '../../standards/boards.ts';
@@ -137,9 +140,8 @@ export function memoryBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
   });
 }
 
-/** A drive in the board's socket, between processor and slot, with its heat sink. */
-/** Sinks up to this pass under cards and coolers, mm (common practice, no source). */
-const THIN_MM = 5;
+/** A drive in the board's socket, between processor and slot, with its heat sink: as it is, cut down, or a flat one. */
+export const SINK = 'storage heat sink';
 
 export function sinkBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
   const surface = at.surfaceW;
@@ -148,8 +150,12 @@ export function sinkBoxes(plan: Plan, at: Places, wanted?: SeatId): Box[] {
     if (wanted && wanted !== drive.seat) return [];
     const sink = measure(plan, drive, 'sink', 'heat sink');
     /* A thin sink lies lower than everything that passes over it. */
-    if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink || sink.value.hi <= THIN_MM) return [];
-    return box(drive, 'body', 'storage heat sink', {
+    if (textAt(plan, drive, 'form')?.text !== 'M.2' || !sink || sink.value.hi <= FLAT_SINK_MM)
+      return [];
+    if (isLowered(plan, drive.seat)) return [];
+    /* In another socket it lies elsewhere: drawn here, judged nowhere. */
+    const elsewhere = isApplied(plan, otherSocket({ seat: drive.seat }));
+    return box(drive, elsewhere ? 'guess' : 'body', SINK, {
       x: span(
         at.boardX,
         [usual('rear edge to the socket', range(-80, -50))],

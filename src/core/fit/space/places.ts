@@ -1,6 +1,7 @@
 import type { NumberKey } from '../../model/properties/index.ts';
 import { numberAt, partOfKind, textAt, type Placed, type Plan } from '../../model/lookup/plan.ts';
 import { keptByReads } from '../../model/lookup/reads.ts';
+import { supplyPlaceOf } from '../../remedies/supplyOutside.ts';
 import { supplyFormat } from '../../standards/room.ts';
 import { topOverBoardMm } from '../../standards/sockets.ts';
 import { range, type Range } from '../../units/range.ts';
@@ -43,7 +44,7 @@ export const placesOf = keptByReads((plan: Plan): Places | undefined => {
 
 function makePlaces(plan: Plan, shell: Placed): Places {
   const board = partOfKind(plan, 'board');
-  const supplyAt = textAt(plan, shell, 'supplyAt')?.text;
+  const supplyAt = supplyPlaceOf(plan);
   const boardX = coord(usual('board off the rear wall', range(0, 2)));
   const boardY = boardTop(plan, supplyAt);
   const shieldX = beyond(boardX, usual('block of ports', range(16, 32)));

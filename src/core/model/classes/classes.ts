@@ -1,5 +1,11 @@
 import { boardFormat } from '../../standards/boards.ts';
-import { card, coolerHeights, supplyFormat } from '../../standards/room.ts';
+import {
+  card,
+  coolerHeights,
+  drives,
+  smallDriveHeightMm,
+  supplyFormat,
+} from '../../standards/room.ts';
 import { moduleHeightMm } from '../../standards/memory.ts';
 import { range, type Range } from '../../units/range.ts';
 import type { ClassValue } from './classValue.ts';
@@ -177,12 +183,18 @@ function memoryValue(key: string, textOf: TextOf): ClassValue | undefined {
 }
 
 function driveValue(key: string, textOf: TextOf): ClassValue | undefined {
+  if (key === 'height') return driveHeight(textOf('form'));
   if (key !== 'watts') return undefined;
   const form = textOf('form');
   if (form === '3.5') return of(range(6, 9), '3.5 in drives');
   if (form === '2.5') return of(range(2, 4), '2.5 in drives');
   if (form === 'M.2') return of(range(5, 12), 'M.2 drives');
   return of(range(2, 12), 'any drive');
+}
+
+function driveHeight(form: string | undefined): ClassValue | undefined {
+  if (form === '3.5') return of(range(drives['3.5'].heightMm), '3.5 in drives');
+  return form === '2.5' ? of(smallDriveHeightMm, '2.5 in drives') : undefined;
 }
 
 /** Watts one memory module draws (common practice, no source). */

@@ -1,3 +1,4 @@
+import { KEEP_FREE_MM } from '../../standards/sockets.ts';
 import { range, type Range } from '../../units/range.ts';
 import type { ClassValue } from './classValue.ts';
 import type { Kind } from '../types/types.ts';
@@ -5,11 +6,9 @@ import { table } from '../../units/table.ts';
 
 /**
  * Where things usually are inside a case and on a board when nobody measured it, mm.
- * Common practice, no source, but for the space round the processor: makers keep a square of
- * 95 mm free for the cooler (thermal design guides of the LGA115x processors, from memory),
- * so memory, shield and slot begin no nearer than half of that.
+ * Common practice, no source, but for the space round the processor, which makers keep free: memory,
+ * shield and slot begin no nearer.
  */
-const KEEP_FREE_MM = 47.5;
 
 const of = (value: ClassValue['value'], source: string): ClassValue => ({ value, source });
 

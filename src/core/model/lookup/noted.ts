@@ -13,6 +13,9 @@ export function note(kind: Kind, key: string): void {
   else noted.set(kind, new Set([key]));
 }
 
+/** Whether somebody listens: only then is it worth writing down. */
+export const isNoting = (): boolean => noted !== undefined;
+
 /** Work with what it asks for written into `keys`; whoever listens around it hears it too. */
 export function noting<T>(keys: Keys, work: () => T): T {
   const before = noted;

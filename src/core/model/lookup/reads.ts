@@ -1,7 +1,8 @@
 import { indexOf } from './lookup.ts';
 import type { Job, Kind, Part, Shop } from '../types/types.ts';
 import type { Placed, Plan } from '../types/plan.ts';
-import { noteAll, noting, type Keys } from './noted.ts';
+import { isNoting, noteAll, noting, type Keys } from './noted.ts';
+import { samePrices, thingPrices, type ThingPrices } from './thingPrices.ts';
 import { isLike, type RemedyName, type RemedyValue } from '../types/remedyValue.ts';
 
 /**
@@ -18,7 +19,8 @@ type Whole =
   | 'applied'
   | 'shop'
   | 'settings'
-  | 'plugs';
+  | 'plugs'
+  | 'prices';
 
 interface Reads {
   kinds: Set<Kind>;
@@ -29,21 +31,13 @@ interface Reads {
   applied: Set<RemedyName>;
 }
 
-const LOG = Symbol('reads');
 interface Log {
-  /** The plan that writes down; a copy of it with the same log does not. */
-  self: Plan;
   plan: Plan;
   reads: Reads;
   /** Its remedies are its own: what is read of them is no reading of the plan behind it. */
   ownApplied: boolean;
 }
-type Logged = Plan & { [LOG]?: Log };
-
-function logOf(plan: Plan): Log | undefined {
-  const log = (plan as Logged)[LOG];
-  return log?.self === plan ? log : undefined;
-}
+const logOf = (plan: Plan): Log | undefined => (plan instanceof Logged ? plan.log : undefined);
 
 /** The seats of a plan, of which the reader looks at one kind only. */
 export function seatsFor(plan: Plan, kind: Kind): Placed[] {
@@ -64,7 +58,7 @@ export function appliedFor(plan: Plan, name: RemedyName): readonly RemedyValue[]
 /** The shop behind a plan, for the facts of parts that were read of the plan itself: nothing is written down. */
 export const behind = (plan: Plan): Shop => logOf(plan)?.plan.shop ?? plan.shop;
 
-function wholly<T>(plan: Plan, name: 'settings' | 'plugs', of: (shop: Shop) => T): T {
+function wholly<T>(plan: Plan, name: 'settings' | 'plugs' | 'prices', of: (shop: Shop) => T): T {
   const log = logOf(plan);
   log?.reads.whole.add(name);
   return of(log?.plan.shop ?? plan.shop);
@@ -77,6 +71,9 @@ export const settingsOf = (plan: Plan): Shop['settings'] =>
 /** The shop's own plugs, and nothing else of it. */
 export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
   wholly(plan, 'plugs', ({ plugs }) => ({ plugs }));
+
+/** What things to get cost the shop, and nothing else of it. */
+export const pricesOf = (plan: Plan): ThingPrices => wholly(plan, 'prices', thingPrices);
 
 /** One list of the job, and nothing else of it; empty where there is no job. */
 export function listOfJob<K extends 'requirements' | 'readings'>(plan: Plan, name: K): Job[K] {
@@ -92,39 +89,38 @@ export function goesOfKind(plan: Plan, kind: Kind): Plan['goes'] {
   return (log?.plan ?? plan).goes.filter((each) => each.kind === kind);
 }
 
-/** A plan that writes down what is read of it; which remedies it applies is not, where they are its own. */
-function logging(plan: Plan, reads: Reads, ownApplied = false): Plan {
-  const log = { plan, reads, ownApplied } as Log;
-  const logged: Logged = {
-    get shop() {
-      reads.whole.add('shop');
-      return plan.shop;
-    },
-    get seats() {
-      reads.whole.add('seats');
-      return plan.seats;
-    },
-    get goes() {
-      reads.whole.add('goes');
-      return plan.goes;
-    },
-    get job() {
-      reads.whole.add('job');
-      return plan.job;
-    },
-    get machine() {
-      reads.whole.add('machine');
-      return plan.machine;
-    },
-    get applied() {
-      if (!ownApplied) reads.whole.add('applied');
-      return plan.applied;
-    },
-    [LOG]: log,
-  };
-  log.self = logged;
-  return logged;
+/**
+ * A plan that writes down what is read of it; which remedies it applies is not, where they are its own. Never spread
+ * it: `withApplied` makes the plan with other remedies.
+ */
+class Logged implements Plan {
+  constructor(readonly log: Log) {}
+  get shop() {
+    return this.whole('shop').shop;
+  }
+  get seats() {
+    return this.whole('seats').seats;
+  }
+  get goes() {
+    return this.whole('goes').goes;
+  }
+  get job() {
+    return this.whole('job').job;
+  }
+  get machine() {
+    return this.whole('machine').machine;
+  }
+  get applied() {
+    return this.log.ownApplied ? this.log.plan.applied : this.whole('applied').applied;
+  }
+  private whole(name: Whole): Plan {
+    this.log.reads.whole.add(name);
+    return this.log.plan;
+  }
 }
+
+const logging = (plan: Plan, reads: Reads, ownApplied = false): Plan =>
+  new Logged({ plan, reads, ownApplied });
 
 /** What a piece of work read of a plan: kinds of seats, or wider things by name. */
 export interface Readings {
@@ -173,7 +169,8 @@ export function carryMemo(from: Shop, to: Shop): void {
 interface Kept<T> {
   plan: Plan;
   reads: Reads;
-  keys: Keys;
+  /** Written down only while somebody listened. */
+  keys?: Keys | undefined;
   value: T;
 }
 
@@ -196,7 +193,8 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
     const byJob = (memo.get(work) ?? new Map<string, Kept<unknown>[]>()) as Map<string, Kept<T>[]>;
     memo.set(work, byJob);
     const list = byJob.get(key) ?? [];
-    const at = list.findIndex((each) => looksAlike(each, plan));
+    const heard = isNoting();
+    const at = list.findIndex((each) => (!heard || each.keys) && looksAlike(each, plan));
     let found = list[at];
     if (!found) {
       const reads: Reads = {
@@ -205,15 +203,16 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
         whole: new Set(),
         applied: new Set(),
       };
-      const keys: Keys = new Map();
-      found = { plan, reads, keys, value: noting(keys, () => work(logging(plan, reads))) };
+      const keys: Keys | undefined = heard ? new Map() : undefined;
+      const run = () => work(logging(plan, reads));
+      found = { plan, reads, keys, value: keys ? noting(keys, run) : run() };
       list.unshift(found);
       list.length = Math.min(list.length, MOST_KEPT);
       byJob.delete(key);
       byJob.set(key, list);
       if (byJob.size > MOST_JOBS) byJob.delete(byJob.keys().next().value ?? '');
     } else {
-      noteAll(found.keys);
+      if (found.keys) noteAll(found.keys);
       if (at > 0) {
         list.splice(at, 1);
         list.unshift(found);
@@ -238,6 +237,7 @@ function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
     if (whole.has('shop')) return false;
     if (whole.has('settings') && a.settings !== b.settings) return false;
     if (whole.has('plugs') && a.plugs !== b.plugs) return false;
+    if (whole.has('prices') && !samePrices(thingPrices(a), thingPrices(b))) return false;
   }
   if (whole.has('job') && plan.job !== other.job) return false;
   for (const list of ['requirements', 'readings'] as const)

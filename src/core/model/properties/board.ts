@@ -1,7 +1,7 @@
 import { memoryKinds } from '../../standards/memory.ts';
 import { mainPlugIds } from '../../standards/plugs/index.ts';
 import { socketNames } from '../../standards/sockets.ts';
-import { m2Lengths } from '../../standards/links.ts';
+import { m2Lengths, wirelessForms } from '../../standards/links.ts';
 import {
   barrelIds,
   boardFormatNames,
@@ -131,6 +131,17 @@ export const boardProperties = [
     "How far is it from the CPU's middle to the block of ports?",
   ),
   mm('toSlot', 'CPU to card slot', "How far is it from the CPU's middle to the slot?"),
+  mm(
+    'sinksHigh',
+    'sinks beside the socket',
+    'How high over the board do the sinks beside the CPU socket stand?',
+  ),
+  list(
+    'wirelessSockets',
+    'sockets for a wireless card',
+    'Which sockets has it for a wireless card?',
+    wirelessForms,
+  ),
   text('ioPlate', 'plate of its ports', 'Is the plate round its ports with it?', [
     'with it',
     'fixed to it',

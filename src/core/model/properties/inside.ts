@@ -100,6 +100,7 @@ export const driveProperties = [
     20,
   ),
   mm('sink', 'heat sink', 'How high does its heat sink stand?', 10),
+  mm('height', 'thickness', 'How thick is the drive?', 10),
   num('hours', 'hours', 'h', 'How many hours has it run?', 200000, 60),
   num('worn', 'worn', '%', 'How much of its life is used up, by its own record?', 255, 60),
   num('reallocated', 'bad sectors', 'count', 'How many sectors has it set aside?', 1e6, 60),

@@ -5,6 +5,7 @@ import { efficiencyClasses } from '../../standards/supplies.ts';
 import { buzzedWire, curvePoint, plugReading, railAmps } from '../types/shapes.ts';
 import { smallSorts } from './smallSorts.ts';
 import { list, mm, num, shaped, text } from './property.ts';
+import { antennaPlaces, wirelessForms } from '../../standards/links.ts';
 import { barrelIds, frontPlugs, powerPlugs, usbHeaderIds } from './words.ts';
 
 export const supplyProperties = [
@@ -15,6 +16,13 @@ export const supplyProperties = [
     supplyFormats.map((f) => f.name),
   ),
   mm('depth', 'depth without plugs', 'How deep is the PSU, plug side to inlet?'),
+  mm('width', 'width of the brick', 'How wide is the brick?'),
+  mm('height', 'height of the brick', 'How high is the brick?'),
+  text('modular', 'its leads', 'Are its leads fixed, or do they plug in?', [
+    'fixed',
+    'main lead fixed',
+    'all plug in',
+  ]),
   num('watts', 'watts on the label', 'W', 'How many watts in all does the label allow?', 3000),
   num('amps12', 'amps on 12 V', 'A', 'How many amps in all does the label allow on 12 V?', 250),
   shaped(
@@ -129,6 +137,27 @@ export const smallProperties = [
     'slot of the riser over the board',
     "How high over the board does the riser's slot stand?",
   ),
+  mm('length', 'length of its lead', 'How long is it, plug to plug?', 15),
+  mm('way', 'way of its lead', 'How far is it for its lead, laid as it shall lie?', 30),
+  text(
+    'plugEnd',
+    'socket end of the ribbon',
+    'Does its socket end go straight on, or at an angle?',
+    ['straight', 'angled'],
+  ),
+  mm(
+    'wallBeside',
+    'wall beside the ribbon',
+    "How far is it from the card's contacts to the wall beside them?",
+    20,
+  ),
+  text(
+    'wirelessForm',
+    'socket it wants',
+    'Which socket does the wireless card want?',
+    wirelessForms,
+  ),
+  text('antennas', 'where its antennas go', 'Where do its antennas go?', antennaPlaces),
   text('belongsTo', 'PSU it belongs to', 'Which PSU, or model of PSU, did this lead come with?'),
   shaped(
     'buzzed',

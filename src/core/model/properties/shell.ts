@@ -1,6 +1,6 @@
 import { boardFormatNames } from './words.ts';
 import { supplyFormats } from '../../standards/room.ts';
-import { area, driveMount, fanMount } from '../types/shapes.ts';
+import { area, cuboid, driveMount, fanMount } from '../types/shapes.ts';
 import { list, mm, num, shaped, text } from './property.ts';
 
 export const caseClasses = [
@@ -99,7 +99,7 @@ export const caseProperties = [
   shaped(
     'mounts',
     'drive mounts',
-    'Where can drives be screwed down, each place once?',
+    'Where can drives be screwed down, each place once (cage 3.5, floor 2.5 130 deep)?',
     driveMount,
   ),
   shaped(
@@ -128,6 +128,35 @@ export const caseProperties = [
   mm('feet', 'feet', 'How high do its feet lift it?', 5),
   num('coats', 'coats of paint', 'count', 'How many coats of paint will it get inside?', 20, 5),
   num('mass', 'mass', 'kg', 'What does it weigh, as it is lifted?', 200),
+  text('portsFace', 'where the ports face', 'Where do the ports face as it stands?', [
+    'rear',
+    'up',
+    'down',
+  ]),
+  mm(
+    'portsSet',
+    'ports set back',
+    'How far back from the outside do the ports lie, where their plugs go in?',
+    15,
+  ),
+  mm(
+    'leadRoom',
+    'room for leads',
+    'How deep is the room where the leads lie, beside the PSU or behind the tray, to the closed panel?',
+    20,
+  ),
+  mm(
+    'leadOpening',
+    'opening for leads from outside',
+    'How wide is the opening the leads come in by, its smaller side?',
+    15,
+  ),
+  shaped(
+    'brickRoom',
+    'free place for a brick',
+    'How large is the free place a brick may lie in (160 x 70 x 40)?',
+    cuboid,
+  ),
   mm('lining', 'lining', 'How thick are tape, pads or felt under the lid?', 10),
   shaped(
     'openings',

@@ -109,26 +109,40 @@ function span(text: string | undefined): [number, number] {
   return [figure(from), figure(to)];
 }
 
-/** A place where a drive is screwed down: `cage 3.5`. */
+/** A place where a drive is screwed down, `cage 3.5`, and how deep it is there for drive, plugs and leads, where somebody measured. */
 export interface DriveMount {
   at: DrivePlace;
   form: string;
+  deep?: number | undefined;
 }
 
 export const driveMount = shape<DriveMount>(
   'driveMount',
   'cage 3.5',
-  [{ at: { words: drivePlaces }, form: { words: ['3.5', '2.5'] } }],
+  [
+    {
+      at: { words: drivePlaces },
+      form: { words: ['3.5', '2.5'] },
+      deep: { least: 1, most: 500, optional: true },
+    },
+  ],
   (text) => {
-    const [, at, form] = /^([a-z][a-z ]*?) (\S+)$/i.exec(text) ?? [];
-    return at && form ? { at: at.toLowerCase() as DrivePlace, form } : undefined;
+    const [, at, form, deep] =
+      /^([a-z][a-z ]*?) (\d\.\d)(?: (\d+(?:[.,]\d+)?) deep)?$/i.exec(text) ?? [];
+    return at && form ? { at: at.toLowerCase() as DrivePlace, form, ...deepOf(deep) } : undefined;
   },
-  ({ at, form }) => `${at} ${form}`,
+  ({ at, form, deep }) => `${at} ${form}${deep === undefined ? '' : ` ${deep} deep`}`,
 );
 
-/** Walls a fan may hang on. */
-export const walls = ['rear', 'front', 'top', 'floor', 'side', 'lid'] as const;
+/** How deep a mount is free, where it was typed. */
+const deepOf = (deep: string | undefined) => (deep === undefined ? {} : { deep: figure(deep) });
+
+/** Where a fan may hang: walls, and the bracket that small cases have over their PSU. */
+export const walls = ['rear', 'front', 'top', 'floor', 'side', 'lid', 'PSU bracket'] as const;
 export type Wall = (typeof walls)[number];
+
+/** Where fans hang in a case whose mounts nobody listed: few have a bracket over the PSU. */
+export const usualFanWalls: readonly Wall[] = walls.filter((wall) => wall !== 'PSU bracket');
 
 /** A place for a fan: the wall, the fan's size in mm, and how deep it is free behind it where somebody measured. */
 export interface FanMount {
@@ -148,14 +162,10 @@ export const fanMount = shape<FanMount>(
     },
   ],
   (text) => {
-    const [, at, mm, deep] = /^([a-z]+) (\d+)(?: (\d+(?:[.,]\d+)?) deep)?$/i.exec(text) ?? [];
-    return at
-      ? {
-          at: at.toLowerCase() as Wall,
-          mm: figure(mm),
-          ...(deep !== undefined && { deep: figure(deep) }),
-        }
-      : undefined;
+    const [, name, mm, deep] =
+      /^([a-z][a-z ]*?) (\d+)(?: (\d+(?:[.,]\d+)?) deep)?$/i.exec(text) ?? [];
+    const at = walls.find((wall) => wall.toLowerCase() === name?.toLowerCase());
+    return at ? { at, mm: figure(mm), ...deepOf(deep) } : undefined;
   },
   ({ at, mm, deep }) => `${at} ${mm}${deep === undefined ? '' : ` ${deep} deep`}`,
 );
@@ -196,6 +206,20 @@ export const area = shape<Area>(
   },
   ({ name, x0, x1, y0, y1 }) => `${name} ${x0}-${x1} ${y0}-${y1}`,
   ({ x0, x1, y0, y1 }) => x1 > x0 && y1 > y0,
+);
+
+/** A free place as a box, mm, its sides in any order: `160 x 70 x 40`. */
+export interface Cuboid {
+  sides: number[];
+}
+
+export const cuboid = shape<Cuboid>(
+  'cuboid',
+  '160 x 70 x 40',
+  [{ sides: { least: 1, most: 1000, several: true } }],
+  (text) => ({ sides: text.split(/[x×*]/i).map(figure) }),
+  ({ sides }) => sides.join(' x '),
+  ({ sides }) => sides.length === 3,
 );
 
 /** A hole of a board, mm from one corner; an unmeasured figure is left out. */
@@ -370,4 +394,4 @@ export const plugReading = shape<PlugReading>(
 
 /** What a list of facts may hold. */
 export type Item =
-  string | DriveMount | FanMount | Area | Place | CurvePoint | BuzzedWire | PlugReading;
+  string | DriveMount | FanMount | Area | Cuboid | Place | CurvePoint | BuzzedWire | PlugReading;

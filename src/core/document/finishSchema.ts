@@ -1,6 +1,8 @@
 import { mixed, number, string } from 'yup';
 import { finishFault, finishFields, type FinishField } from '../finish/fields.ts';
+import { makeFault, makeFields } from '../make/fields.ts';
 import { resources, type Finish } from '../model/types/finishTypes.ts';
+import type { Make } from '../model/types/makeTypes.ts';
 import { optionalWords, shape, words } from './fields.ts';
 
 /** Finishing and steps of one's own in a file. */
@@ -15,6 +17,17 @@ export const finishField = () =>
     })
     .meta({ jsonSchema: { type: 'object', $ref: '#/$defs/finish' } });
 
+/** What is made of sheet. */
+export const makeField = () =>
+  mixed<Make>()
+    .test('make', (value, context) => {
+      const fault = value === undefined ? undefined : makeFault(value);
+      return fault === undefined
+        ? true
+        : context.createError({ message: `${context.path} ${fault}` });
+    })
+    .meta({ jsonSchema: { type: 'object', $ref: '#/$defs/make' } });
+
 const jsonType = (field: FinishField): object => {
   switch (field.holds) {
     case 'choice':
@@ -28,8 +41,8 @@ const jsonType = (field: FinishField): object => {
   }
 };
 
-export const finishDefinition = {
-  oneOf: Object.entries(finishFields).map(([sort, fields]) => ({
+const definitionOf = (all: Readonly<Record<string, readonly FinishField[]>>) => ({
+  oneOf: Object.entries(all).map(([sort, fields]) => ({
     type: 'object',
     properties: {
       do: { const: sort },
@@ -39,7 +52,10 @@ export const finishDefinition = {
     required: ['do', 'id', ...fields.flatMap(({ name, aside }) => (aside ? [] : [name]))],
     additionalProperties: false,
   })),
-};
+});
+
+export const finishDefinition = definitionOf(finishFields);
+export const makeDefinition = definitionOf(makeFields);
 
 export const MOST_MINUTES = 60_000;
 export const ownStepSchema = shape({

@@ -11,7 +11,7 @@ import {
   time,
   words,
 } from './fields.ts';
-import { finishField, MOST_MINUTES, ownStepSchema } from './finishSchema.ts';
+import { finishField, makeField, MOST_MINUTES, ownStepSchema } from './finishSchema.ts';
 import { clearing, reading } from './jobFields.ts';
 import { remedyField } from './remedyFields.ts';
 import { recordSchema } from './recordSchema.ts';
@@ -50,6 +50,7 @@ export const jobSchema = shape({
     supply: string().oneOf(['first', 'last']).required(),
   }).required(),
   finishes: array(finishField().required()).max(60).required(),
+  makes: array(makeField().required()).max(60).optional(),
   own: array(ownStepSchema.required()).max(200).required(),
   ticks: array(
     shape({

@@ -1,6 +1,6 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import { factDefinitions } from './factFields.ts';
-import { finishDefinition } from './finishSchema.ts';
+import { finishDefinition, makeDefinition } from './finishSchema.ts';
 import { remedyDefinition } from './remedyFields.ts';
 import { shopSchema } from './schema.ts';
 import { versionDefinition } from './versionsSchema.ts';
@@ -14,6 +14,7 @@ export function jsonSchema(): Record<string, unknown> {
     $defs: {
       ...factDefinitions,
       finish: finishDefinition,
+      make: makeDefinition,
       remedy: remedyDefinition,
       version: versionDefinition,
     },

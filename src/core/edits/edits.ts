@@ -30,7 +30,7 @@ export const draft =
   (shop) =>
     create(shop, change);
 
-const job = (id: string, change: (job: Job, shop: Shop) => void): Edit =>
+export const job = (id: string, change: (job: Job, shop: Shop) => void): Edit =>
   draft((shop) => {
     const found = shop.jobs.find((each) => each.id === id);
     if (found) change(found, shop);

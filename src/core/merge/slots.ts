@@ -21,6 +21,7 @@ const keys = table<(item: Bag) => string>({
   started: ({ stepId }) => String(stepId),
   planned: ({ stepId }) => String(stepId),
   finishes: ({ id }) => String(id),
+  makes: ({ id }) => String(id),
   own: ({ id }) => String(id),
   clearings: ({ partId }) => String(partId),
   rates: ({ currency }) => String(currency),

@@ -8,6 +8,7 @@ import { gateSteps } from './gateSteps.ts';
 import { inSteps } from './inSteps.ts';
 import { beforeSteps, heavyShell, outSteps } from './outSteps.ts';
 import { retestSteps } from './retestSteps.ts';
+import { makeSteps } from './makeSteps.ts';
 import { shellSteps } from './shellSteps.ts';
 import type { Step } from '../model/types/step.ts';
 
@@ -22,13 +23,14 @@ export function stepsOf(plan: Plan, schools: Schools, blocked: readonly Blockage
   const changes = comes.length + plan.goes.length + plan.applied.length;
   const finishes = plan.job?.finishes ?? [];
   const heavy = heavyShell(plan);
-  if (changes === 0) return joined(finishing(finishes, [], heavy));
+  if (changes === 0) return joined(finishing(finishes, makeSteps(plan), heavy));
   const coming = [...comes, ...moved].filter((placed) => placed.kind !== 'case');
   const gated = gatedOf(plan, coming, blocked);
   const steps = [
     ...beforeSteps(plan),
     ...outSteps(plan, moved, boardMoves),
     ...shellSteps(plan),
+    ...makeSteps(plan),
     ...firmwareSteps(plan),
     ...retestSteps(plan),
     ...inSteps(plan, coming, boardMoves, schools, gated),

@@ -17,6 +17,7 @@ import { lidWashers } from './lidWashers.ts';
 import { limitWatts } from './limitWatts.ts';
 import { longerLead } from './longerLead.ts';
 import { moveDrive } from './moveDrive.ts';
+import { oneOpening } from './oneOpening.ts';
 import { otherBracket } from './otherBracket.ts';
 import { otherSocket } from './otherSocket.ts';
 import { plugAdapter } from './plugAdapter.ts';
@@ -57,6 +58,7 @@ export const remedies = [
   limitWatts,
   longerLead,
   moveDrive,
+  oneOpening,
   otherBracket,
   otherSocket,
   plugAdapter,

@@ -6,7 +6,8 @@
   import { sameContent } from '$core/shop/items.ts';
   import { recordItems } from '$lib/shop/recordFact.ts';
   import { nextPort, shifted, standardOpening } from '$core/fit/pickPort.ts';
-  import { portViews, readArea, rearPorts } from '$core/fit/rear.ts';
+  import { readArea, rearPorts } from '$core/fit/rear.ts';
+  import { portViews } from '$core/model/lookup/portViews.ts';
   import { portKinds } from '$core/standards/ports.ts';
   import { listAt, partOfKind, type Placed, type Plan } from '$core/model/lookup/plan.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';

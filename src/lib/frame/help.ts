@@ -66,6 +66,18 @@ export const helpOf: Record<StationId | 'bench' | 'shelf' | 'week', Help> = {
       ['Typical', 'what parts of that sort usually are, until you measure'],
     ],
   },
+  make: {
+    says: [
+      'What is cut, drilled or bent of sheet for this machine, drawn flat and to scale from the plan’s own measures.',
+      'Change a figure and the picture follows; the tape says what would be too thin, too tight or too near a bend.',
+      'Print it at true size, glue it on, punch the crosses and cut; DXF and SVG go to a cutter. Its minutes stand in the work order.',
+    ],
+    words: [
+      ['Web', 'the metal left standing between two openings'],
+      ['Flat', 'the piece before it is bent'],
+      ['Punch', 'a dent where the drill begins'],
+    ],
+  },
   fit: {
     says: [
       'The case is drawn cut open, to scale; what is not measured yet is dashed.',

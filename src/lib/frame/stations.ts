@@ -3,6 +3,7 @@ import { stationIds, type StationId } from '$core/findings/finding.ts';
 const names: Record<StationId, string> = {
   'take-in': 'Intake',
   fit: 'Fit',
+  make: 'Make',
   plugs: 'Plugs',
   watts: 'Watts',
   links: 'Links',
@@ -13,9 +14,15 @@ const names: Record<StationId, string> = {
   'hand-over': 'Hand-over',
 };
 
-/** The stations in the order the work is done, each with its key. */
+/** There are more stations than digits: this one has a letter. */
+const letters: Partial<Record<StationId, string>> = { make: 'm' };
+
+/** The stations in the order the work is done, each with its key: a digit in turn, or its letter. */
 export const stations: readonly { id: StationId; name: string; digit: string }[] = stationIds.map(
-  (id, i) => ({ id, name: names[id], digit: String((i + 1) % 10) }),
+  (id) => {
+    const place = stationIds.filter((each) => !letters[each]).indexOf(id);
+    return { id, name: names[id], digit: letters[id] ?? String((place + 1) % 10) };
+  },
 );
 
 export const stationName = (id: StationId): string => names[id];

@@ -1,18 +1,16 @@
 <script lang="ts">
   import type { Finding } from '$core/findings/finding.ts';
   import { boxAreaCm2 } from '$core/finish/paint.ts';
-  import { fieldFault, finishFields, saysOf, type FinishField } from '$core/finish/fields.ts';
+  import { finishFields, type FinishField } from '$core/finish/fields.ts';
   import { finishName } from '$core/finish/index.ts';
   import { outcomeOf } from '$core/finish/outcome.ts';
   import { addWants, dropItem, editItem } from '$core/shop/items.ts';
   import type { Finish } from '$core/model/types/finishTypes.ts';
   import type { Job } from '$core/model/types/types.ts';
-  import { parseNumber } from '$core/units/length.ts';
-  import { degreesField, fromUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import { say } from '$lib/shop/units.svelte.ts';
+  import ToldFields from '$lib/parts/ToldFields.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import Select from '$lib/ui/Select.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
 
@@ -25,8 +23,6 @@
     box: { width: number; height: number; depth: number } | undefined;
   }
   const { job, work, box, against }: Props = $props();
-  /** What is typed and cannot stand yet, by field. */
-  let typed = $state<Record<string, string>>({});
 
   const told = $derived(work as unknown as Readonly<Record<string, unknown>>);
   const fields = $derived(
@@ -49,40 +45,6 @@
       `finish ${job.id} ${work.id} ${field.name}`,
     );
   }
-  function faultOf(field: FinishField): string {
-    const text = typed[field.name];
-    if (text === undefined) return '';
-    return say(fieldFault(field, valueOf(field, text)) ?? '');
-  }
-  function valueOf(field: FinishField, text: string): unknown {
-    if (text.trim() === '') return undefined;
-    return field.holds === 'figure'
-      ? fromUnitOf(field.unit, parseSigned(text) ?? NaN)
-      : text.trim();
-  }
-  function take(field: FinishField, text: string): void {
-    typed[field.name] = text;
-    const value = valueOf(field, text);
-    if (fieldFault(field, value) === undefined) set(field, value);
-  }
-  function left(field: FinishField): void {
-    if (faultOf(field) === '') delete typed[field.name];
-  }
-  /** A figure that may be below nothing: a cold attic. */
-  function parseSigned(text: string): number | undefined {
-    const [, minus = '', figure = ''] = /^([-−]?)(.*)$/.exec(text.trim()) ?? [];
-    const value = parseNumber(figure);
-    return value === undefined ? undefined : minus === '' ? value : -value;
-  }
-  function shown(field: FinishField): string {
-    const value = told[field.name];
-    return (
-      typed[field.name] ??
-      (field.holds === 'figure' && field.unit === '°C' && typeof value === 'number'
-        ? degreesField(value)
-        : String(value ?? ''))
-    );
-  }
 </script>
 
 <section aria-label={finishName(work)}>
@@ -103,43 +65,7 @@
     </p>
   {/each}
   <div class="two">
-    <div class="fields">
-      {#each fields as field (field.name)}
-        {#if field.holds === 'choice'}
-          <Select
-            label={field.label}
-            options={field.of.map((value) => ({ value, words: saysOf(field, value) }))}
-            value={String(told[field.name] ?? '')}
-            {...field.aside && { none: 'not said' }}
-            onpick={(value) => set(field, value === '' ? undefined : value)}
-          />
-        {:else if field.holds === 'yes'}
-          <Field label={field.label} check
-            ><input
-              type="checkbox"
-              checked={told[field.name] === true}
-              onchange={(event) => set(field, event.currentTarget.checked)}
-            /></Field
-          >
-        {:else}
-          <Field
-            label={field.holds === 'figure' && field.unit
-              ? labelled(`${field.label}, ${field.unit}`)
-              : field.label}
-            short={field.holds === 'figure'}
-            fault={faultOf(field)}
-            ><input
-              value={shown(field)}
-              inputmode={field.holds === 'figure' ? 'decimal' : undefined}
-              maxlength="60"
-              placeholder={field.aside ? (field.holds === 'figure' ? '?' : 'not said') : ''}
-              oninput={(event) => take(field, event.currentTarget.value)}
-              onblur={() => left(field)}
-            /></Field
-          >
-        {/if}
-      {/each}
-    </div>
+    <ToldFields {fields} {told} onset={set} />
     <div class="comes">
       <dl>
         {#each outcome.lines as line (line.label)}
@@ -185,13 +111,6 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) minmax(220px, 300px);
     gap: 12px 24px;
-  }
-  .fields {
-    display: flex;
-    flex-wrap: wrap;
-    align-content: flex-start;
-    align-items: flex-end;
-    gap: 10px 14px;
   }
   dl {
     margin: 0 0 8px;

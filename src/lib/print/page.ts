@@ -3,7 +3,7 @@ import { PDFDocument, StandardFonts, type PDFFont, type PDFPage } from 'pdf-lib'
 
 /** Pages at true size: millimetres from the top left of the sheet, whatever the printer would like. */
 
-const PT_PER_MM = 72 / 25.4;
+export const PT_PER_MM = 72 / 25.4;
 
 /** ISO 216 A4, landscape. */
 export const SHEET = { widthMm: 297, heightMm: 210, marginMm: 12 } as const;
@@ -55,7 +55,7 @@ function sheetOn(page: PDFPage, font: PDFFont): Sheet {
 }
 
 /** The standard font knows Latin-1 only. */
-const printable = (words: string) => words.replace(/[^\x20-\xff]/g, '-');
+export const printable = (words: string) => words.replace(/[^\x20-\xff]/g, '-');
 
 /** A rule of 100 mm, or of 4 inches, to lay a caliper on before trusting the sheet. */
 export function rule(sheet: Sheet, x: number, y: number, unit: LengthUnit = 'mm'): void {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { nextPort, shifted, standardOpening } from '../../../src/core/fit/pickPort.ts';
-import { portViews } from '../../../src/core/fit/rear.ts';
+import { portViews } from '../../../src/core/model/lookup/portViews.ts';
 import { area, type Area } from '../../../src/core/model/types/shapes.ts';
 import { ioOpening, portKinds } from '../../../src/core/standards/ports.ts';
 

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { portPlate, portViews, readArea, rearPorts } from '../../../src/core/fit/rear.ts';
+import { portPlate, readArea, rearPorts } from '../../../src/core/fit/rear.ts';
+import { portViews } from '../../../src/core/model/lookup/portViews.ts';
 import {
   screwLength,
   screwLengthsMm,

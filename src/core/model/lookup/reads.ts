@@ -15,6 +15,7 @@ type Whole =
   | 'job'
   | 'requirements'
   | 'readings'
+  | 'makes'
   | 'machine'
   | 'applied'
   | 'shop'
@@ -76,11 +77,16 @@ export const plugsOf = (plan: Plan): Pick<Shop, 'plugs'> =>
 export const pricesOf = (plan: Plan): ThingPrices => wholly(plan, 'prices', thingPrices);
 
 /** One list of the job, and nothing else of it; empty where there is no job. */
-export function listOfJob<K extends 'requirements' | 'readings'>(plan: Plan, name: K): Job[K] {
+export function listOfJob<K extends JobLists>(plan: Plan, name: K): NonNullable<Job[K]> {
   const log = logOf(plan);
   log?.reads.whole.add(name);
-  return (log?.plan ?? plan).job?.[name] ?? ([] as unknown[] as Job[K]);
+  return (log?.plan ?? plan).job?.[name] ?? NONE;
 }
+
+const NONE: never[] = [];
+/** Lists of a job that checks read one by one. */
+const jobLists = ['requirements', 'readings', 'makes'] as const;
+type JobLists = (typeof jobLists)[number];
 
 /** What of one kind leaves the machine. */
 export function goesOfKind(plan: Plan, kind: Kind): Plan['goes'] {
@@ -240,7 +246,7 @@ function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
     if (whole.has('prices') && !samePrices(thingPrices(a), thingPrices(b))) return false;
   }
   if (whole.has('job') && plan.job !== other.job) return false;
-  for (const list of ['requirements', 'readings'] as const)
+  for (const list of jobLists)
     if (whole.has(list) && plan.job?.[list] !== other.job?.[list]) return false;
   if (whole.has('machine') && plan.machine !== other.machine) return false;
   if (whole.has('applied') && !sameApplied(plan.applied, other.applied)) return false;

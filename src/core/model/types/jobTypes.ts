@@ -2,6 +2,7 @@ import type { Money } from '../../units/money.ts';
 import type { RemedyValue } from './remedyValue.ts';
 import type { Addition, Customer, Dropped, JobRecord } from './recordTypes.ts';
 import type { Finish, OwnStep } from './finishTypes.ts';
+import type { Make } from './makeTypes.ts';
 import type { SeatId } from './names.ts';
 import type { Clearing, Reading } from './readings.ts';
 
@@ -175,6 +176,8 @@ export interface Job {
   schools: Schools;
   /** Surfaces and other work that makes people wait. */
   finishes: Finish[];
+  /** What is cut, drilled and bent of sheet for it; older files have none. */
+  makes?: Make[] | undefined;
   /** Steps of one's own. */
   own: OwnStep[];
   ticks: Tick[];

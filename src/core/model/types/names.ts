@@ -44,6 +44,7 @@ export type Mark = (typeof marks)[number];
 export const stationIds = [
   'take-in',
   'fit',
+  'make',
   'plugs',
   'watts',
   'links',

@@ -8,6 +8,7 @@ type Stage = () => Promise<{ default: Component<{ view: JobView }> }>;
 export const stageOf: Record<StationId, Stage> = {
   'take-in': () => import('../../../../lib/intake/TakeIn.svelte'),
   fit: () => import('../../../../lib/fit/Fit.svelte'),
+  make: () => import('../../../../lib/make/Make.svelte'),
   plugs: () => import('../../../../lib/plugs/Plugs.svelte'),
   watts: () => import('../../../../lib/watts/Watts.svelte'),
   links: () => import('../../../../lib/links/Links.svelte'),

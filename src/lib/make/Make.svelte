@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { freshMake, makeFields } from '$core/make/fields.ts';
+  import { minutesOf } from '$core/make/minutes.ts';
+  import { pieceOf } from '$core/make/pieceOf.ts';
+  import { dropMake, nextMakeId, setMake } from '$core/edits/makeEdits.ts';
+  import type { Make } from '$core/model/types/makeTypes.ts';
+  import ToldFields from '$lib/parts/ToldFields.svelte';
+  import type { JobView } from '$lib/shop/jobView.svelte.ts';
+  import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import { uiState } from '$lib/shop/uiState.svelte.ts';
+  import { say } from '$lib/shop/units.svelte.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import SumStage from '../frame/SumStage.svelte';
+  import Flat from './Flat.svelte';
+  import TakeOut from './TakeOut.svelte';
+
+  const { view }: { view: JobView } = $props();
+  const sorts: readonly [Make['do'], string][] = [
+    ['rear wall', 'Rear wall'],
+    ['rear plate', 'Rear plate'],
+    ['drill template', 'Holes'],
+    ['L bracket', 'L bracket'],
+    ['Z bracket', 'Z bracket'],
+    ['PSU plate', 'PSU plate'],
+    ['dust mesh', 'Dust mesh'],
+  ];
+  const job = $derived(view.job);
+  const makes = $derived(job?.makes ?? []);
+  let picked = $state<string>();
+  /* A sum chosen on the tape brings up what it is about. */
+  const spoken = $derived(uiState.chosen?.split(':')[1]);
+  const make = $derived(
+    makes.find(({ id }) => id === picked) ?? makes.find(({ id }) => id === spoken) ?? makes[0],
+  );
+  const made = $derived(view.plan && make ? pieceOf(view.plan, make) : undefined);
+  const piece = $derived(made && 'piece' in made ? made.piece : undefined);
+
+  function add(sort: Make['do'], label: string): void {
+    if (!job) return;
+    const id = nextMakeId(makes);
+    picked = id;
+    void shopStore.edit(`to make: ${label.toLowerCase()}`, setMake(job.id, freshMake(sort, id)));
+  }
+  function set(name: string, label: string, value: unknown): void {
+    if (!job || !make || value === undefined) return;
+    void shopStore.edit(
+      `${make.do}: ${label.toLowerCase()}`,
+      setMake(job.id, { ...make, [name]: value } as Make),
+      `make ${job.id} ${make.id} ${name}`,
+    );
+  }
+  function drop(): void {
+    if (!job || !make) return;
+    picked = undefined;
+    void shopStore.edit(`not made: ${make.do}`, dropMake(job.id, make.id));
+  }
+</script>
+
+<SumStage {view} station="make" subtitle="cut, drilled and bent by a template at true size">
+  {#snippet picture()}
+    <div class="pick" role="group" aria-label="Things to make">
+      {#each makes as each, i (each.id)}
+        <button
+          aria-pressed={each.id === make?.id}
+          class:on={each.id === make?.id}
+          onclick={() => (picked = each.id)}>{i + 1} {each.do}</button
+        >
+      {/each}
+    </div>
+    {#if make && job}
+      {#if piece}
+        <Flat {piece} />
+        <p class="soft">
+          {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'}, true
+          to scale. {say(`About ${minutesOf(piece)} min of hands; it stands in the work order.`)}
+        </p>
+        <TakeOut {piece} {job} />
+      {:else if made && 'lacks' in made}
+        <p class="lacks">{made.lacks}</p>
+      {/if}
+      <section aria-label="Figures of the {make.do}">
+        <ToldFields
+          fields={makeFields[make.do]}
+          told={make as unknown as Readonly<Record<string, unknown>>}
+          onset={(field, value) => set(field.name, field.label, value)}
+        />
+        <Button quiet onclick={drop}>Not made after all</Button>
+      </section>
+    {/if}
+    <div class="add" role="group" aria-label="Make something">
+      <span>{makes.length === 0 ? 'Make' : 'Make another'}</span>
+      {#each sorts as [sort, label] (sort)}
+        <Button onclick={() => add(sort, label)}>{label}</Button>
+      {/each}
+    </div>
+  {/snippet}
+</SumStage>
+
+<style>
+  .pick,
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin: 0 0 10px;
+  }
+  .add {
+    margin-top: 16px;
+    padding-top: 12px;
+    border-top: 1px dashed var(--line);
+  }
+  .add span {
+    min-width: 90px;
+    font: 600 16px var(--face-head);
+  }
+  .pick button {
+    min-height: var(--target);
+    padding: 0 14px;
+    border: 0;
+    border-bottom: 3px solid transparent;
+    background: none;
+    color: var(--ink-soft);
+    font: 600 16px var(--face-head);
+  }
+  .pick button.on {
+    border-bottom-color: var(--accent);
+    color: var(--ink);
+  }
+  section {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px 24px;
+    align-items: flex-end;
+    justify-content: space-between;
+    margin-top: 12px;
+  }
+  .lacks {
+    padding: 24px 0;
+    font-size: 18px;
+  }
+</style>

@@ -19,7 +19,6 @@
   import Button from '$lib/ui/Button.svelte';
   import HeadTag from '$lib/frame/HeadTag.svelte';
   import Keys from '$lib/frame/Keys.svelte';
-  import NewJob from '$lib/entry/NewJob.svelte';
   import Notices from '$lib/frame/Notices.svelte';
   import PrintHead from '$lib/frame/PrintHead.svelte';
   import Rail from '$lib/frame/Rail.svelte';
@@ -141,7 +140,9 @@
 {/if}
 <Toasts />
 <Keys {view} {station} />
-{#if uiState.dialog === 'new job'}<NewJob />{/if}
+{#if uiState.dialog === 'new job'}
+  {#await import('$lib/entry/NewJob.svelte') then { default: NewJob }}<NewJob />{/await}
+{/if}
 {#if uiState.dialog === 'paste'}
   {#await import('$lib/intake/BeginPaste.svelte') then { default: BeginPaste }}<BeginPaste
     />{/await}

@@ -73,7 +73,7 @@ export class PlanState {
   }
 
   /** Enough: the best so far is the answer. */
-  finish = (): void => void this.#background.api.finish();
+  finish = (): void => void this.#background.api().then((api) => api.finish());
 
   take(proposal: Proposal, label: string): void {
     if (this.stale) return;
@@ -81,8 +81,8 @@ export class PlanState {
     this.#of = shopStore.shop;
   }
 
-  options = (slot: SlotRef): Promise<Pick<Part, 'id' | 'name'>[]> =>
-    this.#background.api.options(slot);
+  options = async (slot: SlotRef): Promise<Pick<Part, 'id' | 'name'>[]> =>
+    (await this.#background.api()).options(slot);
 
   async move(to: SlotRef & { partId: string | undefined }): Promise<void> {
     this.moved = undefined;

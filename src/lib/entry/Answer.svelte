@@ -12,7 +12,8 @@
   import Gap from '$lib/ui/Gap.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import { show, unitWord } from '$lib/ui/figures.ts';
-  import { act, seatFor } from './act.ts';
+  import { act } from './act.ts';
+  import { seatFor } from './lit.ts';
 
   interface Props {
     /** What the entry line makes of what stands in it. */

@@ -9,8 +9,8 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
-  import { act, litQuestion, seatFor } from './act.ts';
-  import { hasCamera } from './camera.ts';
+  import { litQuestion, seatFor } from './lit.ts';
+  import { hasCamera } from './hasCamera.ts';
   import { listenForScans } from './scanner.ts';
 
   interface Props {
@@ -25,15 +25,17 @@
     plan: view?.plan,
     clock: clockOf(shopStore.now),
   });
-  type Reader = typeof import('$core/quick/understand.ts');
+  type Reader = typeof import('$core/quick/understand.ts') & typeof import('./act.ts');
   let understand = $state.raw<Reader['understand']>();
   let reader: Promise<Reader> | undefined;
-  /** What reads a line comes once the page stands and has nothing else to do, or as soon as somebody types. */
+  /** What reads a line and does it comes once the page stands and has nothing else to do, or as soon as somebody types. */
   const loaded = (): Promise<Reader> =>
-    (reader ??= import('$core/quick/understand.ts').then((module) => {
-      understand = module.understand;
-      return module;
-    }));
+    (reader ??= Promise.all([import('$core/quick/understand.ts'), import('./act.ts')]).then(
+      ([reads, acts]) => {
+        understand = reads.understand;
+        return { ...reads, ...acts };
+      },
+    ));
   $effect(() => {
     if (!shopStore.ready) return;
     const soon = window.requestIdleCallback ?? ((work: () => void) => window.setTimeout(work, 200));
@@ -88,7 +90,8 @@
 
   /** A scan does at once what it means; what it does not is shown here to be mended. */
   async function scanned(scan: string): Promise<void> {
-    const meant = (await loaded()).understand(shopStore.shop, scan, place);
+    const { understand: read, act } = await loaded();
+    const meant = read(shopStore.shop, scan, place);
     if (atOnce.includes(meant.kind)) {
       act(meant, view);
       return;
@@ -120,7 +123,7 @@
 
   async function submit(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    await loaded();
+    const { act } = await loaded();
     if (act(understood, view)) text = '';
   }
 </script>

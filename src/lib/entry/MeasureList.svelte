@@ -7,7 +7,8 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Question } from '$core/plan/questions.ts';
-  import { answerThen, answerYesNo, measureInto, questionKey } from './act.ts';
+  import { answerThen, answerYesNo, measureInto } from './act.ts';
+  import { questionKey } from './lit.ts';
 
   interface Props {
     view: JobView;

@@ -6,7 +6,7 @@ import { editJob, editPart, newJob, newPart, putPart, tickStep } from '$core/edi
 import { deletePart, noteJob, noteMachine, notePart, whyKept } from '$core/edits/partEdits.ts';
 import { addItems } from '$core/shop/items.ts';
 import { indexOf } from '$core/model/lookup/lookup.ts';
-import { freeSeat, kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
+import { freeSeat, kindName, seatName } from '$core/model/types/seats.ts';
 import { answered, type Question } from '$core/plan/questions.ts';
 import type { Part } from '$core/model/types/types.ts';
 import type {
@@ -17,11 +17,12 @@ import type {
   Word,
 } from '$core/quick/line/understood.ts';
 import { progress } from '$core/order/index.ts';
-import { hasCamera } from './camera.ts';
+import { hasCamera } from './hasCamera.ts';
 import { exportShop } from '$lib/files/save.ts';
 import { recordFact } from '$lib/shop/recordFact.ts';
 import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 import type { JobView } from '$lib/shop/jobView.svelte.ts';
+import { keyAfter, litQuestion, nextQuestion, questionKey, seatFor, undo } from './lit.ts';
 import { uiState, type QuickPrinted } from '$lib/shop/uiState.svelte.ts';
 import { dateText } from '$lib/ui/dates.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';
@@ -294,17 +295,6 @@ export async function startJob(name: string, becomes: string): Promise<void> {
 }
 
 /** Where a scanned part would go in this job: the lit seat if it takes its kind, else the next free one. */
-export function seatFor(partId: string, view: JobView | undefined): string | undefined {
-  const part = shopStore.shop.parts.find((each) => each.id === partId);
-  if (!part || !view?.plan) return undefined;
-  if (uiState.seat && kindOfSeat(uiState.seat) === part.kind) return uiState.seat;
-  return freeSeat(
-    part.kind,
-    view.plan.seats.map((placed) => placed.seat),
-  );
-}
-
-/** A line without a tag of its own belongs to the job that is open. */
 function book(entry: Draft, view: JobView | undefined): boolean {
   const loose = entry.partId === undefined && entry.machineId === undefined;
   const jobId = loose ? view?.job?.id : undefined;
@@ -355,12 +345,6 @@ function putScanned(partId: string, view: JobView | undefined): boolean {
   return true;
 }
 
-export const questionKey = (question: Question) => `${question.input.partId} ${question.input.key}`;
-
-export function litQuestion(view: JobView | undefined): Question | undefined {
-  return view?.questions.find((question) => questionKey(question) === uiState.measuring);
-}
-
 /** Writes the answer down and moves the light to the next question. */
 function answerLit(value: AnswerValue, view: JobView | undefined): boolean {
   const question = litQuestion(view);
@@ -390,17 +374,6 @@ export function answerThen(
     after !== undefined && left.some((each) => questionKey(each) === after)
       ? after
       : keyAfter(undefined, left);
-}
-
-export function nextQuestion(view: JobView | undefined): void {
-  uiState.measuring = keyAfter(uiState.measuring, view?.questions ?? []);
-}
-
-/** The question after one, round about, in the order in which they are asked on screen. */
-function keyAfter(key: string | undefined, questions: readonly Question[]): string | undefined {
-  const asked = questions.map(questionKey);
-  const order = uiState.order?.filter((each) => asked.includes(each)) ?? asked;
-  return order[order.indexOf(key ?? '') + 1] ?? order[0];
 }
 
 export function answerYesNo(question: Question, yes: boolean): void {
@@ -437,16 +410,6 @@ function sayWord(word: Word, view: JobView | undefined): boolean {
       }
       return tickNext(view);
   }
-}
-
-/** A quick sum printed last is torn off first; then the shop's own steps. */
-export async function undo(): Promise<void> {
-  if (uiState.quick.length > 0) {
-    uiState.quick = uiState.quick.slice(1);
-    toast('Torn off the tape.');
-    return;
-  }
-  await shopStore.undo();
 }
 
 function tickNext(view: JobView | undefined): boolean {

@@ -9,10 +9,6 @@ const LOOK_MS = 120;
 /** The same code is not read twice within this time, ms: it is still before the camera. */
 const AGAIN_MS = 2500;
 
-/** Whether a camera may be asked for at all: on a page that is not served safely the browser has none to give. */
-export const hasCamera = (): boolean =>
-  typeof navigator !== 'undefined' && navigator.mediaDevices?.getUserMedia !== undefined;
-
 /** Why there is no picture, in a sentence. */
 export function whyNot(error: unknown): string {
   const name = (error as Error).name;

@@ -39,14 +39,14 @@ export class ResolutionSearch {
       )) ?? this.answer;
   }
 
-  tradeOff(shop: Shop, jobId: string, a: string, b: string): Promise<TradeOff | undefined> {
-    return this.#worker.api.tradeOff(shop, jobId, a, b);
+  async tradeOff(shop: Shop, jobId: string, a: string, b: string): Promise<TradeOff | undefined> {
+    return (await this.#worker.api()).tradeOff(shop, jobId, a, b);
   }
 
   cancel(): void {
     this.#worker.stop();
     this.cancelled = true;
-    void this.#worker.api.cancel();
+    void this.#worker.api().then((api) => api.cancel());
   }
 
   close = (): void => this.#worker.close();

@@ -8,7 +8,7 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { stations } from '$lib/frame/stations.ts';
-  import { nextQuestion, undo } from '../entry/act.ts';
+  import { nextQuestion, undo } from '../entry/lit.ts';
 
   interface Props {
     view: JobView;

@@ -10,7 +10,7 @@
   import Undo from '@lucide/svelte/icons/undo-2';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
-  import { undo } from '../entry/act.ts';
+  import { undo } from '../entry/lit.ts';
   import Mark from '../ui/Mark.svelte';
   import { stations } from './stations.ts';
 

@@ -32,13 +32,13 @@ export class Logs {
     if (!this.#worker.busy) this.share = undefined;
   }
 
-  course(
+  async course(
     at: number,
     what: Course['what'],
     fromS: number,
     toS: number,
   ): Promise<{ course: Course; senseless: number } | undefined> {
-    return this.#worker.api.course(at, what, fromS, toS);
+    return (await this.#worker.api()).course(at, what, fromS, toS);
   }
 
   close = (): void => {

@@ -11,7 +11,6 @@ import {
 } from 'pdf-lib';
 import type { Drawing, Entity, Layer } from '$core/make/drawing.ts';
 import {
-  HEAD_MM,
   MARGIN_MM,
   OVERLAP_MM,
   papers,

@@ -1,4 +1,7 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
+
+/** What speaks with workers comes with the first question. */
+const speech = () => import('comlink');
 
 /** Tells the page how far work in a worker is; silent once the work was overtaken. */
 type Telling = <Step>(tell: (step: Step) => void) => (step: Step) => void;
@@ -24,14 +27,17 @@ export class Background<Api> {
     const mine = ++this.#turn;
     this.busy = true;
     this.fault = undefined;
-    const telling: Telling = (tell) =>
-      proxy((step) => {
-        if (mine === this.#turn) tell(step);
-      });
     let answer: T | undefined;
     let fault: string | undefined;
     try {
-      answer = await work(this.api, telling);
+      const { proxy } = await speech();
+      /* Overtaken, or closed, before it was put. */
+      if (mine !== this.#turn) return undefined;
+      const telling: Telling = (tell) =>
+        proxy((step) => {
+          if (mine === this.#turn) tell(step);
+        });
+      answer = await work(await this.api(), telling);
     } catch (error) {
       fault = (error as Error).message;
     }
@@ -42,7 +48,8 @@ export class Background<Api> {
   }
 
   /** The worker itself, for short questions that may run beside another. */
-  get api(): Remote<Api> {
+  async api(): Promise<Remote<Api>> {
+    const { wrap } = await speech();
     if (!this.#remote) {
       this.#worker = this.#open();
       this.#remote = wrap<Api>(this.#worker);

@@ -5,7 +5,6 @@ import { keyOf, nameOf } from '$core/merge/names.ts';
 import { collections, type Collection } from '$core/model/types/collections.ts';
 import type { Gone, RecordVersion, Versions } from '$core/model/types/versionTypes.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
-import { migrate } from '$core/document/migrate.ts';
 import { VERSION, type Shop } from '$core/model/types/types.ts';
 import { table } from '$core/units/table.ts';
 
@@ -91,7 +90,8 @@ export interface OpenSigns {
  * transaction, so that it is either whole as it was or whole as it shall be.
  * Rejects with a `VersionError` where a newer product has been.
  */
-export function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
+export async function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
+  const migrate = await lifter(name);
   return openDB<Schema>(name, DB_VERSION, {
     async upgrade(db, _older, _newer, tx) {
       const has = (name: string) => (db.objectStoreNames as DOMStringList).contains(name);
@@ -102,7 +102,7 @@ export function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
         if (!has(name)) db.createObjectStore(name);
       if (!has('undo')) db.createObjectStore('undo', { keyPath: 'n' });
       if (!has('backups')) db.createObjectStore('backups', { keyPath: 'version' });
-      if (!fresh) await lift(tx as unknown as LiftTx);
+      if (!fresh) await lift(tx as unknown as LiftTx, migrate);
     },
     blocked: signs.onblocked,
     blocking(_from, _to, event) {
@@ -113,12 +113,24 @@ export function openShopDb(signs: OpenSigns, name = DB_NAME): Promise<Db> {
   });
 }
 
+type Migrate = (typeof import('$core/document/migrate.ts'))['migrate'];
+
+/** What lifts an older store, loaded before that is opened: an upgrade waits for nothing but its own store. */
+async function lifter(name: string): Promise<Migrate | undefined> {
+  /* Where the browser does not tell which stores there are, one of them may be old. */
+  const all = await (indexedDB.databases as IDBFactory['databases'] | undefined)?.call(indexedDB);
+  const own = all?.find((each) => each.name === name);
+  const old = all ? own?.version !== undefined && own.version < DB_VERSION : true;
+  return old ? (await import('$core/document/migrate.ts')).migrate : undefined;
+}
+
 type LiftTx = IDBPTransaction<Schema, (StoreName | 'backups')[], 'versionchange'>;
 
 /** Lifts every record of the store as a file of its version would be. The undo steps of the older version go. */
-async function lift(tx: LiftTx): Promise<void> {
+async function lift(tx: LiftTx, migrate: Migrate | undefined): Promise<void> {
   const head = (await tx.objectStore('head').get('shop')) as StoredHead | undefined;
   if (!head || head.version >= VERSION) return;
+  if (!migrate) throw new Error('The store changed while it was opened: load the page again.');
   const { rev, undoAt: _, ...kept } = head;
   const lists: Record<string, unknown[]> = table();
   for (const name of collections) lists[name] = await tx.objectStore(name).getAll();

@@ -83,7 +83,7 @@ class WeekState {
         }
         for (const { jobId, spare } of this.plan.jobs) {
           if (spare === undefined || spare >= 0 || this.#key !== key) continue;
-          const ways = await this.#background.api.ways(shop, asked, jobId);
+          const ways = await (await this.#background.api()).ways(shop, asked, jobId);
           if (this.#key === key) this.ways.set(jobId, ways);
         }
       });

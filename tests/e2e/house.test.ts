@@ -41,6 +41,7 @@ const views = [
   '/job/9/order#finish',
   ...stations.map((station) => `/job/14/${station}`),
   '/job/12/take-in',
+  '/job/17/make',
   '/job/14/hand-over#customer',
 ];
 /** Views with rooms of their own, and the bench: walked room by room. */

@@ -68,11 +68,21 @@ const roundPort = (
     corner,
   );
 
-/** Openings closer than the sheet stands become one, where that was chosen. */
-function joined(plan: Plan, make: RearWall | RearPlate, openings: readonly Ring[]): Ring[] {
+/** Openings closer than the sheet stands become one, with each other and with what is cut already, where that was chosen. */
+function joined(
+  plan: Plan,
+  make: RearWall | RearPlate,
+  openings: readonly Ring[],
+  there: readonly Ring[] = [],
+): Ring[] {
   if (!isApplied(plan, oneOpening({ make: make.id }))) return [...openings];
   const least = leastWebMm(make.material, make.thick);
-  const left = [...openings];
+  const left = openings.map((each) =>
+    there.reduce((now, old) => {
+      const web = between(now, old);
+      return web > 0 && web < least ? reaching(now, old) : now;
+    }, each),
+  );
   for (let i = 0; i < left.length; i += 1)
     for (let k = i + 1; k < left.length; k += 1) {
       const [a, b] = [left[i] as Ring, left[k] as Ring];
@@ -89,6 +99,18 @@ function joined(plan: Plan, make: RearWall | RearPlate, openings: readonly Ring[
   return left;
 }
 
+/** An opening cut on until it runs into one that is there. */
+function reaching(now: Ring, old: Ring): Ring {
+  const wider = {
+    ...now,
+    x0: old.x1 < now.x0 ? old.x1 : now.x0,
+    x1: old.x0 > now.x1 ? old.x0 : now.x1,
+    y0: old.y1 < now.y0 ? old.y1 : now.y0,
+    y1: old.y0 > now.y1 ? old.y0 : now.y1,
+  };
+  return { ...wider, name: `${now.name}, ${old.name}` };
+}
+
 /** Ports that are behind metal, or all where nobody listed what is cut already. Seen from inside, from the board's edge at the port end. */
 function rearWall(plan: Plan, make: RearWall): Made {
   const [shell, board] = [partOfKind(plan, 'case'), partOfKind(plan, 'board')];
@@ -97,17 +119,9 @@ function rearWall(plan: Plan, make: RearWall): Made {
   const there = (shell && listAt(plan, shell, 'openings')?.items) ?? [];
   const hidden = portViews(ports, there).filter(({ blockedMm }) => blockedMm > 0);
   if (hidden.length === 0) return { lacks: 'Every port shows through the wall as it is.' };
-  return {
-    piece: {
-      ...bare(make),
-      openings: joined(
-        plan,
-        make,
-        hidden.map(({ port }) => roundPort(port, make)),
-      ),
-      guides: there.map(({ name, x0, x1, y0, y1 }) => ring(name, x0, y0, x1 - x0, y1 - y0)),
-    },
-  };
+  const guides = there.map(({ name, x0, x1, y0, y1 }) => ring(name, x0, y0, x1 - x0, y1 - y0));
+  const wanted = hidden.map(({ port }) => roundPort(port, make));
+  return { piece: { ...bare(make), openings: joined(plan, make, wanted, guides), guides } };
 }
 
 /** A plate with the ports in it, the ports in its middle, a screw in each corner. */

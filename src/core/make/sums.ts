@@ -8,7 +8,15 @@ import { offer } from '../remedies/offer.ts';
 import { oneOpening } from '../remedies/oneOpening.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
-import { between, betweenHoles, holeToEdge, holeToRing, ringToEdge, type Piece } from './piece.ts';
+import {
+  between,
+  betweenHoles,
+  holeToEdge,
+  holeToRing,
+  ringToEdge,
+  type Piece,
+  type Ring,
+} from './piece.ts';
 import { pieceOf } from './pieceOf.ts';
 import { LEAST_TURNS, screwSource, turnsIn } from './screws.ts';
 import { bendSource, leastWebMm, sheetKind, webSource } from './sheet.ts';
@@ -50,32 +58,41 @@ function lacking(make: Make, say: string): Finding {
   };
 }
 
-interface Strip {
+export interface Strip {
   what: string;
   mm: number;
+  /** The two openings it stands between. */
+  at?: readonly [Ring, Ring];
 }
 
+/** Named as it is bought: a size that is a name. */
+export const sheetOf = ({ material, thick }: Make): string => `${thick} mm sheet, ${material}`;
+
 /** The narrowest metal left standing between two openings, an opening and a hole, two holes. */
-function webs(plan: Plan, piece: Piece): Finding[] {
-  const { of: make, openings, holes, guides } = piece;
+export function tightestWeb({ outline, openings, holes, guides }: Piece): Strip | undefined {
   const strips: Strip[] = [];
   openings.forEach((a, i) => {
     for (const b of openings.slice(i + 1))
-      strips.push({ what: `${a.name} and ${b.name}`, mm: between(a, b) });
+      strips.push({ what: `${a.name} and ${b.name}`, mm: between(a, b), at: [a, b] });
     for (const hole of holes)
       strips.push({ what: `${a.name} and the ${hole.name} hole`, mm: holeToRing(hole, a) });
     /* What is cut already: where the new cut runs into it they are one. */
-    if (!piece.outline)
+    if (!outline)
       for (const there of guides) {
         const mm = between(a, there);
-        if (mm > 0) strips.push({ what: `${a.name} and ${there.name}`, mm });
+        if (mm > 0) strips.push({ what: `${a.name} and ${there.name}`, mm, at: [a, there] });
       }
   });
   holes.forEach((a, i) => {
     for (const b of holes.slice(i + 1))
       strips.push({ what: `the holes ${a.name} and ${b.name}`, mm: betweenHoles(a, b) });
   });
-  const [tight] = strips.sort((a, b) => a.mm - b.mm);
+  return strips.sort((a, b) => a.mm - b.mm)[0];
+}
+
+function webs(plan: Plan, piece: Piece): Finding[] {
+  const { of: make } = piece;
+  const tight = tightestWeb(piece);
   if (!tight) return [];
   const least = leastWebMm(make.material, make.thick);
   const join = oneOpening({ make: make.id });
@@ -87,7 +104,7 @@ function webs(plan: Plan, piece: Piece): Finding[] {
       unit: 'mm',
       terms: [
         plain('what is left', range(round(tight.mm)), 1),
-        plain(`least for ${make.material}, ${make.thick} mm`, range(least), -1),
+        plain(`least for ${sheetOf(make)}`, range(least), -1),
       ],
       minimumMargin: 0,
       spare: 'to spare',
@@ -97,8 +114,7 @@ function webs(plan: Plan, piece: Piece): Finding[] {
         mark === 'stop'
           ? `Between ${tight.what} only ${round(tight.mm)} mm would stand: it bends under the file.`
           : 'What is left between the openings stands.',
-      remedies: () =>
-        openings.length > 1 && !isApplied(plan, join) ? [offer(plan, join, 'watch')] : [],
+      remedies: () => (tight.at && !isApplied(plan, join) ? [offer(plan, join, 'watch')] : []),
     }),
   ];
 }
@@ -124,7 +140,7 @@ function edges(piece: Piece): Finding[] {
       unit: 'mm',
       terms: [
         plain('what is left', range(round(tight.mm)), 1),
-        plain(`least for ${make.material}, ${make.thick} mm`, range(least), -1),
+        plain(`least for ${sheetOf(make)}`, range(least), -1),
       ],
       minimumMargin: 0,
       spare: 'to spare',
@@ -156,7 +172,7 @@ function bends(piece: Piece): Finding[] {
       unit: 'mm',
       terms: [
         plain('radius', range(make.radius), 1),
-        { ...plain(`least for ${make.material}, ${make.thick} mm`, least, -1), how: 'class' },
+        { ...plain(`least for ${sheetOf(make)}`, least, -1), how: 'class' },
       ],
       minimumMargin: 0,
       short: 'too tight',
@@ -236,7 +252,7 @@ function thread(make: Make): Finding[] {
     gap({
       id: `thread:${make.id}`,
       ...base(make),
-      title: `${make.screw} in ${make.thick} mm`,
+      title: `${make.screw} thread in ${sheetOf(make)}`,
       unit: '',
       terms: [
         plain('turns in the sheet', range(round(turns)), 1),

@@ -28,7 +28,12 @@
         place,
         sizes: sizes.map((size) => {
           const item = mount(place, size);
-          const same = (each: ItemOf<K>) => sameContent(each, item);
+          /* How deep it is there is no other place. */
+          const same = (each: ItemOf<K>) =>
+            sameContent(
+              { ...(each as object), deep: undefined },
+              { ...(item as object), deep: undefined },
+            );
           return {
             size: String(size),
             n: items?.filter(same).length ?? 0,

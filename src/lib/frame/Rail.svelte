@@ -107,7 +107,8 @@
   }
   .item {
     display: grid;
-    grid-template-columns: 14px 1fr auto;
+    /* Names stay whole; many counts go on in the next line. */
+    grid-template-columns: 14px max-content minmax(0, 1fr);
     gap: 6px;
     align-items: center;
     min-height: 50px;
@@ -142,7 +143,9 @@
   }
   .counts {
     display: flex;
+    flex-wrap: wrap;
     gap: 3px;
+    justify-content: flex-end;
   }
   .count {
     display: flex;

@@ -22,8 +22,19 @@
     isDrawn?: (finding: Finding) => boolean;
     /** Beside the heading. */
     tools?: Snippet;
+    /** What is said while there is no sum. */
+    nothing?: string;
   }
-  const { view, station, subtitle, picture, drawn, isDrawn = () => false, tools }: Props = $props();
+  const {
+    view,
+    station,
+    subtitle,
+    picture,
+    drawn,
+    isDrawn = () => false,
+    tools,
+    nothing = 'Nothing to say yet. Put a board and a PSU into the plan at Intake.',
+  }: Props = $props();
   // svelte-ignore state_referenced_locally (a station's stage never changes its station)
   const chosen = new Chosen(view, station);
   const choose = (id: string) => (uiState.chosen = id);
@@ -41,7 +52,7 @@
 <Stage title={stationName(station)} {subtitle} {...tools ? { tools } : {}}>
   {@render picture?.()}
   {#if chosen.here.length === 0}
-    <p>Nothing to say yet. Put a board and a PSU into the plan at Intake.</p>
+    <p>{nothing}</p>
   {/if}
   {@render drawn?.({ chosen, choose })}
   <GapBoard

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { drawingOf, type Entity } from '$core/make/drawing.ts';
   import type { Piece } from '$core/make/piece.ts';
+  import { leastWebMm } from '$core/make/sheet.ts';
+  import { tightestWeb } from '$core/make/sums.ts';
   import { formatLength } from '$core/units/length.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
@@ -34,6 +36,22 @@
     };
     return `M${at(each.from)}A${each.r * scale} ${each.r * scale} 0 0 0 ${at(each.to)}`;
   }
+  /** Where too little would be left standing: a line from rim to rim with its figure. */
+  const web = $derived.by(() => {
+    const tight = tightestWeb(piece);
+    if (!tight?.at || tight.mm >= leastWebMm(piece.material, piece.thick)) return undefined;
+    const [a, b] = tight.at;
+    /* Middle of what the two have in common, else the corners that look at each other. */
+    const side = (a0: number, a1: number, b0: number, b1: number): [number, number] => {
+      if (a1 < b0) return [a1, b0];
+      if (b1 < a0) return [a0, b1];
+      const middle = (Math.max(a0, b0) + Math.min(a1, b1)) / 2;
+      return [middle, middle];
+    };
+    const [x1, x2] = side(a.x0, a.x1, b.x0, b.x1);
+    const [y1, y2] = side(a.y0, a.y1, b.y0, b.y1);
+    return { x1, x2, y1, y2, say: `web ${sized(tight.mm)}` };
+  });
   const openings = $derived(
     piece.openings.map((each) => ({
       ...each,
@@ -44,7 +62,7 @@
 
 <svg
   viewBox="0 0 {w + 2 * AIR} {h + 2 * AIR}"
-  style:max-width="{w + 2 * AIR}px"
+  style:width="{w + 2 * AIR}px"
   role="img"
   aria-label="{piece.name}: {openings.length} openings, {piece.holes.length} holes, {piece.bends
     .length} bends, to scale"
@@ -91,15 +109,21 @@
       >{each.degrees}° {each.up ? 'up' : 'down'}</text
     >
   {/each}
-  <text class="figure" x={AIR + w / 2} y={h + 2 * AIR - 6}>{sized(bounds.x1 - bounds.x0)}</text>
-  <text class="figure" transform="translate(14 {AIR + h / 2}) rotate(-90)"
+  {#if web}
+    <path class="web" d="M{x(web.x1)} {y(web.y1)}L{x(web.x2)} {y(web.y2)}" />
+    <text class="figure thin" x={x((web.x1 + web.x2) / 2)} y={y((web.y1 + web.y2) / 2) - 8}
+      >{web.say}</text
+    >
+  {/if}
+  <text class="figure" x={AIR + w / 2} y={h + AIR + 30}>{sized(bounds.x1 - bounds.x0)}</text>
+  <text class="figure" transform="translate({AIR - 24} {AIR + h / 2}) rotate(-90)"
     >{sized(bounds.y1 - bounds.y0)}</text
   >
 </svg>
 
 <style>
   svg {
-    width: 100%;
+    max-width: 100%;
     max-height: 360px;
   }
   .sheet {
@@ -138,6 +162,17 @@
     fill: var(--ink);
     font: 14px var(--face-text);
     text-anchor: middle;
+    stroke: var(--paper);
+    stroke-width: 3px;
+    paint-order: stroke;
+  }
+  path.web {
+    stroke: var(--stop);
+    stroke-width: 5;
+  }
+  text.thin {
+    fill: var(--stop);
+    font-weight: 700;
   }
   text.figure {
     font: 14px var(--face-figure);

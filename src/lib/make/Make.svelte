@@ -12,6 +12,8 @@
   import Button from '$lib/ui/Button.svelte';
   import SumStage from '../frame/SumStage.svelte';
   import Flat from './Flat.svelte';
+  import Folded from './Folded.svelte';
+  import Stock from './Stock.svelte';
   import TakeOut from './TakeOut.svelte';
 
   const { view }: { view: JobView } = $props();
@@ -35,6 +37,25 @@
   const made = $derived(view.plan && make ? pieceOf(view.plan, make) : undefined);
   const piece = $derived(made && 'piece' in made ? made.piece : undefined);
 
+  /** Pieces with an edge of their own out of the same sheet as the one in hand. */
+  const alike = $derived(
+    view.plan && piece?.outline
+      ? makes.flatMap((each) => {
+          if (each.material !== piece.material || each.thick !== piece.thick) return [];
+          const one = view.plan && pieceOf(view.plan, each);
+          return one && 'piece' in one && one.piece.outline ? [one.piece] : [];
+        })
+      : [],
+  );
+
+  /** Takes one in hand, with what stands against it. */
+  function pick(id: string): void {
+    picked = id;
+    uiState.chosen = view.found.find(
+      (each) => each.station === 'make' && each.mark !== 'clear' && each.id.split(':')[1] === id,
+    )?.id;
+  }
+
   function add(sort: Make['do'], label: string): void {
     if (!job) return;
     const id = nextMakeId(makes);
@@ -56,20 +77,30 @@
   }
 </script>
 
-<SumStage {view} station="make" subtitle="cut, drilled and bent by a template at true size">
+<SumStage
+  {view}
+  station="make"
+  subtitle="cut, drilled and bent by a template at true size"
+  nothing={makes.length === 0
+    ? 'Nothing is made for this job yet: pick what, and it is drawn from the plan’s own measures.'
+    : ''}
+>
   {#snippet picture()}
     <div class="pick" role="group" aria-label="Things to make">
       {#each makes as each, i (each.id)}
         <button
           aria-pressed={each.id === make?.id}
           class:on={each.id === make?.id}
-          onclick={() => (picked = each.id)}>{i + 1} {each.do}</button
+          onclick={() => pick(each.id)}>{i + 1} {each.do}</button
         >
       {/each}
     </div>
     {#if make && job}
       {#if piece}
-        <Flat {piece} />
+        <div class="pictures">
+          <Flat {piece} />
+          {#if 'radius' in make}<Folded {make} />{/if}
+        </div>
         <p class="soft">
           {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'}, true
           to scale. {say(`About ${minutesOf(piece)} min of hands; it stands in the work order.`)}
@@ -79,14 +110,17 @@
         <p class="lacks">{made.lacks}</p>
       {/if}
       <section aria-label="Figures of the {make.do}">
-        <ToldFields
-          fields={makeFields[make.do]}
-          told={make as unknown as Readonly<Record<string, unknown>>}
-          onset={(field, value) => set(field.name, field.label, value)}
-        />
+        {#key make.id}
+          <ToldFields
+            fields={makeFields[make.do]}
+            told={make as unknown as Readonly<Record<string, unknown>>}
+            onset={(field, value) => set(field.name, field.label, value)}
+          />
+        {/key}
         <Button quiet onclick={drop}>Not made after all</Button>
       </section>
     {/if}
+    {#if alike.length > 1}<Stock pieces={alike} />{/if}
     <div class="add" role="group" aria-label="Make something">
       <span>{makes.length === 0 ? 'Make' : 'Make another'}</span>
       {#each sorts as [sort, label] (sort)}
@@ -134,6 +168,12 @@
     align-items: flex-end;
     justify-content: space-between;
     margin-top: 12px;
+  }
+  .pictures {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px 24px;
+    align-items: center;
   }
   .lacks {
     padding: 24px 0;

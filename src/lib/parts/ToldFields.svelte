@@ -1,7 +1,7 @@
 <script lang="ts">
   import { fieldFault, saysOf, type FinishField } from '$core/finish/fields.ts';
   import { parseNumber } from '$core/units/length.ts';
-  import { degreesField, fromUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
+  import { fromUnitOf, inUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
   import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
 
@@ -46,8 +46,8 @@
     const value = told[field.name];
     return (
       typed[field.name] ??
-      (field.holds === 'figure' && field.unit === '°C' && typeof value === 'number'
-        ? degreesField(value)
+      (field.holds === 'figure' && typeof value === 'number'
+        ? inUnitOf(field.unit, value)
         : String(value ?? ''))
     );
   }

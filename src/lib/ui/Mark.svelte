@@ -41,6 +41,8 @@
 
 <style>
   .mark {
+    flex: none;
+    white-space: nowrap;
     position: relative;
     display: inline-flex;
     align-items: center;

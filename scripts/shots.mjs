@@ -35,6 +35,7 @@ const views = [
       await page.getByText(/proven over/).waitFor();
     },
   ],
+  ['make', '/job/17/make'],
   ['plugs', '/job/18/plugs'],
   [
     'adapter',
@@ -61,7 +62,6 @@ const views = [
     },
   ],
   ['work-order', '/job/14/order'],
-  ['finish', '/job/9/order#finish', async (page) => page.getByText('dry to touch').waitFor()],
   ['week', '/week', async (page) => page.locator('g.hands').first().waitFor()],
   ['power-up', '/job/14/power-up'],
   ['heat', '/job/9/heat', async (page) => page.getByText(/Open the panel/).waitFor()],

@@ -115,8 +115,12 @@
       >{web.say}</text
     >
   {/if}
-  <text class="figure" x={AIR + w / 2} y={h + AIR + 30}>{sized(bounds.x1 - bounds.x0)}</text>
-  <text class="figure" transform="translate({AIR - 24} {AIR + h / 2}) rotate(-90)"
+  <text class="figure" x={AIR + w / 2} y={piece.outline ? h + AIR + 30 : h + 2 * AIR - 6}
+    >{sized(bounds.x1 - bounds.x0)}</text
+  >
+  <text
+    class="figure"
+    transform="translate({piece.outline ? AIR - 24 : 14} {AIR + h / 2}) rotate(-90)"
     >{sized(bounds.y1 - bounds.y0)}</text
   >
 </svg>

@@ -12,7 +12,6 @@ import { mistakes } from '../../reference/builds/mistakes.ts';
 
 /** Kept with a part and read elsewhere than by a check, each with where. */
 const recordOnly: Record<string, string> = {
-  'board holePlaces': 'whose board is it; the holes it names are what checks read',
   'supply pinReadings': 'what is this plug; the plug it names is what checks read',
   'small wiring': 'how an adapter of ours was wired, for its sheets',
   'small count': 'how many lie in the bag, for screws and the shopping list',

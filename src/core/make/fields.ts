@@ -37,6 +37,15 @@ export const makeFields: Readonly<Record<Make['do'], readonly FinishField[]>> = 
     screw,
     { name: 'threaded', label: 'Thread in the sheet', holds: 'yes' },
   ],
+  plate: [
+    ...sheet,
+    figure('width', 'Width', 10, 600),
+    figure('height', 'Height', 10, 600),
+    figure('corner', 'Corner radius', 0, 50),
+    screw,
+    figure('inset', 'Screws from the edges', 1, 100),
+    { name: 'pattern', label: 'Holes of', holds: 'choice', of: ['none', ...drillPatterns] },
+  ],
   'L bracket': [
     ...sheet,
     figure('legA', 'Leg A, outside', 5, 500),
@@ -81,6 +90,19 @@ export function freshMake(sort: Make['do'], id: string): Make {
       };
     case 'drill template':
       return { do: sort, ...steel, pattern: 'board', screw: 'M3', threaded: false };
+    case 'plate':
+      return {
+        do: sort,
+        id,
+        material: 'aluminium',
+        thick: 2,
+        width: 200,
+        height: 200,
+        corner: 4,
+        screw: 'M3',
+        inset: 8,
+        pattern: 'none',
+      };
     case 'L bracket':
       return { do: sort, ...steel, legA: 30, legB: 30, width: 20, radius: 1, screw: 'M3' };
     case 'Z bracket':

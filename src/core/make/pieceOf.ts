@@ -5,6 +5,7 @@ import type {
   LBracket,
   Make,
   MeshCut,
+  Plate,
   RearPlate,
   RearWall,
   SupplyPlate,
@@ -19,6 +20,8 @@ import { between, ring, type Hole, type Piece, type Ring } from './piece.ts';
 import { headMm, passHole, tapDrill } from './screws.ts';
 import { leastWebMm, sheetKind } from './sheet.ts';
 
+const NO_HOLES = 'The board has no holes yet: measure them, or say its format (Fit, Holes).';
+
 /** Why nothing can be drawn yet, in words; or the piece. */
 export type Made = { piece: Piece } | { lacks: string };
 
@@ -31,6 +34,8 @@ export function pieceOf(plan: Plan, make: Make): Made {
       return rearPlate(plan, make);
     case 'drill template':
       return drillTemplate(plan, make);
+    case 'plate':
+      return plate(plan, make);
     case 'L bracket':
       return bracket(make, [make.legA, make.legB], [true]);
     case 'Z bracket':
@@ -152,10 +157,39 @@ function rearPlate(plan: Plan, make: RearPlate): Made {
   };
 }
 
+/** A plate with a screw in each corner and a pattern of holes in its middle. */
+function plate(plan: Plan, make: Plate): Made {
+  const outline = ring('plate', 0, 0, make.width, make.height, make.corner);
+  const found = make.pattern === 'none' ? undefined : patternOf(plan, make.pattern);
+  if (make.pattern !== 'none' && !found) return { lacks: NO_HOLES };
+  const points = found?.points ?? [];
+  const middle = (of: readonly number[]) => (Math.min(...of) + Math.max(...of)) / 2;
+  const dx = make.width / 2 - (points.length > 0 ? middle(points.map(({ x }) => x)) : 0);
+  const dy = make.height / 2 - (points.length > 0 ? middle(points.map(({ y }) => y)) : 0);
+  return {
+    piece: {
+      ...bare(make),
+      outline,
+      holes: [
+        ...cornerHoles(outline, make, make.inset),
+        ...points.map(({ name, x, y }) => ({
+          name,
+          x: x + dx,
+          y: y + dy,
+          mm: passHole(make.screw),
+        })),
+      ],
+    },
+  };
+}
+
 /** A screw in each corner, its head inside the edge. */
-function cornerHoles(edge: Ring, { screw }: Pick<RearPlate, 'screw'>): Hole[] {
+function cornerHoles(
+  edge: Ring,
+  { screw }: Pick<RearPlate, 'screw'>,
+  inset = headMm(screw) / 2 + 1.5,
+): Hole[] {
   const head = headMm(screw);
-  const inset = head / 2 + 1.5;
   const at = (x: number, y: number): Hole => ({
     name: screw,
     x,
@@ -173,8 +207,7 @@ function cornerHoles(edge: Ring, { screw }: Pick<RearPlate, 'screw'>): Hole[] {
 
 function drillTemplate(plan: Plan, make: DrillTemplate): Made {
   const found = patternOf(plan, make.pattern);
-  if (!found)
-    return { lacks: 'The board has no holes yet: measure them, or say its format (Fit, Holes).' };
+  if (!found) return { lacks: NO_HOLES };
   const mm = make.threaded ? tapDrill(make.screw) : passHole(make.screw);
   return {
     piece: {

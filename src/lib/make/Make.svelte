@@ -21,6 +21,7 @@
     ['rear wall', 'Rear wall'],
     ['rear plate', 'Rear plate'],
     ['drill template', 'Holes'],
+    ['plate', 'Plate'],
     ['L bracket', 'L bracket'],
     ['Z bracket', 'Z bracket'],
     ['PSU plate', 'PSU plate'],

@@ -220,6 +220,35 @@ describe('make, plates and brackets', () => {
     expect(made(plate).holes.length).to.equal(8);
     expect(the(sums({ ...plate, aside: 16 } as Make), 'edge:m1').mark).to.not.equal('clear');
   });
+  it('a plate has its screws in the corners and the pattern in its middle', () => {
+    const plate = {
+      ...freshMake('plate', 'm1'),
+      width: 150,
+      height: 140,
+      inset: 6,
+      pattern: 'fan 120',
+    } as Make;
+    const { holes, outline } = made(plate);
+    expect(outline).to.include({ x1: 150, y1: 140, r: 4 });
+    expect(holes.slice(0, 4).map(({ x, y }) => [x, y])).to.deep.equal([
+      [6, 6],
+      [144, 6],
+      [6, 134],
+      [144, 134],
+    ]);
+    /* 105 apart about the middle. */
+    expect(holes.slice(4).map(({ x, y }) => [x, y])).to.deep.equal([
+      [22.5, 17.5],
+      [127.5, 17.5],
+      [22.5, 122.5],
+      [127.5, 122.5],
+    ]);
+    expect(sums(plate).every(({ mark }) => mark === 'clear')).to.equal(true);
+    const small = { ...plate, width: 108 } as Make;
+    expect(the(sums(small), 'edge:m1').mark).to.equal('stop');
+    const bare = { ...plate, pattern: 'board' } as Make;
+    expect(sums(bare, { board: {} })[0]?.say).to.match(/no holes yet/);
+  });
   it('fans and radiators: as many holes as they have, as far apart', () => {
     const of = (pattern: string) =>
       made({ ...freshMake('drill template', 'm1'), pattern } as Make).holes;
@@ -412,9 +441,7 @@ describe('make, in the job', () => {
     expect(makeFault({ ...makes[0], colour: 'red' })).to.match(/colour/);
     expect(makeFault({ do: 'rocket', id: 'm1' })).to.match(/nothing to make that is known/);
     const bad = { ...edited, jobs: [{ ...edited.jobs[0]!, makes: [{ ...makes[0]!, thick: 99 }] }] };
-    expect(() => readShop(writeShop(bad as typeof edited))).to.throw(
-      /makes/,
-    );
+    expect(() => readShop(writeShop(bad as typeof edited))).to.throw(/makes/);
   });
   it('is set anew by its id, taken out with what was chosen for it', () => {
     const { shop } = jobWith(seats, {

@@ -58,6 +58,17 @@ export interface DrillTemplate extends Sheet {
   /** A thread in the sheet, or a hole the screw passes. */
   threaded: boolean;
 }
+/** A plate of one's own: a screw in each corner, and holes in its middle. Under a stack, on feet, in an odd tray. */
+export interface Plate extends Sheet {
+  do: 'plate';
+  width: number;
+  height: number;
+  corner: number;
+  screw: MakeScrew;
+  /** From the edges to the middle of each corner's screw, mm. */
+  inset: number;
+  pattern: DrillPattern | 'none';
+}
 /** Legs are outside sizes, mm. */
 export interface LBracket extends Sheet {
   do: 'L bracket';
@@ -92,4 +103,4 @@ export interface MeshCut extends Sheet {
 }
 
 export type Make =
-  RearWall | RearPlate | DrillTemplate | LBracket | ZBracket | SupplyPlate | MeshCut;
+  RearWall | RearPlate | DrillTemplate | Plate | LBracket | ZBracket | SupplyPlate | MeshCut;

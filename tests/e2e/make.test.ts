@@ -53,6 +53,8 @@ describe('make', () => {
     const { page } = shop;
     await page.getByRole('button', { name: 'L bracket', exact: true }).click();
     await page.getByRole('img', { name: /L bracket bent/ }).waitFor();
+    await page.getByRole('button', { name: 'Sheet to the list' }).click();
+    await page.getByText('On the shopping list: 1 mm sheet, steel.').waitFor();
     await type(page, 'Leg A, outside, mm', '42.5');
     await type(page, 'Thickness, mm', '140');
     await page.getByText('Thickness: 0.3 to 12 mm').waitFor();

@@ -1,8 +1,10 @@
 <script lang="ts">
   import { drawingOf } from '$core/make/drawing.ts';
   import type { Piece } from '$core/make/piece.ts';
+  import { sheetOf } from '$core/make/sums.ts';
   import { papers, tilesOf, type PaperName } from '$core/make/tiles.ts';
   import type { Job } from '$core/model/types/types.ts';
+  import { addWants } from '$core/shop/items.ts';
   import { saveBytes, saveFile } from '$lib/files/save.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
@@ -17,6 +19,15 @@
   const drawing = $derived(drawingOf(piece, outside));
   const sheets = $derived(tilesOf(drawing.bounds, paper).tiles.length);
   const name = $derived(`job-${job.id}-${piece.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`);
+
+  /** What has to be bought where it is not cut into a wall. */
+  const sheet = $derived(piece.outline && sheetOf(piece.of));
+  const listed = $derived(job.wants.some(({ what }) => what === sheet));
+  function toBuy(): void {
+    if (!sheet) return;
+    void shopStore.edit(`to buy: ${sheet}`, addWants(job.id, [{ what: sheet, count: 1 }]));
+    toast(`On the shopping list: ${sheet}.`);
+  }
 
   async function print(): Promise<void> {
     const { templatePdf } = await import('$lib/print/template.ts');
@@ -50,6 +61,7 @@
     <Button next onclick={print}
       >Print at true size, {sheets} {sheets === 1 ? 'sheet' : 'sheets'}</Button
     >
+    {#if sheet && !listed}<Button onclick={toBuy}>Sheet to the list</Button>{/if}
     <Button onclick={dxf}>DXF</Button>
     <Button onclick={svg}>SVG</Button>
   </span>

@@ -12,12 +12,14 @@
   const lengths = $derived(shopStore.shop.settings.unit);
   const sized = (mm: number) => formatLength(Math.round(mm * 10) / 10, lengths);
 
-  /** Width and height of the picture, px, and what is kept round it for the sizes. */
-  const [WIDTH, HEIGHT, AIR] = [760, 330, 46];
+  /** Height of the picture at the most, px, and what is kept round it for the sizes. */
+  const [HEIGHT, AIR] = [330, 46];
+  /** Room across, px: words stay as large on a phone. */
+  let room = $state(760);
   const bounds = $derived(drawing.bounds);
   const scale = $derived(
     Math.min(
-      (WIDTH - 2 * AIR) / Math.max(1, bounds.x1 - bounds.x0),
+      (Math.min(760, room) - 2 * AIR) / Math.max(1, bounds.x1 - bounds.x0),
       (HEIGHT - 2 * AIR) / Math.max(1, bounds.y1 - bounds.y0),
       6,
     ),
@@ -60,72 +62,78 @@
   );
 </script>
 
-<svg
-  viewBox="0 0 {w + 2 * AIR} {h + 2 * AIR}"
-  style:width="{w + 2 * AIR}px"
-  role="img"
-  aria-label="{piece.name}: {openings.length} openings, {piece.holes.length} holes, {piece.bends
-    .length} bends, to scale"
->
-  {#if piece.outline}
-    <rect
-      class="sheet"
-      x={x(piece.outline.x0)}
-      y={y(piece.outline.y1)}
-      width={(piece.outline.x1 - piece.outline.x0) * scale}
-      height={(piece.outline.y1 - piece.outline.y0) * scale}
-      rx={piece.outline.r * scale}
-    />
-  {:else}
-    <rect class="sheet wall" x={AIR / 2} y={AIR / 2} width={w + AIR} height={h + AIR} />
-  {/if}
-  {#each openings as each, i (i)}
-    <rect
-      class="opening"
-      x={x(each.x0)}
-      y={y(each.y1)}
-      width={(each.x1 - each.x0) * scale}
-      height={(each.y1 - each.y0) * scale}
-      rx={each.r * scale}
-    />
-  {/each}
-  {#each drawing.entities as each, i (i)}
-    {#if each.is === 'line' || each.is === 'arc'}
-      <path class={each.layer} d={path(each)} />
-    {:else if each.is === 'circle'}
-      <circle class={each.layer} cx={x(each.x)} cy={y(each.y)} r={each.r * scale} />
+<div bind:clientWidth={room}>
+  <svg
+    viewBox="0 0 {w + 2 * AIR} {h + 2 * AIR}"
+    style:width="{w + 2 * AIR}px"
+    role="img"
+    aria-label="{piece.name}: {openings.length} openings, {piece.holes.length} holes, {piece.bends
+      .length} bends, to scale"
+  >
+    {#if piece.outline}
+      <rect
+        class="sheet"
+        x={x(piece.outline.x0)}
+        y={y(piece.outline.y1)}
+        width={(piece.outline.x1 - piece.outline.x0) * scale}
+        height={(piece.outline.y1 - piece.outline.y0) * scale}
+        rx={piece.outline.r * scale}
+      />
+    {:else}
+      <rect class="sheet wall" x={AIR / 2} y={AIR / 2} width={w + AIR} height={h + AIR} />
     {/if}
-  {/each}
-  {#each openings as each, i (i)}
-    <text x={x((each.x0 + each.x1) / 2)} y={y(each.y1) - 6}>{each.name}</text>
-    {#if (each.x1 - each.x0) * scale > 70}
-      <text class="figure" x={x((each.x0 + each.x1) / 2)} y={y((each.y0 + each.y1) / 2) + 5}
-        >{each.size}</text
+    {#each openings as each, i (i)}
+      <rect
+        class="opening"
+        x={x(each.x0)}
+        y={y(each.y1)}
+        width={(each.x1 - each.x0) * scale}
+        height={(each.y1 - each.y0) * scale}
+        rx={each.r * scale}
+      />
+    {/each}
+    {#each drawing.entities as each, i (i)}
+      {#if each.is === 'line' || each.is === 'arc'}
+        <path class={each.layer} d={path(each)} />
+      {:else if each.is === 'circle'}
+        <circle class={each.layer} cx={x(each.x)} cy={y(each.y)} r={each.r * scale} />
+      {/if}
+    {/each}
+    {#each openings as each, i (i)}
+      <text x={x((each.x0 + each.x1) / 2)} y={y(each.y1) - 6}>{each.name}</text>
+      {#if (each.x1 - each.x0) * scale > 70}
+        <text class="figure" x={x((each.x0 + each.x1) / 2)} y={y((each.y0 + each.y1) / 2) + 5}
+          >{each.size}</text
+        >
+      {/if}
+    {/each}
+    {#each piece.bends as each, i (i)}
+      <text class="bend-name" x={x(each.x)} y={AIR - 10}
+        >{each.degrees}° {each.up ? 'up' : 'down'}</text
+      >
+    {/each}
+    {#if web}
+      <path class="web" d="M{x(web.x1)} {y(web.y1)}L{x(web.x2)} {y(web.y2)}" />
+      <text class="figure thin" x={x((web.x1 + web.x2) / 2)} y={y((web.y1 + web.y2) / 2) - 8}
+        >{web.say}</text
       >
     {/if}
-  {/each}
-  {#each piece.bends as each, i (i)}
-    <text class="bend-name" x={x(each.x)} y={AIR - 10}
-      >{each.degrees}° {each.up ? 'up' : 'down'}</text
+    <text class="figure" x={AIR + w / 2} y={piece.outline ? h + AIR + 30 : h + 2 * AIR - 6}
+      >{sized(bounds.x1 - bounds.x0)}</text
     >
-  {/each}
-  {#if web}
-    <path class="web" d="M{x(web.x1)} {y(web.y1)}L{x(web.x2)} {y(web.y2)}" />
-    <text class="figure thin" x={x((web.x1 + web.x2) / 2)} y={y((web.y1 + web.y2) / 2) - 8}
-      >{web.say}</text
+    <text
+      class="figure"
+      transform="translate({piece.outline ? AIR - 24 : 14} {AIR + h / 2}) rotate(-90)"
+      >{sized(bounds.y1 - bounds.y0)}</text
     >
-  {/if}
-  <text class="figure" x={AIR + w / 2} y={piece.outline ? h + AIR + 30 : h + 2 * AIR - 6}
-    >{sized(bounds.x1 - bounds.x0)}</text
-  >
-  <text
-    class="figure"
-    transform="translate({piece.outline ? AIR - 24 : 14} {AIR + h / 2}) rotate(-90)"
-    >{sized(bounds.y1 - bounds.y0)}</text
-  >
-</svg>
+  </svg>
+</div>
 
 <style>
+  div {
+    flex: 1 1 auto;
+    min-width: 0;
+  }
   svg {
     max-width: 100%;
     max-height: 360px;

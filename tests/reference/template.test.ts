@@ -21,10 +21,10 @@ const seats: Seats = {
   case: { openings: [] },
   board: { format: 'ATX', ports: ['USB 10-24 2-8', 'LAN 43-59 2-15', 'DP 120-136 2-7'] },
 };
-const drawing = (make: Make): Drawing => {
+const drawing = (make: Make, mirrored = false): Drawing => {
   const made = pieceOf(planWith(seats, { makes: [make] }), make);
   if ('lacks' in made) throw new Error(made.lacks);
-  return drawingOf(made.piece);
+  return drawingOf(made.piece, mirrored);
 };
 
 interface Sheet {
@@ -215,35 +215,36 @@ describe('reference: DXF by another reader', () => {
 });
 
 describe('reference: a ring of lines and arcs closes', () => {
-  it('each ends where the next begins', () => {
-    const ends = drawing(freshMake('rear plate', 'm1')).entities.flatMap(
-      (each): [number, number][][] => {
-        const on = (r: number, degrees: number, x: number, y: number): [number, number] => [
-          x + r * Math.cos((degrees * Math.PI) / 180),
-          y + r * Math.sin((degrees * Math.PI) / 180),
-        ];
-        if (each.layer !== 'cut') return [];
-        if (each.is === 'line')
-          return [
-            [
-              [each.x1, each.y1],
-              [each.x2, each.y2],
-            ],
+  for (const mirrored of [false, true])
+    it(`each ends where the next begins${mirrored ? ', mirrored' : ''}`, () => {
+      const ends = drawing(freshMake('rear plate', 'm1'), mirrored).entities.flatMap(
+        (each): [number, number][][] => {
+          const on = (r: number, degrees: number, x: number, y: number): [number, number] => [
+            x + r * Math.cos((degrees * Math.PI) / 180),
+            y + r * Math.sin((degrees * Math.PI) / 180),
           ];
-        if (each.is === 'arc')
-          return [[on(each.r, each.from, each.x, each.y), on(each.r, each.to, each.x, each.y)]];
-        return [];
-      },
-    );
-    const key = ([x, y]: [number, number]) => `${x.toFixed(6)} ${y.toFixed(6)}`;
-    const count = new Map<string, number>();
-    for (const [from, to] of ends) {
-      count.set(key(from!), (count.get(key(from!)) ?? 0) + 1);
-      count.set(key(to!), (count.get(key(to!)) ?? 0) + 1);
-    }
-    expect(count.size).to.be.at.least(30);
-    for (const [at, n] of count) expect(n, at).to.equal(2);
-  });
+          if (each.layer !== 'cut') return [];
+          if (each.is === 'line')
+            return [
+              [
+                [each.x1, each.y1],
+                [each.x2, each.y2],
+              ],
+            ];
+          if (each.is === 'arc')
+            return [[on(each.r, each.from, each.x, each.y), on(each.r, each.to, each.x, each.y)]];
+          return [];
+        },
+      );
+      const key = ([x, y]: [number, number]) => `${x.toFixed(6)} ${y.toFixed(6)}`;
+      const count = new Map<string, number>();
+      for (const [from, to] of ends) {
+        count.set(key(from!), (count.get(key(from!)) ?? 0) + 1);
+        count.set(key(to!), (count.get(key(to!)) ?? 0) + 1);
+      }
+      expect(count.size).to.be.at.least(30);
+      for (const [at, n] of count) expect(n, at).to.equal(2);
+    });
   it('as SVG says its size in millimetres and has one unit a millimetre', () => {
     const svg = svgOf(drawing(freshMake('L bracket', 'm1')));
     const [, w, h] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(svg) ?? [];

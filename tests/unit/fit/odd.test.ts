@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { cardLength } from '../../../src/core/fit/cardLength.ts';
 import { coolerSinks } from '../../../src/core/fit/coolerSinks.ts';
 import { clashes } from '../../../src/core/fit/clashes.ts';
 import { leadPaths } from '../../../src/core/fit/leads.ts';
@@ -129,6 +130,26 @@ describe('fit, the bracket over the PSU', () => {
       deep: 30,
     });
     expect(fanMount.read('shelf 92')).to.equal(undefined);
+  });
+});
+
+describe('fit/cardLength, plugs whose place nobody said', () => {
+  const length = (plugAt?: string) =>
+    the(
+      cardLength(
+        planWith({
+          case: { cardRoom: 260 },
+          card1: { length: 240, plugs: ['card8'], ...(plugAt !== undefined && { plugAt }) },
+        }),
+      ),
+      'card-length:card1',
+    );
+  it('may sit at its end: the bend counts as far as that', () => {
+    expect(length('top').margin).to.deep.equal({ lo: 20, hi: 20 });
+    expect(length('end').margin).to.deep.equal({ lo: -15, hi: -15 });
+    expect(length().margin).to.deep.equal({ lo: -15, hi: 20 });
+    expect(length().mark).to.equal('watch');
+    expect(length().terms.at(-1)?.input).to.include({ key: 'plugAt' });
   });
 });
 
@@ -282,6 +303,18 @@ describe("fit/leadRoom, the PSU's leads as a bundle", () => {
       lo: rule(37 + 2 * 21, 1.8),
       hi: rule(37 + 3 * 21, 2.4),
     });
+  });
+  it('a lead of drives feeds three: the fourth wants another', () => {
+    const with_ = (drives: number) =>
+      leadRoom(
+        planWith({
+          ...seats(30, { modular: 'all plug in' }),
+          ...Object.fromEntries(
+            Array.from({ length: drives }, (_, i) => [`drive${i + 1}`, { form: '3.5' }]),
+          ),
+        }),
+      )[0]?.terms[1]?.label;
+    expect([3, 4].map(with_)).to.deep.equal(['bundle of 37 wires', 'bundle of 42 wires']);
   });
   it('nobody said whether they plug in: both', () => {
     expect(thick({})).to.deep.equal({

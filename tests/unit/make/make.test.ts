@@ -121,6 +121,16 @@ describe('make, the rear wall', () => {
     const other = made({ ...wall, id: 'm2' } as Make, seats, join);
     expect(other.openings.length).to.equal(3);
   });
+  it('runs on into what is cut already where too little would stand between', () => {
+    const over = { ...seats, case: { openings: ['slot 60-80 0-20'] } };
+    const web = the(sums(wall, over), 'web:m1');
+    expect(web.title).to.equal('web between HDMI and LAN');
+    const alone = { case: { openings: ['slot 60-80 0-20'] }, board: { ports: ['LAN 43-59 2-15'] } };
+    expect(the(sums(wall, alone), 'web:m1').margin).to.deep.equal({ lo: -1.5, hi: -1.5 });
+    const piece = made(wall, alone, [oneOpening({ make: 'm1' })]);
+    expect(piece.openings[0]).to.include({ name: 'LAN, slot', x0: 42.5, x1: 60 });
+    expect(sums(wall, alone, [oneOpening({ make: 'm1' })])).to.deep.equal([]);
+  });
   it('joins on until nothing thin is left, and covers every port still', () => {
     fc.assert(
       fc.property(

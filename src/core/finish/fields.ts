@@ -197,12 +197,20 @@ export function fieldFault(field: FinishField, value: unknown): string | undefin
   }
 }
 
-/** Why a value is no finishing; undefined where it is. */
-export function finishFault(value: unknown): string | undefined {
-  if (typeof value !== 'object' || value === null) return 'is no work on a surface';
+/** Why a value is no work on a surface; undefined where it is. */
+export const finishFault = (value: unknown): string | undefined =>
+  toldFault(finishFields, value, 'work on a surface');
+
+/** Why a value is none of these, each told by its fields: a sort in `do`, an id, and nothing it does not know. */
+export function toldFault(
+  all: Readonly<Record<string, readonly FinishField[]>>,
+  value: unknown,
+  noun: string,
+): string | undefined {
+  if (typeof value !== 'object' || value === null) return `is no ${noun}`;
   const own = new Map<string, unknown>(Object.entries(value));
-  const fields = Object.entries(finishFields).find(([sort]) => sort === own.get('do'))?.[1];
-  if (!fields) return 'names no work on a surface that is known';
+  const fields = Object.entries(all).find(([sort]) => sort === own.get('do'))?.[1];
+  if (!fields) return `names no ${noun} that is known`;
   const id = own.get('id');
   if (typeof id !== 'string' || !/^[a-z0-9]{1,20}$/.test(id)) return 'has no id';
   const known = new Set(['do', 'id', ...fields.map(({ name }) => name)]);

@@ -1,4 +1,4 @@
-import { fieldFault, type FinishField } from '../finish/fields.ts';
+import { toldFault, type FinishField } from '../finish/fields.ts';
 import { drillPatterns, makeScrews, sheetMaterials, type Make } from '../model/types/makeTypes.ts';
 
 /** What each thing to make is told. Form, schema of the document and its published schema follow from this list. */
@@ -123,16 +123,6 @@ export function freshMake(sort: Make['do'], id: string): Make {
   }
 }
 
-/** Why a value is nothing to make; undefined where it is. */
-export function makeFault(value: unknown): string | undefined {
-  if (typeof value !== 'object' || value === null) return 'is nothing to make';
-  const own = new Map<string, unknown>(Object.entries(value));
-  const fields = Object.entries(makeFields).find(([sort]) => sort === own.get('do'))?.[1];
-  if (!fields) return 'names nothing to make that is known';
-  const id = own.get('id');
-  if (typeof id !== 'string' || !/^[a-z0-9]{1,20}$/.test(id)) return 'has no id';
-  const known = new Set(['do', 'id', ...fields.map(({ name }) => name)]);
-  for (const name of own.keys())
-    if (!known.has(name)) return `has a name it does not know: ${name}`;
-  return fields.flatMap((field) => fieldFault(field, own.get(field.name)) ?? [])[0];
-}
+/** Why a value is no piece to make; undefined where it is. */
+export const makeFault = (value: unknown): string | undefined =>
+  toldFault(makeFields, value, 'piece to make');

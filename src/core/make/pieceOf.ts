@@ -13,7 +13,6 @@ import type {
 } from '../model/types/makeTypes.ts';
 import type { Area } from '../model/types/shapes.ts';
 import { oneOpening } from '../remedies/oneOpening.ts';
-import { range } from '../units/range.ts';
 import { flatOf, type Bend } from './bend.ts';
 import { patternOf, supplyFaces } from './patterns.ts';
 import { between, ring, type Hole, type Piece, type Ring } from './piece.ts';
@@ -301,7 +300,3 @@ function mesh(make: MeshCut): Piece {
     guides: [ring('opening', 0, 0, make.width, make.height)],
   };
 }
-
-/** What the flat of a piece may differ by, for its sum. */
-export const flatRange = (piece: Piece, length: number) =>
-  range(length - piece.openMm / 2, length + piece.openMm / 2);

@@ -39,7 +39,7 @@ export function makeSums(plan: Plan): Finding[] {
 
 export const makesOf = (plan: Plan): readonly Make[] => listOfJob(plan, 'makes') ?? [];
 
-const base = (make: Make) => ({ station: 'make' as const, seats: [], undoMinutes: 45, of: make });
+const base = { station: 'make' as const, seats: [], undoMinutes: 45 };
 
 function lacking(make: Make, say: string): Finding {
   return {
@@ -99,7 +99,7 @@ function webs(plan: Plan, piece: Piece): Finding[] {
   return [
     gap({
       id: `web:${make.id}`,
-      ...base(make),
+      ...base,
       title: `web between ${tight.what}`,
       unit: 'mm',
       terms: [
@@ -135,7 +135,7 @@ function edges(piece: Piece): Finding[] {
   return [
     gap({
       id: `edge:${make.id}`,
-      ...base(make),
+      ...base,
       title: `${tight.what} to the edge`,
       unit: 'mm',
       terms: [
@@ -167,7 +167,7 @@ function bends(piece: Piece): Finding[] {
   const found = [
     gap({
       id: `radius:${make.id}`,
-      ...base(make),
+      ...base,
       title: 'inside radius of the bend',
       unit: 'mm',
       terms: [
@@ -198,7 +198,7 @@ function bends(piece: Piece): Finding[] {
     ...found,
     gap({
       id: `bend-hole:${make.id}`,
-      ...base(make),
+      ...base,
       title: `${tight.what} to the bend`,
       unit: 'mm',
       terms: [
@@ -251,7 +251,7 @@ function thread(make: Make): Finding[] {
   return [
     gap({
       id: `thread:${make.id}`,
-      ...base(make),
+      ...base,
       title: `${make.screw} thread in ${sheetOf(make)}`,
       unit: '',
       terms: [
@@ -286,7 +286,7 @@ function heads({ of: make, outline, openings, holes }: Piece): Finding[] {
   return [
     gap({
       id: `head:${make.id}`,
-      ...base(make),
+      ...base,
       title: `head of the ${worst.name} screw`,
       unit: 'mm',
       terms: [plain('over the edge', range(worst.mm), -1)],

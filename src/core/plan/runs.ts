@@ -35,9 +35,12 @@ export function vitalOf(plan: Plan, kind: Kind): 'there' | 'lacks' | 'unsaid' {
   return starts === undefined ? 'unsaid' : starts ? 'there' : 'lacks';
 }
 
-/** A finding that keeps a machine from running. */
-export const isAgainst = ({ mark, about }: Finding): boolean =>
-  (mark === 'stop' || mark === 'mend') && about?.of !== 'money' && about?.of !== 'requirement';
+/** A finding that keeps a machine from running; a bracket that bends wrong does not. */
+export const isAgainst = ({ mark, about, station }: Finding): boolean =>
+  (mark === 'stop' || mark === 'mend') &&
+  station !== 'make' &&
+  about?.of !== 'money' &&
+  about?.of !== 'requirement';
 
 export function runsOf(plan: Plan, found: readonly Finding[]): Runs {
   const stands = vitalKinds.map((kind) => ({ kind, is: vitalOf(plan, kind) }));

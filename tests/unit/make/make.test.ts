@@ -15,6 +15,7 @@ import { leastWebMm } from '../../../src/core/make/sheet.ts';
 import { makeSums } from '../../../src/core/make/sums.ts';
 import { HEAD_MM, MARGIN_MM, OVERLAP_MM, papers, tilesOf } from '../../../src/core/make/tiles.ts';
 import type { Make } from '../../../src/core/model/types/makeTypes.ts';
+import { isAgainst } from '../../../src/core/plan/runs.ts';
 import { workOrderOf } from '../../../src/core/plan/workOrderOf.ts';
 import { oneOpening } from '../../../src/core/remedies/oneOpening.ts';
 import { range } from '../../../src/core/units/range.ts';
@@ -449,7 +450,7 @@ describe('make, in the job', () => {
     expect(back.jobs[0]?.makes).to.deep.equal(makes);
     expect(makeFault({ ...makes[0], thick: 99 })).to.match(/Thickness: 0.3 to 12 mm/);
     expect(makeFault({ ...makes[0], colour: 'red' })).to.match(/colour/);
-    expect(makeFault({ do: 'rocket', id: 'm1' })).to.match(/nothing to make that is known/);
+    expect(makeFault({ do: 'rocket', id: 'm1' })).to.match(/no piece to make that is known/);
     const bad = { ...edited, jobs: [{ ...edited.jobs[0]!, makes: [{ ...makes[0]!, thick: 99 }] }] };
     expect(() => readShop(writeShop(bad as typeof edited))).to.throw(/makes/);
   });
@@ -467,6 +468,12 @@ describe('make, in the job', () => {
     expect(less.jobs[0]?.makes?.map(({ id }) => id)).to.deep.equal(['m2']);
     expect(less.jobs[0]?.applied).to.deep.equal([oneOpening({ make: 'm2' })]);
     expect(nextMakeId(less.jobs[0]?.makes ?? [])).to.equal('m1');
+  });
+  it('keeps no machine from running: a web too thin is the wall’s affair', () => {
+    const web = the(sums(wall), 'web:m1');
+    expect(web.mark).to.equal('stop');
+    expect(isAgainst(web)).to.equal(false);
+    expect(isAgainst({ ...web, station: 'fit' })).to.equal(true);
   });
   it('stands in the work order with its minutes, goggles on', () => {
     const plan = planWith(seats, { makes: [wall] });

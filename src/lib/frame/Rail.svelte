@@ -29,8 +29,14 @@
   /* A text, so that an edit that leaves it as it is does not lay the page out again. */
   const standing = $derived(`${current} ${jobId} ${live.join()}`);
   $effect(() => {
-    if (standing === '') return;
-    rail?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+    if (standing === '' || !rail) return;
+    const roll = () =>
+      rail?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+    roll();
+    /* Counts and the typeface come later and push the row aside. */
+    const watch = new ResizeObserver(roll);
+    for (const item of rail.children) watch.observe(item);
+    return () => watch.disconnect();
   });
   const isAt = (path: string) => (page.url.pathname === path ? 'page' : undefined);
 </script>

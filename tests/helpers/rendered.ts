@@ -116,7 +116,7 @@ function insideRounded(x: number, y: number, o: Plate['openings'][number]): bool
 /** Brightness along each ray, then smear, noise and the figures of a picture file. */
 export function rendered(scene: Scene): Pixels {
   const { width, height, f, cx, cy, k1, k2, eye, paper, plate } = scene;
-  const [R, D, A] = axes(scene) as [number[], number[], number[]];
+  const [R = [], D = [], A = []] = axes(scene) as number[][];
   const [px, py] = scene.printed ?? [1, 1];
   const sheet = matPapers[paper];
   const codes = codesOf(paper).map((code) => ({ ...code, squares: squaresOf(code.id) }));

@@ -1,6 +1,5 @@
-import aruco from 'js-aruco2';
+import { detect } from './aruco.ts';
 import type { Pixel } from './camera.ts';
-import { DICTIONARY } from './mat.ts';
 import { sample, type Light, type Pixels } from './picture.ts';
 
 /** A code found in a picture: its corners, px, from its upper left clockwise. */
@@ -15,8 +14,6 @@ export interface Seen {
 
 /** Codes are looked for in a picture no longer than this, px; their corners are read off the whole one. */
 const SEARCH_PX = 1800;
-/** Bits of 36 that may be misread. */
-const MOST_WRONG = 3;
 
 /** A picture made smaller by a whole number, each pixel the mean of those it covers. */
 function smaller({ width, height, data }: Pixels, by: number): Pixels {
@@ -47,11 +44,6 @@ function flipped({ width, height, data }: Pixels): Pixels {
     }
   return { width, height, data: out };
 }
-
-const detect = (pixels: Pixels) =>
-  new aruco.AR.Detector({ dictionaryName: DICTIONARY, maxHammingDistance: MOST_WRONG + 1 }).detect(
-    pixels,
-  );
 
 /** Codes of a picture with their corners to a part of a pixel. `mirrored`: they are only found in its mirror image. */
 export function codesIn(pixels: Pixels, light: Light): { seen: Seen[]; mirrored: boolean } {

@@ -1,4 +1,4 @@
-import aruco from 'js-aruco2';
+import { bitsOf } from './aruco.ts';
 
 /** Sheets a mat is printed on, mm, upright. */
 export const matPapers = {
@@ -8,7 +8,6 @@ export const matPapers = {
 } as const;
 export type MatPaper = keyof typeof matPapers;
 
-export const DICTIONARY = 'ARUCO_MIP_36h12';
 /** A code's side with its black frame, and from the paper's edge to it, mm: printers leave 5 free, detectors want white round it. */
 export const CODE_MM = 18;
 const EDGE_MM = 11;
@@ -59,12 +58,9 @@ export const cornersOf = ({ x, y }: Code): { x: number; y: number }[] => [
   { x, y: y + CODE_MM },
 ];
 
-let bits: readonly string[] | undefined;
-
 /** A code's squares, row by row with its frame, true where they are white: eight by eight. */
 export function squaresOf(id: number): boolean[][] {
-  bits ??= new aruco.AR.Dictionary(DICTIONARY).codeList;
-  const code = bits[id];
+  const code = bitsOf(id);
   if (code === undefined) throw new RangeError(`no code ${id}`);
   const side = Math.sqrt(code.length);
   return Array.from({ length: side + 2 }, (_, row) =>

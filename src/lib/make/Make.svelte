@@ -10,11 +10,15 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { say } from '$lib/shop/units.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Stage from '../frame/Stage.svelte';
   import SumStage from '../frame/SumStage.svelte';
+  import ViewButtons from '../frame/ViewButtons.svelte';
+  import { ViewSwitch } from '../frame/views.svelte.ts';
   import Flat from './Flat.svelte';
   import Folded from './Folded.svelte';
   import Stock from './Stock.svelte';
   import TakeOut from './TakeOut.svelte';
+  import { makeViews } from './views.ts';
 
   const { view }: { view: JobView } = $props();
   const sorts: readonly [Make['do'], string][] = [
@@ -27,6 +31,7 @@
     ['PSU plate', 'PSU plate'],
     ['dust mesh', 'Dust mesh'],
   ];
+  const shown = new ViewSwitch(makeViews);
   const job = $derived(view.job);
   const makes = $derived(job?.makes ?? []);
   let picked = $state<string>();
@@ -78,58 +83,72 @@
   }
 </script>
 
-<SumStage
-  {view}
-  station="make"
-  subtitle="cut, drilled and bent by a template at true size"
-  nothing={makes.length === 0
-    ? 'Nothing is made for this job yet: pick what, and it is drawn from the plan’s own measures.'
-    : ''}
->
-  {#snippet picture()}
-    <div class="pick" role="group" aria-label="Things to make">
-      {#each makes as each, i (each.id)}
-        <button
-          aria-pressed={each.id === make?.id}
-          class:on={each.id === make?.id}
-          onclick={() => pick(each.id)}>{i + 1} {each.do}</button
-        >
-      {/each}
-    </div>
-    {#if make && job}
-      {#if piece}
-        <div class="pictures">
-          <Flat {piece} />
-          {#if 'radius' in make}<Folded {make} />{/if}
-        </div>
-        <p class="soft">
-          {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'}, true
-          to scale. {say(`About ${minutesOf(piece)} min of hands; it stands in the work order.`)}
-        </p>
-        <TakeOut {piece} {job} />
-      {:else if made && 'lacks' in made}
-        <p class="lacks">{made.lacks}</p>
+{#if shown.open && view.plan}
+  <Stage title="Make" subtitle="measured in a picture, true to the mat">
+    {#snippet tools()}
+      <ViewButtons views={makeViews} {shown} />
+    {/snippet}
+    {#if shown.Shown}<shown.Shown plan={view.plan} {view} onclose={shown.close} />{/if}
+  </Stage>
+{:else}
+  <SumStage
+    {view}
+    station="make"
+    subtitle="cut, drilled and bent by a template at true size"
+    nothing={makes.length === 0
+      ? 'Nothing is made for this job yet: pick what, and it is drawn from the plan’s own measures.'
+      : ''}
+  >
+    {#snippet tools()}
+      <ViewButtons views={makeViews} {shown} />
+    {/snippet}
+    {#snippet picture()}
+      <div class="pick" role="group" aria-label="Things to make">
+        {#each makes as each, i (each.id)}
+          <button
+            aria-pressed={each.id === make?.id}
+            class:on={each.id === make?.id}
+            onclick={() => pick(each.id)}>{i + 1} {each.do}</button
+          >
+        {/each}
+      </div>
+      {#if make && job}
+        {#if piece}
+          <div class="pictures">
+            <Flat {piece} />
+            {#if 'radius' in make}<Folded {make} />{/if}
+          </div>
+          <p class="soft">
+            {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'},
+            true to scale. {say(
+              `About ${minutesOf(piece)} min of hands; it stands in the work order.`,
+            )}
+          </p>
+          <TakeOut {piece} {job} />
+        {:else if made && 'lacks' in made}
+          <p class="lacks">{made.lacks}</p>
+        {/if}
+        <section aria-label="Figures of the {make.do}">
+          {#key make.id}
+            <ToldFields
+              fields={makeFields[make.do]}
+              told={make as unknown as Readonly<Record<string, unknown>>}
+              onset={(field, value) => set(field.name, field.label, value)}
+            />
+          {/key}
+          <Button quiet onclick={drop}>Not made after all</Button>
+        </section>
       {/if}
-      <section aria-label="Figures of the {make.do}">
-        {#key make.id}
-          <ToldFields
-            fields={makeFields[make.do]}
-            told={make as unknown as Readonly<Record<string, unknown>>}
-            onset={(field, value) => set(field.name, field.label, value)}
-          />
-        {/key}
-        <Button quiet onclick={drop}>Not made after all</Button>
-      </section>
-    {/if}
-    {#if alike.length > 1}<Stock pieces={alike} />{/if}
-    <div class="add" role="group" aria-label="Make something">
-      <span>{makes.length === 0 ? 'Make' : 'Make another'}</span>
-      {#each sorts as [sort, label] (sort)}
-        <Button onclick={() => add(sort, label)}>{label}</Button>
-      {/each}
-    </div>
-  {/snippet}
-</SumStage>
+      {#if alike.length > 1}<Stock pieces={alike} />{/if}
+      <div class="add" role="group" aria-label="Make something">
+        <span>{makes.length === 0 ? 'Make' : 'Make another'}</span>
+        {#each sorts as [sort, label] (sort)}
+          <Button onclick={() => add(sort, label)}>{label}</Button>
+        {/each}
+      </div>
+    {/snippet}
+  </SumStage>
+{/if}
 
 <style>
   .pick,

@@ -1,0 +1,6 @@
+import type { StationView } from '$lib/frame/views.svelte.ts';
+
+/** What Make shows beside its sheet, each loaded when it is asked for. */
+export const makeViews: readonly StationView[] = [
+  { id: 'photo', label: 'Photograph', load: () => import('./PhotoView.svelte') },
+];

@@ -13,7 +13,14 @@ const { serve } = await import('./serve.mjs');
 
 /** The core is measured bundled, as it ships: a loader of the tests names every function as it runs. */
 const BUNDLE = 'node_modules/.cache/bench';
-const scripts = ['bench-core', 'bench-heat', 'bench-donors', 'bench-plan', 'bench-week'];
+const scripts = [
+  'bench-core',
+  'bench-heat',
+  'bench-donors',
+  'bench-plan',
+  'bench-week',
+  'bench-photo',
+];
 await build({
   configFile: false,
   resolve: { alias: { $core: resolve('src/core') } },

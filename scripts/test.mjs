@@ -19,7 +19,7 @@ function step(name, work) {
   }
 }
 
-/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes, a constraint solver, a linear one. */
+/** Programs from Debian the tests call: the browser, GNU units, poppler, the circuit simulator, the sensor program and made-up devices for it, lspci, a reader of codes, a constraint solver, a linear one, two readers of solids. */
 function debian() {
   const needed = [
     ['/usr/bin/chromium', 'chromium'],
@@ -33,6 +33,8 @@ function debian() {
     ['/usr/bin/ledger', 'ledger'],
     ['/usr/bin/minizinc', 'minizinc'],
     ['/usr/bin/glpsol', 'glpk-utils'],
+    ['/usr/bin/admesh', 'admesh'],
+    ['/usr/bin/assimp', 'assimp-utils'],
     ['/usr/share/misc/pci.ids', 'pci.ids'],
     ['/var/lib/usbutils/usb.ids', 'usb.ids'],
   ].filter(([path]) => !existsSync(path));

@@ -97,4 +97,185 @@ describe('make', () => {
     expect(shop.complaints).to.deep.equal([]);
     await shop.context.close();
   });
+
+  it('a picture laid flat gives holes and openings by taps and by keys; they go to the board and the rear wall', async () => {
+    const shop = await openShop('/job/17/make#photo');
+    const { page } = shop;
+    await page.getByRole('button', { name: /try it on a picture/ }).click();
+    await page.getByText(/24 marks/).waitFor();
+    await page.getByText(/hold a ruler to the mat’s rule/).waitFor();
+    await type(page, 'Mat’s rule across', '12');
+    await page.getByText(/drawn 120 mm long/).waitFor();
+    await type(page, 'Mat’s rule across', '120');
+    await type(page, 'rule down', '200');
+    await type(page, 'Lies above the mat', '14');
+    await type(page, 'give or take', '0.2');
+    await page.getByText(/±0\.[1-4] in the middle, ±0\.[1-6] at the corner/).waitFor();
+    const picture = page.getByRole('button', { name: /laid flat/ });
+    /* Where things lie on the mat, and the picture shows from -10 to 307 by -10 to 430. */
+    const screenOf = async (x: number, y: number) => {
+      const box = await picture.boundingBox();
+      const [u, v] = [
+        149 + x * Math.cos(0.02) - y * Math.sin(0.02),
+        208 + x * Math.sin(0.02) + y * Math.cos(0.02),
+      ];
+      return {
+        x: (box?.x ?? 0) + ((u + 10) / 317) * (box?.width ?? 0),
+        y: (box?.y ?? 0) + ((v + 10) / 440) * (box?.height ?? 0),
+      };
+    };
+    const list = page.getByRole('list', { name: 'Measured in the picture' });
+    const tap = async (x: number, y: number, count: number) => {
+      const at = await screenOf(x, y);
+      await page.mouse.click(at.x, at.y);
+      await list
+        .getByRole('listitem')
+        .nth(count - 1)
+        .waitFor();
+    };
+    await tap(-54, 30, 1);
+    await tap(-4, 30, 2);
+    await tap(-4, 80, 3);
+    await tap(-54, 80, 4);
+    expect(await list.innerText()).to.match(/to B: (49\.[89]|50(\.[012])?) ±0\.[1-4]/);
+    await page.getByText('fan 60').waitFor();
+    /* Tapped again it is the same hole. */
+    const again = await screenOf(-54, 80);
+    await page.mouse.click(again.x, again.y);
+    await page.waitForTimeout(1200);
+    expect(await list.getByRole('listitem').count()).to.equal(4);
+    await page.getByRole('button', { name: '4 holes to the board' }).click();
+    await stored<{ facts: { holePlaces?: { items: unknown[] } } }>(
+      page,
+      'parts',
+      'B02',
+      (part) => part?.facts.holePlaces?.items.length === 4,
+    );
+    /* By keys: nothing there is said, nothing lost. */
+    await picture.focus();
+    for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowLeft');
+    await page.getByRole('button', { name: 'Opening', exact: true }).click();
+    await tap(25, -20, 5);
+    await page.getByRole('button', { name: /1 opening to the rear wall/ }).click();
+    await stored<{ facts: { openings?: { items: { name: string; x1: number; x0: number }[] } } }>(
+      page,
+      'parts',
+      'A04',
+      (part) =>
+        part?.facts.openings?.items.length === 1 &&
+        Math.abs(
+          (part.facts.openings.items[0]?.x1 ?? 0) -
+            (part.facts.openings.items[0]?.x0 ?? 0) -
+            158.75,
+        ) < 0.6,
+    );
+    await page.getByLabel('Figure').selectOption({ index: 0 });
+    await page.getByLabel('or a row of contacts: how many').click();
+    await page.keyboard.type('13', { delay: 150 });
+    await page.getByText(/from contact to contact/).waitFor();
+    /* Back and forth, it is all there still. */
+    await page.getByRole('button', { name: 'Photograph' }).click();
+    await page.getByRole('group', { name: 'Things to make' }).waitFor();
+    await page.getByRole('button', { name: 'Photograph' }).click();
+    await list.getByRole('listitem').nth(4).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('a picture without a mat says so, takes a card by its corners, and what is none is refused', async () => {
+    const shop = await openShop('/job/17/make#photo');
+    const { page } = shop;
+    const chosen = page.locator('input[type=file][multiple]').first();
+    await chosen.setInputFiles({
+      name: 'notes.txt',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('no picture'),
+    });
+    await page.getByText(/notes.txt: no picture this browser reads/).waitFor();
+    /* A white card on a dark table, as a phone would see it. */
+    const base64 = await page.evaluate(() => {
+      const canvas = document.createElement('canvas');
+      canvas.width = 1200;
+      canvas.height = 900;
+      const context = canvas.getContext('2d')!;
+      context.fillStyle = '#223';
+      context.fillRect(0, 0, 1200, 900);
+      context.fillStyle = '#eee';
+      context.beginPath();
+      for (const [x, y] of [
+        [300, 250],
+        [900, 260],
+        [890, 640],
+        [310, 630],
+      ] as const)
+        context.lineTo(x, y);
+      context.fill();
+      return canvas.toDataURL('image/png').split(',')[1] ?? '';
+    });
+    await chosen.setInputFiles({
+      name: 'card.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(base64, 'base64'),
+    });
+    await page.getByText(/No code of the mat is seen/).waitFor();
+    await page.getByRole('button', { name: 'Tap its four corners' }).click();
+    const picture = page.getByRole('button', { name: /as taken/ });
+    const box = await picture.boundingBox();
+    for (const [x, y] of [
+      [300, 250],
+      [900, 260],
+      [890, 640],
+      [310, 630],
+    ] as const)
+      await page.mouse.click(
+        (box?.x ?? 0) + (x / 1200) * (box?.width ?? 0),
+        (box?.y ?? 0) + (y / 900) * (box?.height ?? 0),
+      );
+    await page.getByRole('button', { name: 'These are its corners' }).click();
+    await page.getByText(/1 marks|1 mark/).waitFor();
+    await page.getByRole('button', { name: 'Take picture 1 away' }).click();
+    await page.getByText('Print the mat once').waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
+
+  it('a mat on paper; a printed part from figures to STL, 3MF, the week, the list and the shelf', async () => {
+    const shop = await openShop('/job/17/make#photo');
+    const { page } = shop;
+    const mat = await saved(page, 'Print the mat');
+    const [sheet] = (await PDFDocument.load(mat.bytes)).getPages();
+    expect(sheet!.getWidth()).to.be.closeTo((210 * 72) / 25.4, 0.01);
+    await page.getByRole('button', { name: 'Prints' }).click();
+    await page.getByRole('button', { name: '1 riser stand' }).waitFor();
+    await page.getByRole('button', { name: 'Card support', exact: true }).click();
+    await page.getByRole('img', { name: /card support cut through its middle/ }).waitFor();
+    await type(page, 'Height to the card, mm', '95.5');
+    await page.getByRole('img', { name: /97\.5 high/ }).waitFor();
+    await type(page, 'Nozzle, mm', '9');
+    await page.getByText('Nozzle: 0.1 to 2 mm').waitFor();
+    await type(page, 'Wall, mm', '0.3');
+    await page.locator('.tape .head', { hasText: 'wall of the card support' }).waitFor();
+    await page.getByLabel('Material').selectOption('PLA');
+    await page.locator('.tape').getByText('card support, PLA').waitFor();
+    const turn = page.getByRole('button', { name: /in the round/ });
+    await turn.focus();
+    await page.keyboard.press('ArrowLeft');
+    const stl = await saved(page, 'STL');
+    expect(stl.name).to.equal('job-17-card-support.stl');
+    expect(stl.bytes.length).to.equal(84 + 50 * stl.bytes.readUInt32LE(80));
+    const threeMf = await saved(page, '3MF');
+    expect(threeMf.bytes.subarray(0, 2).toString()).to.equal('PK');
+    await page.getByRole('button', { name: 'Into the week' }).click();
+    await page.getByRole('button', { name: 'In the week' }).waitFor();
+    await page.getByRole('button', { name: 'Filament to the list' }).click();
+    await page.getByText(/On the shopping list: PLA filament/).waitFor();
+    await page.getByRole('button', { name: 'It is printed: a part' }).click();
+    await page.getByText(/On the shelf as [A-Z]+\d/).waitFor();
+    await type(page, 'Reach under the card, mm', '8');
+    await page.getByText(/no further than its post/).waitFor();
+    await page.getByRole('button', { name: 'Not printed after all' }).click();
+    await page.getByRole('img', { name: /riser stand cut through its middle/ }).waitFor();
+    expect(shop.complaints).to.deep.equal([]);
+    await shop.context.close();
+  });
 });

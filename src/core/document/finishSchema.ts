@@ -1,8 +1,10 @@
 import { mixed, number, string } from 'yup';
 import { finishFault, finishFields, type FinishField } from '../finish/fields.ts';
 import { makeFault, makeFields } from '../make/fields.ts';
+import { printFault, printFields } from '../print/fields.ts';
 import { resources, type Finish } from '../model/types/finishTypes.ts';
 import type { Make } from '../model/types/makeTypes.ts';
+import type { Printed } from '../model/types/printTypes.ts';
 import { optionalWords, shape, words } from './fields.ts';
 
 /** Finishing and steps of one's own in a file. */
@@ -27,6 +29,17 @@ export const makeField = () =>
         : context.createError({ message: `${context.path} ${fault}` });
     })
     .meta({ jsonSchema: { type: 'object', $ref: '#/$defs/make' } });
+
+/** What is printed. */
+export const printField = () =>
+  mixed<Printed>()
+    .test('printed', (value, context) => {
+      const fault = value === undefined ? undefined : printFault(value);
+      return fault === undefined
+        ? true
+        : context.createError({ message: `${context.path} ${fault}` });
+    })
+    .meta({ jsonSchema: { type: 'object', $ref: '#/$defs/printed' } });
 
 const jsonType = (field: FinishField): object => {
   switch (field.holds) {
@@ -55,6 +68,7 @@ const definitionOf = (all: Readonly<Record<string, readonly FinishField[]>>) => 
 });
 
 export const finishDefinition = definitionOf(finishFields);
+export const printDefinition = definitionOf(printFields);
 export const makeDefinition = definitionOf(makeFields);
 
 export const MOST_MINUTES = 60_000;

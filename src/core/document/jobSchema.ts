@@ -11,7 +11,7 @@ import {
   time,
   words,
 } from './fields.ts';
-import { finishField, makeField, MOST_MINUTES, ownStepSchema } from './finishSchema.ts';
+import { finishField, makeField, printField, MOST_MINUTES, ownStepSchema } from './finishSchema.ts';
 import { clearing, reading } from './jobFields.ts';
 import { remedyField } from './remedyFields.ts';
 import { recordSchema } from './recordSchema.ts';
@@ -51,6 +51,7 @@ export const jobSchema = shape({
   }).required(),
   finishes: array(finishField().required()).max(60).required(),
   makes: array(makeField().required()).max(60).optional(),
+  printed: array(printField().required()).max(60).optional(),
   own: array(ownStepSchema.required()).max(200).required(),
   ticks: array(
     shape({

@@ -1,6 +1,6 @@
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import { factDefinitions } from './factFields.ts';
-import { finishDefinition, makeDefinition } from './finishSchema.ts';
+import { finishDefinition, makeDefinition, printDefinition } from './finishSchema.ts';
 import { remedyDefinition } from './remedyFields.ts';
 import { shopSchema } from './schema.ts';
 import { versionDefinition } from './versionsSchema.ts';
@@ -15,6 +15,7 @@ export function jsonSchema(): Record<string, unknown> {
       ...factDefinitions,
       finish: finishDefinition,
       make: makeDefinition,
+      printed: printDefinition,
       remedy: remedyDefinition,
       version: versionDefinition,
     },

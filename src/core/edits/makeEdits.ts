@@ -17,8 +17,8 @@ export const dropMake = (jobId: string, id: string): Edit =>
     found.applied = found.applied.filter((each) => each.do !== 'oneOpening' || each.make !== id);
   });
 
-/** The first id that is free. */
-export function nextMakeId(makes: readonly Make[]): string {
-  const taken = new Set(makes.map(({ id }) => id));
-  for (let i = 1; ; i += 1) if (!taken.has(`m${i}`)) return `m${i}`;
+/** The first id that is free: a letter for the list, a number. */
+export function nextMakeId(list: readonly { id: string }[], letter = 'm'): string {
+  const taken = new Set(list.map(({ id }) => id));
+  for (let i = 1; ; i += 1) if (!taken.has(`${letter}${i}`)) return `${letter}${i}`;
 }

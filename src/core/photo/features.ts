@@ -253,7 +253,7 @@ function through(a: At, b: At, c: At): { x: number; y: number; r: number } | und
 /** Rim readings of a circle are this many times fewer than they look: neighbours share their pixels. */
 const SHARED = 3;
 /** What shading, halo and the rim itself add to scatter, px, one standard deviation (by the rendered pictures of the bench). */
-const RIM_PX = 0.16;
+const RIM_PX = 0.18;
 
 /** A circle drawn tight: its rim read again along its own rays, three times. */
 function settled(plane: Plane, rough: Rough, mm: number, smooth: number): Circle | undefined {
@@ -432,7 +432,7 @@ export function edgeNear(plane: Plane, tap: At): Edge | undefined {
 }
 
 /** What edges add to their scatter, px, one standard deviation (by the rendered pictures of the bench). */
-const EDGE_PX = 0.25;
+const EDGE_PX = 0.35;
 /** Sheet and boards are about so thick, mm: behind an edge on the camera's side its lower rim shows. */
 const THICK_MM = 2.2;
 

@@ -1,6 +1,7 @@
 import type { Check } from '../findings/finding.ts';
 import { fitChecks } from '../fit/index.ts';
 import { makeSums } from '../make/sums.ts';
+import { printSums } from '../print/sums.ts';
 import { linkChecks } from '../links/checks.ts';
 import { keptByReads } from '../model/lookup/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
@@ -27,9 +28,16 @@ function shopsOwn(check: Check): Check {
 /** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
 export const checks: readonly Check[] = [
   ...stations,
-  ...[makeSums, missing, condition, headerAmps, heatSums, finishSums, shopsOwn(promised)].map(
-    (check) => keptByReads(check),
-  ),
+  ...[
+    makeSums,
+    printSums,
+    missing,
+    condition,
+    headerAmps,
+    heatSums,
+    finishSums,
+    shopsOwn(promised),
+  ].map((check) => keptByReads(check)),
   stageWatts,
   shopsOwn(overBudget),
   shopsOwn(boughtTwice),

@@ -1,3 +1,4 @@
+import { printHeat } from '../print/heat.ts';
 import { goesOfKind } from '../model/lookup/reads.ts';
 import { hotSockets } from '../standards/sockets.ts';
 import type { NumberKey, TextKey } from '../model/properties/index.ts';
@@ -30,12 +31,10 @@ import {
   lowCoolerKW,
   airSource,
   anyCoolerKW,
-  besideC,
   CASE_K,
   coolerKW,
   pasteKW,
   roomC,
-  softensC,
 } from '../standards/air.ts';
 import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { radiatorFans } from '../remedies/radiatorPlace.ts';
@@ -264,37 +263,14 @@ function prints(plan: Plan): Finding[] {
     if (sortOf(plan, placed) !== 'printed part') return [];
     const material = textAt(plan, placed, 'material');
     const beside = textAt(plan, placed, 'beside');
-    const softens = softensC[material?.text ?? ''] ?? range(55, 145);
-    const hot = besideC[beside?.text ?? ''] ?? range(25, 85);
     const input = (key: TextKey) => ({ partId: placed.part.id, key, seat: placed.seat });
-    return gap({
+    return printHeat({
       id: `heat-print:${placed.seat}`,
       station: 'heat',
       title: `${placed.part.name}, ${material?.text ?? 'material not said'}`,
       seats: [placed.seat],
-      unit: 'K',
-      terms: [
-        {
-          ...plain('softens at, °C', softens, 1),
-          how: material?.how ?? 'class',
-          input: input('material'),
-        },
-        {
-          ...plain(`beside ${beside?.text ?? 'what'}, °C`, hot, -1),
-          how: beside?.how ?? 'class',
-          input: input('beside'),
-        },
-      ],
-      minimumMargin: 10,
-      short: 'softens',
-      source: commonPractice,
-      undoMinutes: 120,
-      say: (_, mark) =>
-        mark === 'clear'
-          ? 'It stays hard there.'
-          : mark === 'stop'
-            ? 'It sags there: another material, or another place.'
-            : 'It may sag there: print it in a material that stands more.',
+      material: { ...material, input: input('material') },
+      beside: { ...beside, input: input('beside') },
     });
   });
 }

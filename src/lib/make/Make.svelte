@@ -84,7 +84,12 @@
 </script>
 
 {#if shown.open && view.plan}
-  <Stage title="Make" subtitle="measured in a picture, true to the mat">
+  <Stage
+    title="Make"
+    subtitle={shown.open.id === 'photo'
+      ? 'measured in a picture, true to the mat'
+      : 'printed, closed and true to size'}
+  >
     {#snippet tools()}
       <ViewButtons views={makeViews} {shown} />
     {/snippet}

@@ -16,6 +16,7 @@ type Whole =
   | 'requirements'
   | 'readings'
   | 'makes'
+  | 'printed'
   | 'machine'
   | 'applied'
   | 'shop'
@@ -85,7 +86,7 @@ export function listOfJob<K extends JobLists>(plan: Plan, name: K): NonNullable<
 
 const NONE: never[] = [];
 /** Lists of a job that checks read one by one. */
-const jobLists = ['requirements', 'readings', 'makes'] as const;
+const jobLists = ['requirements', 'readings', 'makes', 'printed'] as const;
 type JobLists = (typeof jobLists)[number];
 
 /** What of one kind leaves the machine. */

@@ -2,6 +2,7 @@ import type { Money } from '../../units/money.ts';
 import type { RemedyValue } from './remedyValue.ts';
 import type { Addition, Customer, Dropped, JobRecord } from './recordTypes.ts';
 import type { Finish, OwnStep } from './finishTypes.ts';
+import type { Printed } from './printTypes.ts';
 import type { Make } from './makeTypes.ts';
 import type { SeatId } from './names.ts';
 import type { Clearing, Reading } from './readings.ts';
@@ -178,6 +179,8 @@ export interface Job {
   finishes: Finish[];
   /** What is cut, drilled and bent of sheet for it; older files have none. */
   makes?: Make[] | undefined;
+  /** What is printed for it; older files have none. */
+  printed?: Printed[] | undefined;
   /** Steps of one's own. */
   own: OwnStep[];
   ticks: Tick[];

@@ -36,15 +36,42 @@ const views = [
     },
   ],
   ['make', '/job/17/make'],
-  ['plugs', '/job/18/plugs'],
   [
-    'adapter',
-    '/job/18/plugs',
+    'photograph',
+    '/job/17/make#photo',
     async (page) => {
-      await page.getByRole('button', { name: 'Adapter', exact: true }).click();
-      await page.getByText(/loaded wires/).waitFor();
+      await page.getByRole('button', { name: /try it on a picture/ }).click();
+      await page.getByText(/24 marks/).waitFor();
+      for (const [label, text] of [
+        ['Mat’s rule across', '120'],
+        ['rule down', '200'],
+        ['Lies above the mat', '14'],
+        ['give or take', '0.2'],
+      ]) {
+        await page.getByLabel(label).fill(text);
+        await page.keyboard.press('Tab');
+        await page.waitForTimeout(600);
+      }
+      const box = await page.getByRole('button', { name: /laid flat/ }).boundingBox();
+      const list = page.getByRole('list', { name: 'Measured in the picture' });
+      const taps = [
+        [-54, 30],
+        [-4, 30],
+        [-4, 80],
+        [-54, 80],
+        [25, -20],
+      ];
+      for (const [i, [x, y]] of taps.entries()) {
+        if (i === 4) await page.getByRole('button', { name: 'Opening', exact: true }).click();
+        const u = (159 + x * Math.cos(0.02) - y * Math.sin(0.02)) / 317;
+        const v = (218 + x * Math.sin(0.02) + y * Math.cos(0.02)) / 440;
+        await page.mouse.click(box.x + u * box.width, box.y + v * box.height);
+        await list.getByRole('listitem').nth(i).waitFor();
+      }
+      await page.waitForTimeout(5000);
     },
   ],
+  ['plugs', '/job/18/plugs'],
   ['watts', '/job/9/watts'],
   ['links', '/job/19/links'],
   ['donors', '/job/15/donors'],

@@ -9,7 +9,6 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import BenchFoot from '$lib/frame/BenchFoot.svelte';
   import BenchStart from '$lib/frame/BenchStart.svelte';
-  import WhichShop from '$lib/frame/WhichShop.svelte';
   import BenchTape from '$lib/frame/BenchTape.svelte';
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
@@ -98,8 +97,13 @@
     <Button next={open.length > 0} onclick={() => (uiState.dialog = 'new job')}>New job</Button>
   {/snippet}
 
-  {#if shopStore.shop.settings.demo}<WhichShop />{/if}
-  {#if open.length === 0}<BenchStart large />{/if}
+  {#if shopStore.shop.settings.demo}
+    {#await import('$lib/frame/WhichShop.svelte') then { default: WhichShop }}<WhichShop />{/await}
+  {/if}
+  {#if open.length === 0}
+    {#await import('$lib/frame/BenchBegin.svelte') then { default: BenchBegin }}<BenchBegin
+      />{/await}
+  {/if}
 
   <ol class="shelves">
     {#each open as each (each.job.id)}

@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import { stlOf, threeMfOf } from '../../src/core/export/mesh.ts';
 import type { Printed } from '../../src/core/model/types/printTypes.ts';
-import { freshPrint, printFields } from '../../src/core/print/fields.ts';
+import { printFields } from '../../src/core/print/fields.ts';
+import { freshPrint } from '../../src/core/print/fresh.ts';
 import { loadKit, solidsOf } from '../../src/core/print/solid.ts';
 
 describe('reference: solids read back by other programs', function () {

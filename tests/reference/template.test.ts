@@ -8,7 +8,7 @@ import { PDFDocument } from 'pdf-lib';
 import { dxfOf } from '../../src/core/export/dxf.ts';
 import { svgOf } from '../../src/core/export/drawingSvg.ts';
 import { drawingOf, type Drawing } from '../../src/core/make/drawing.ts';
-import { freshMake } from '../../src/core/make/fields.ts';
+import { freshMake } from '../../src/core/make/fresh.ts';
 import { pieceOf } from '../../src/core/make/pieceOf.ts';
 import { HEAD_MM, MARGIN_MM, tilesOf } from '../../src/core/make/tiles.ts';
 import type { Make } from '../../src/core/model/types/makeTypes.ts';

@@ -1,4 +1,5 @@
 import { toldFault, type FinishField } from '../finish/fields.ts';
+import { bracketSizes } from './cardBrackets.ts';
 import { drillPatterns, makeScrews, sheetMaterials, type Make } from '../model/types/makeTypes.ts';
 
 /** What each thing to make is told. Form, schema of the document and its published schema follow from this list. */
@@ -63,6 +64,20 @@ export const makeFields: Readonly<Record<Make['do'], readonly FinishField[]>> = 
     figure('radius', 'Inside radius', 0, 30),
     screw,
   ],
+  'slot bracket': [
+    ...sheet,
+    { name: 'size', label: 'Size', holds: 'choice', of: bracketSizes },
+    figure('radius', 'Inside radius', 0, 5),
+    screw,
+    figure('along', 'Opening, along it', 0, 110),
+    figure('across', 'Opening, across it', 0, 16),
+  ],
+  'card openings': [
+    ...sheet,
+    { name: 'size', label: 'Size', holds: 'choice', of: bracketSizes },
+    { name: 'slots', label: 'Slots', holds: 'figure', min: 1, max: 8, unit: '' },
+    screw,
+  ],
   'PSU plate': [...sheet, figure('aside', 'Off the middle', -40, 40)],
   'dust mesh': [
     ...sheet,
@@ -71,57 +86,6 @@ export const makeFields: Readonly<Record<Make['do'], readonly FinishField[]>> = 
     figure('border', 'Border', 2, 40),
   ],
 };
-
-/** A new one, as most are made. */
-export function freshMake(sort: Make['do'], id: string): Make {
-  const steel = { id, material: 'steel', thick: 1 } as const;
-  switch (sort) {
-    case 'rear wall':
-      return { do: sort, ...steel, allowance: 0.5, corner: 1.5 };
-    case 'rear plate':
-      return {
-        do: sort,
-        ...steel,
-        width: 172,
-        height: 58,
-        allowance: 0.5,
-        corner: 1.5,
-        screw: 'M3',
-      };
-    case 'drill template':
-      return { do: sort, ...steel, pattern: 'board', screw: 'M3', threaded: false };
-    case 'plate':
-      return {
-        do: sort,
-        id,
-        material: 'aluminium',
-        thick: 2,
-        width: 200,
-        height: 200,
-        corner: 4,
-        screw: 'M3',
-        inset: 8,
-        pattern: 'none',
-      };
-    case 'L bracket':
-      return { do: sort, ...steel, legA: 30, legB: 30, width: 20, radius: 1, screw: 'M3' };
-    case 'Z bracket':
-      return {
-        do: sort,
-        ...steel,
-        legA: 20,
-        web: 20,
-        legB: 20,
-        width: 20,
-        radius: 1,
-        screw: 'M3',
-      };
-    case 'PSU plate':
-      return { do: sort, ...steel, thick: 1.5, aside: 0 };
-    case 'dust mesh':
-      return { do: sort, id, material: 'steel', thick: 0.5, width: 120, height: 120, border: 8 };
-  }
-}
 
 /** Why a value is no piece to make; undefined where it is. */
 export const makeFault = (value: unknown): string | undefined =>

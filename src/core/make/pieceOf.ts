@@ -1,6 +1,7 @@
 import { isApplied, listAt, partOfKind, type Plan } from '../model/lookup/plan.ts';
 import { portViews } from '../model/lookup/portViews.ts';
 import type {
+  CardOpenings,
   DrillTemplate,
   LBracket,
   Make,
@@ -8,12 +9,22 @@ import type {
   Plate,
   RearPlate,
   RearWall,
+  SlotBracket,
   SupplyPlate,
   ZBracket,
 } from '../model/types/makeTypes.ts';
 import type { Area } from '../model/types/shapes.ts';
 import { oneOpening } from '../remedies/oneOpening.ts';
 import { flatOf, type Bend } from './bend.ts';
+import {
+  BRACKET_TAB,
+  BRACKET_WIDE,
+  bracketLong,
+  OPENING_WIDE,
+  openingLong,
+  SCREW_OVER,
+  SLOT_PITCH,
+} from './cardBrackets.ts';
 import { patternOf, supplyFaces } from './patterns.ts';
 import { between, ring, type Hole, type Piece, type Ring } from './piece.ts';
 import { headMm, passHole, tapDrill } from './screws.ts';
@@ -39,6 +50,10 @@ export function pieceOf(plan: Plan, make: Make): Made {
       return bracket(make, [make.legA, make.legB], [true]);
     case 'Z bracket':
       return bracket(make, [make.legA, make.web, make.legB], [true, false]);
+    case 'slot bracket':
+      return slotBracket(make);
+    case 'card openings':
+      return { piece: cardOpenings(make) };
     case 'PSU plate':
       return { piece: supplyPlate(make) };
     case 'dust mesh':
@@ -258,6 +273,64 @@ function bracket(
       })),
       openMm: flat.length.hi - flat.length.lo,
     },
+  };
+}
+
+/**
+ * A card's bracket: its tab bent over, a screw in the tab, an opening where wanted. A low one shows the tall one it
+ * may be cut from: what stays is measured from the lower end, and bent anew.
+ */
+function slotBracket(make: SlotBracket): Made {
+  const long = bracketLong[make.size];
+  const bent = bracket(
+    { ...make, do: 'L bracket', legA: long, legB: BRACKET_TAB, width: BRACKET_WIDE },
+    [long, BRACKET_TAB],
+    [true],
+  );
+  if ('lacks' in bent) return bent;
+  const { piece } = bent;
+  const [, tab] = piece.holes;
+  const blank = make.along === 0 || make.across === 0;
+  const tall = bracketLong['full height'];
+  return {
+    piece: {
+      ...piece,
+      of: make,
+      name: make.do,
+      holes: tab ? [tab] : [],
+      openings: blank
+        ? []
+        : [
+            ring(
+              'ports',
+              (long - make.along) / 2,
+              (BRACKET_WIDE - make.across) / 2,
+              make.along,
+              make.across,
+              0.5,
+            ),
+          ],
+      guides:
+        make.size === 'low profile'
+          ? [ring('tall bracket', 0, 0, tall, BRACKET_WIDE)]
+          : piece.guides,
+    },
+  };
+}
+
+/** Openings for card brackets side by side, each with its screw above it. */
+function cardOpenings(make: CardOpenings): Piece {
+  const long = openingLong[make.size];
+  const slots = Array.from({ length: Math.round(make.slots) }, (_, i) => i * SLOT_PITCH);
+  return {
+    ...bare(make),
+    openings: slots.map((x, i) => ring(`slot ${i + 1}`, x, 0, OPENING_WIDE, long, 0.5)),
+    holes: slots.map((x, i) => ({
+      name: `${i + 1}`,
+      x: x + OPENING_WIDE / 2,
+      y: long + SCREW_OVER,
+      mm: tapDrill(make.screw),
+    })),
   };
 }
 

@@ -246,7 +246,8 @@ function flat({ of: make, outline, openMm }: Piece): Finding {
 
 /** Turns of a thread in the sheet. */
 function thread(make: Make): Finding[] {
-  if (make.do !== 'drill template' || !make.threaded) return [];
+  const threaded = make.do === 'card openings' || (make.do === 'drill template' && make.threaded);
+  if (!threaded) return [];
   const turns = turnsIn(make.screw, make.thick);
   return [
     gap({

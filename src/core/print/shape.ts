@@ -1,6 +1,19 @@
 import { supplyFaces } from '../make/patterns.ts';
 import type { Printed } from '../model/types/printTypes.ts';
 import { fanHoles } from '../standards/room.ts';
+import {
+  combHigh,
+  driveHoles,
+  FOOT,
+  LIP,
+  LIP_WALL,
+  POST,
+  postAcross,
+  saddleHigh,
+  toothOf,
+  VENT_RIM,
+  ventSlots,
+} from './limits.ts';
 import { HEAD_DEEP, headAcross, SCREW_DEEP, screwHole } from './screwHoles.ts';
 
 /** What a thing to print is made of: bodies put together, and what is taken out of them. All mm; z is up off the bed. */
@@ -38,20 +51,8 @@ const OUT = 1;
 const through = (x: number, y: number, z: number, h: number, across: number): Body =>
   post(x, y, z - OUT, h + 2 * OUT, across);
 
-/** Thickness of feet and shelves, of a post, of a lip, mm. */
-export const FOOT = 4;
-export const POST = 6;
-export const LIP = 2;
-/** Wall of a lip that goes into an opening. */
-export const LIP_WALL = 1.6;
 /** Own screws of a plate stand so far from its edges. */
 const inset = (across: number) => across / 2 + 2.5;
-
-/** Undersides of drives: hole to hole across and along (SFF-8201, SFF-8301, from memory). */
-export const driveHoles = { '2.5': [61.72, 76.6], '3.5': [95.25, 44.45] } as const;
-
-/** Across a riser stand's or tower's post. */
-export const postAcross = (hole: number): number => Math.max(8, hole + 4.8);
 
 /** The bodies of a thing to print, as it lies on the bed. */
 export function shapeOf(print: Printed): Shape {
@@ -248,141 +249,3 @@ export function shapeOf(print: Printed): Shape {
     }
   }
 }
-
-/** Between two leads of a comb, and how high it is. */
-export const toothOf = (slot: number): number => Math.max(2, slot * 0.4);
-export const combHigh = (slot: number): number => toothOf(slot) + slot * 1.6;
-
-/** Left round the slots of a vent, mm. */
-export const VENT_RIM = 5;
-/** Where the slots of a vent begin, as many as find room. */
-export function ventSlots({
-  width,
-  slot,
-  bar,
-}: {
-  width: number;
-  slot: number;
-  bar: number;
-}): number[] {
-  const room = width - 2 * VENT_RIM;
-  const count = Math.max(0, Math.floor((room + bar) / (slot + bar)));
-  const from = (width - (count * (slot + bar) - bar)) / 2;
-  return Array.from({ length: count }, (_, i) => from + i * (slot + bar));
-}
-
-/** A saddle is as high as the round thing stands out of it at its edges. */
-export const saddleHigh = ({
-  radius,
-  width,
-  thin,
-}: {
-  radius: number;
-  width: number;
-  thin: number;
-}): number => {
-  const half = Math.min(width / 2, radius);
-  return thin + radius - Math.sqrt(radius * radius - half * half);
-};
-
-export interface Sizes {
-  x: number;
-  y: number;
-  z: number;
-}
-
-/** How large it is as it lies, mm. */
-export function sizesOf(print: Printed): Sizes {
-  const ends = shapeOf(print).add.map((each) => {
-    if (each.is === 'box') return [each.x + each.w, each.y + each.d, each.z + each.h] as const;
-    if (each.is === 'roll')
-      return [each.x + each.across / 2, each.y + each.long, each.z + each.across / 2] as const;
-    const r = Math.max(each.below, each.above) / 2;
-    return [each.x + r, each.y + r, each.z + each.h] as const;
-  });
-  const most = (i: 0 | 1 | 2) => Math.max(...ends.map((end) => end[i]));
-  return { x: most(0), y: most(1), z: most(2) };
-}
-
-/** The thinnest of what it is made of, mm, and where: a plate, a bar, what stands round a screw. */
-export function thinnestOf(print: Printed): { what: string; mm: number }[] {
-  switch (print.do) {
-    case 'card support':
-      return [{ what: 'lip', mm: LIP }];
-    case 'riser stand':
-      return [around(postAcross(screwHole(print)), screwHole(print))];
-    case 'standoff tower':
-      return [around(print.across, screwHole(print))];
-    case 'foot':
-      return [
-        around(print.top, screwHole(print)),
-        around(print.bottom, headAcross(print.screw) + print.gap),
-      ];
-    case 'port frame':
-      return [{ what: 'lip', mm: LIP_WALL }];
-    case 'cable comb':
-      return [{ what: 'tooth', mm: toothOf(print.lead + print.gap) }];
-    case 'lid vent':
-      return [
-        { what: 'bar', mm: print.bar },
-        { what: 'plate', mm: print.thick },
-      ];
-    case 'saddle':
-      return [{ what: 'its middle', mm: print.thin }];
-    case 'drive bracket':
-    case 'fan bracket':
-    case 'printed PSU plate':
-      return [{ what: 'plate', mm: print.thick }];
-  }
-}
-
-const around = (outside: number, hole: number) => ({
-  what: 'what stands round the screw',
-  mm: (outside - hole) / 2,
-});
-
-/** Why it cannot be drawn as told; undefined where it can. */
-export function shapeFault(print: Printed): string | undefined {
-  switch (print.do) {
-    case 'card support':
-      if (print.height < 2 * FOOT + 1)
-        return 'So low its shelf lies on its foot: higher, or a plain block.';
-      return print.reach <= POST + LIP
-        ? 'It reaches no further than its post: a longer reach.'
-        : undefined;
-    case 'drive bracket': {
-      const [a, b] = driveHoles[print.form];
-      const need = (between: number) => Math.ceil(between + 4 * aroundOwn(print));
-      if (print.width < need(a)) return `Narrower than the drive’s holes: ${need(a)} mm at least.`;
-      return print.depth < need(b)
-        ? `Shorter than the drive’s holes: ${need(b)} mm at least.`
-        : undefined;
-    }
-    case 'fan bracket':
-      return print.flange <= print.thick + screwHole(print) + 2
-        ? 'The flange has no room for its screws: make it wider.'
-        : undefined;
-    case 'foot':
-      return print.height <= HEAD_DEEP + 1 ? 'So low the screw’s head goes through it.' : undefined;
-    case 'riser stand':
-      return print.apart <= postAcross(screwHole(print))
-        ? 'Its posts run into each other: further apart.'
-        : undefined;
-    case 'lid vent':
-      return ventSlots(print).length === 0
-        ? 'No slot finds room between its rims: a wider plate.'
-        : undefined;
-    case 'saddle':
-      return print.width > 2 * print.radius
-        ? 'Wider than what is round: the saddle would reach past it.'
-        : undefined;
-    case 'port frame':
-      return print.height - 2 * print.gap <= 2 * LIP_WALL + 1
-        ? 'The opening is no wider than the lip.'
-        : undefined;
-    default:
-      return undefined;
-  }
-}
-
-const aroundOwn = (print: Parameters<typeof screwHole>[0]): number => screwHole(print) / 2 + 2.5;

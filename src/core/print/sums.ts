@@ -8,7 +8,7 @@ import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 import { printHeat } from './heat.ts';
 import { aroundHole } from './screwHoles.ts';
-import { shapeFault, sizesOf, thinnestOf } from './shape.ts';
+import { shapeFault, sizesOf, thinnestOf } from './limits.ts';
 
 export const printedOf = (plan: Plan): readonly Printed[] => listOfJob(plan, 'printed') ?? [];
 
@@ -123,26 +123,9 @@ function bed(print: Printed): Finding {
     source: commonPractice,
     say: (_, mark) =>
       mark === 'clear'
-        ? `${lying(print)}.`
+        ? 'It goes on the bed in one piece.'
         : `Larger than the bed: it comes in ${pieces} pieces, cut straight across its longest side; glue and pin them, and give the joint a strap.`,
   });
-}
-
-/** How it lies on the bed: along the load, or layers part under it (common practice, no source). */
-export function lying(print: Printed): string {
-  switch (print.do) {
-    case 'card support':
-      return 'Print it on its side: standing, the card’s weight pulls its layers apart at the shelf';
-    case 'fan bracket':
-      return 'Print it on the fan’s face: the flange stands up, more walls where it bends';
-    case 'standoff tower':
-    case 'riser stand':
-      return 'Print it standing, all of it solid round the screws';
-    case 'cable comb':
-      return 'Print it lying on its back, teeth up';
-    default:
-      return 'Print it lying on its large face, no supports';
-  }
 }
 
 const heat = (print: Printed): Finding =>

@@ -4,7 +4,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
   /** A bracket seen from the side once it is bent, its outside sizes at its legs. */
-  const { make }: { make: Extract<Make, { radius: number }> } = $props();
+  const { make }: { make: Extract<Make, { do: 'L bracket' | 'Z bracket' }> } = $props();
   const sized = (mm: number) => formatLength(mm, shopStore.shop.settings.unit);
   const half = $derived(make.thick / 2);
   /** Corners of the middle of the sheet, mm, y up: outside sizes less half the sheet. */

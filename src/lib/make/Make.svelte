@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { freshMake, makeFields } from '$core/make/fields.ts';
+  import { makeFields } from '$core/make/fields.ts';
+  import { freshMake } from '$core/make/fresh.ts';
   import { minutesOf } from '$core/make/minutes.ts';
   import { pieceOf } from '$core/make/pieceOf.ts';
   import { dropMake, nextMakeId, setMake } from '$core/edits/makeEdits.ts';
@@ -28,6 +29,8 @@
     ['plate', 'Plate'],
     ['L bracket', 'L bracket'],
     ['Z bracket', 'Z bracket'],
+    ['slot bracket', 'Slot bracket'],
+    ['card openings', 'Card openings'],
     ['PSU plate', 'PSU plate'],
     ['dust mesh', 'Dust mesh'],
   ];
@@ -121,7 +124,7 @@
         {#if piece}
           <div class="pictures">
             <Flat {piece} />
-            {#if 'radius' in make}<Folded {make} />{/if}
+            {#if make.do === 'L bracket' || make.do === 'Z bracket'}<Folded {make} />{/if}
           </div>
           <p class="soft">
             {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'},

@@ -123,15 +123,21 @@
       {@const apart = next && between(each, next)}
       <li>
         <b>{letter(i)}</b>
-        <span class="figure">{said(each)}</span>
-        {#if each.is === 'hole'}<span class="soft"
-            >middle {within(each.within, lengths)}{each.shots > 1
-              ? `, ${each.shots} pictures`
-              : ''}</span
-          >{/if}
-        {#if apart}<span class="figure"
-            >to {letter(i + 1)}: {sized(apart.mm)} {within(apart.within, lengths)}</span
-          >{/if}
+        <span>
+          <span class="figure">{said(each)}</span>
+          {#if each.is === 'hole' || apart}
+            <small class="soft">
+              {each.is === 'hole'
+                ? `middle ${within(each.within, lengths)}${each.shots > 1 ? ` in ${each.shots} pictures` : ''}`
+                : ''}
+              {#if apart}
+                <span class="figure"
+                  >to {letter(i + 1)}: {sized(apart.mm)} {within(apart.within, lengths)}</span
+                >
+              {/if}
+            </small>
+          {/if}
+        </span>
         <Button quiet onclick={() => table.forget(i)} aria-label="Take {letter(i)} away"
           >Away</Button
         >
@@ -199,7 +205,17 @@
     padding: 0;
     list-style: none;
   }
-  li,
+  li {
+    display: grid;
+    grid-template-columns: 20px minmax(0, 1fr) auto;
+    gap: 0 8px;
+    align-items: center;
+    border-bottom: 1px dashed var(--line);
+  }
+  small {
+    display: block;
+    font-size: 14px;
+  }
   .row {
     display: flex;
     flex-wrap: wrap;

@@ -4,10 +4,12 @@
   import { editJob, newPart } from '$core/edits/edits.ts';
   import type { Printed } from '$core/model/types/printTypes.ts';
   import { estimate } from '$core/print/estimate.ts';
-  import { freshPrint, printFields } from '$core/print/fields.ts';
-  import { shapeFault } from '$core/print/shape.ts';
+  import { printFields } from '$core/print/fields.ts';
+  import { freshPrint } from '$core/print/fresh.ts';
+  import { shapeFault } from '$core/print/limits.ts';
   import type { Solid } from '$core/print/solid.ts';
-  import { lying, piecesOn } from '$core/print/sums.ts';
+  import { lying } from '$core/print/lying.ts';
+  import { piecesOn } from '$core/print/sums.ts';
   import { addWants } from '$core/shop/items.ts';
   import { saveBytes } from '$lib/files/save.ts';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { say } from '$lib/shop/units.svelte.ts';
-  import { freshFinish } from '$core/finish/fields.ts';
+  import { freshFinish } from '$core/finish/fresh.ts';
   import { addItems } from '$core/shop/items.ts';
   import { partOfKind } from '$core/model/lookup/plan.ts';
   import type { Finish } from '$core/model/types/finishTypes.ts';

@@ -5,7 +5,8 @@ import { dropMake, nextMakeId, setMake } from '../../../src/core/edits/makeEdits
 import { writeShop } from '../../../src/core/export/json.ts';
 import { bendAllowance, bendDeduction, flatOf, setback } from '../../../src/core/make/bend.ts';
 import { drawingOf } from '../../../src/core/make/drawing.ts';
-import { freshMake, makeFault, makeFields } from '../../../src/core/make/fields.ts';
+import { makeFault, makeFields } from '../../../src/core/make/fields.ts';
+import { freshMake } from '../../../src/core/make/fresh.ts';
 import { minutesOf } from '../../../src/core/make/minutes.ts';
 import { nest, type Blank } from '../../../src/core/make/nest.ts';
 import { between, holeToRing, ring, type Hole, type Piece } from '../../../src/core/make/piece.ts';
@@ -280,6 +281,37 @@ describe('make, plates and brackets', () => {
     ]);
     const none = sums(freshMake('drill template', 'm1'), { board: {} });
     expect(none[0]?.say).to.match(/no holes yet/);
+  });
+});
+
+describe('make, brackets of cards', () => {
+  const of = (more: object = {}) => made({ ...freshMake('slot bracket', 'm1'), ...more } as Make);
+  /* PCI Express card electromechanical specification (from memory): 120.02 and 79.20 from the bend, 18.42 wide, tab 11.43. */
+  it('are as long as the specification has them once bent, low ones cut from tall ones', () => {
+    const low = of();
+    const bend = { degrees: 90, radius: 0.8, thick: 1, k: range(0.41, 0.45) };
+    const { lo, hi } = bendDeduction(bend);
+    expect(low.outline!.x1).to.be.closeTo(79.2 + 11.43 - (lo + hi) / 2, 1e-6);
+    expect(low.outline!.y1).to.equal(18.42);
+    expect(low.guides.map(({ name, x1 }) => [name, x1])).to.deep.equal([['tall bracket', 120.02]]);
+    expect(low.holes.length).to.equal(1);
+    expect(low.holes[0]!.x).to.be.above(low.bends[0]!.to);
+    expect(low.openings).to.deep.equal([]);
+    expect(of({ size: 'full height' }).guides).to.deep.equal([]);
+  });
+  it('an opening wider than the bracket breaks out, one as wide as ports are leaves a frame', () => {
+    const edge = (across: number) =>
+      the(sums({ ...freshMake('slot bracket', 'm1'), along: 60, across } as Make), 'edge:m1');
+    expect(edge(14).margin!.lo).to.be.closeTo((18.42 - 14) / 2 - 2, 0.011);
+    expect(edge(16).mark).to.equal('stop');
+  });
+  it('openings stand a slot apart, each with its screw, the thread’s turns counted', () => {
+    const piece = made({ ...freshMake('card openings', 'm1'), slots: 3 } as Make);
+    expect(piece.openings.map(({ x0 }) => x0)).to.deep.equal([0, 20.32, 40.64]);
+    expect(piece.openings[0]!.x1).to.be.closeTo(12.06, 1e-9);
+    expect(piece.holes.map(({ x }) => x)[2]).to.be.closeTo(40.64 + 6.03, 1e-9);
+    expect(the(sums(freshMake('card openings', 'm1')), 'thread:m1').mark).to.equal('mend');
+    expect(the(sums(freshMake('card openings', 'm1')), 'web:m1').mark).to.equal('clear');
   });
 });
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { freshFinish } from '../../../src/core/finish/fields.ts';
+import { freshFinish } from '../../../src/core/finish/fresh.ts';
 import type { Finish, OwnStep, PaintWork } from '../../../src/core/model/types/finishTypes.ts';
 import { step, type Step } from '../../../src/core/model/types/step.ts';
 import type { Job } from '../../../src/core/model/types/types.ts';

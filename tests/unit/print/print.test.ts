@@ -9,11 +9,13 @@ import type { Printed } from '../../../src/core/model/types/printTypes.ts';
 import { isAgainst } from '../../../src/core/plan/runs.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
 import { estimate } from '../../../src/core/print/estimate.ts';
-import { freshPrint, printFault, printFields } from '../../../src/core/print/fields.ts';
+import { printFault, printFields } from '../../../src/core/print/fields.ts';
+import { freshPrint } from '../../../src/core/print/fresh.ts';
 import { screwHole } from '../../../src/core/print/screwHoles.ts';
-import { saddleHigh, shapeFault, sizesOf, ventSlots } from '../../../src/core/print/shape.ts';
+import { saddleHigh, shapeFault, sizesOf, ventSlots } from '../../../src/core/print/limits.ts';
 import { loadKit, solidsOf } from '../../../src/core/print/solid.ts';
-import { lying, piecesOn, printSums } from '../../../src/core/print/sums.ts';
+import { lying } from '../../../src/core/print/lying.ts';
+import { piecesOn, printSums } from '../../../src/core/print/sums.ts';
 import { jobWith, planWith, the } from '../../helpers/build.ts';
 
 const fresh = <K extends Printed['do']>(sort: K, more: Partial<Extract<Printed, { do: K }>> = {}) =>

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { freshFinish } from '../../../src/core/finish/fields.ts';
+import { freshFinish } from '../../../src/core/finish/fresh.ts';
 import type { PaintWork } from '../../../src/core/model/types/finishTypes.ts';
 import type { Job, Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';

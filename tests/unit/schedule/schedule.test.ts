@@ -6,7 +6,7 @@ import { editWorkshop, keepPlan } from '../../../src/core/edits/weekEdits.ts';
 import { readShop } from '../../../src/core/document/read.ts';
 import { writeCalendar } from '../../../src/core/export/ics.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { freshFinish } from '../../../src/core/finish/fields.ts';
+import { freshFinish } from '../../../src/core/finish/fresh.ts';
 import type { Finish, PaintWork } from '../../../src/core/model/types/finishTypes.ts';
 import type { Job, Shop, Workshop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';

@@ -102,5 +102,32 @@ export interface MeshCut extends Sheet {
   border: number;
 }
 
+/** The bracket of a card, new or cut from a tall one: blank, or with an opening for its ports. */
+export interface SlotBracket extends Sheet {
+  do: 'slot bracket';
+  size: 'full height' | 'low profile';
+  radius: number;
+  screw: MakeScrew;
+  /** The opening for ports, along the bracket and across it, mm; nought: a blank. */
+  along: number;
+  across: number;
+}
+/** Openings for card brackets in a wall of one's own, side by side. */
+export interface CardOpenings extends Sheet {
+  do: 'card openings';
+  size: 'full height' | 'low profile';
+  slots: number;
+  screw: MakeScrew;
+}
+
 export type Make =
-  RearWall | RearPlate | DrillTemplate | Plate | LBracket | ZBracket | SupplyPlate | MeshCut;
+  | SlotBracket
+  | CardOpenings
+  | RearWall
+  | RearPlate
+  | DrillTemplate
+  | Plate
+  | LBracket
+  | ZBracket
+  | SupplyPlate
+  | MeshCut;

@@ -82,6 +82,10 @@
     `${formatMoney(each.spent.total).replace('.00', '')}${each.job.budget ? ` / ${formatMoney(each.job.budget).replace('.00', '')}` : ''} ${currencySign(each.spent.total.currency)}`;
 </script>
 
+{#snippet which()}
+  {#await import('$lib/frame/WhichShop.svelte') then { default: WhichShop }}<WhichShop />{/await}
+{/snippet}
+
 <Stage
   title="Bench"
   subtitle={waiting > 0
@@ -97,9 +101,7 @@
     <Button next={open.length > 0} onclick={() => (uiState.dialog = 'new job')}>New job</Button>
   {/snippet}
 
-  {#if shopStore.shop.settings.demo}
-    {#await import('$lib/frame/WhichShop.svelte') then { default: WhichShop }}<WhichShop />{/await}
-  {/if}
+  {#if shopStore.shop.settings.demo}{@render which()}{/if}
   {#if open.length === 0}
     {#await import('$lib/frame/BenchBegin.svelte') then { default: BenchBegin }}<BenchBegin
       />{/await}
@@ -176,7 +178,7 @@
     </p>
   {/if}
 
-  {#if !shopStore.shop.settings.demo}<WhichShop />{/if}
+  {#if !shopStore.shop.settings.demo}{@render which()}{/if}
   <BenchFoot />
 </Stage>
 

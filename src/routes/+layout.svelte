@@ -5,7 +5,7 @@
   import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
   import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
   import '$lib/ui/tokens.css';
-  import { onMount, type Component, type Snippet } from 'svelte';
+  import type { Snippet } from 'svelte';
   import { page } from '$app/state';
   import { resolve } from '$app/paths';
   import type { StationId } from '$core/findings/finding.ts';
@@ -20,6 +20,7 @@
   import HeadTag from '$lib/frame/HeadTag.svelte';
   import Keys from '$lib/frame/Keys.svelte';
   import Notices from '$lib/frame/Notices.svelte';
+  import PrintHead from '$lib/frame/PrintHead.svelte';
   import Rail from '$lib/frame/Rail.svelte';
   import { isStation, stations } from '$lib/frame/stations.ts';
   import Toasts from '$lib/frame/Toasts.svelte';
@@ -27,15 +28,6 @@
   const { children }: { children: Snippet } = $props();
   const view = new JobView(() => page.params['id']);
   setView(view);
-
-  /** What only paper bears comes once the page has settled. */
-  let PrintHead = $state.raw<Component<{ view: JobView }>>();
-  onMount(() => {
-    const settled = setTimeout(() => {
-      void import('$lib/frame/PrintHead.svelte').then((loaded) => (PrintHead = loaded.default));
-    }, 1000);
-    return () => clearTimeout(settled);
-  });
 
   const station = $derived(
     isStation(page.params['station'] ?? '') ? (page.params['station'] as StationId) : undefined,
@@ -92,7 +84,7 @@
     </svelte:boundary>
     <EntryLine {view} />
   </header>
-  {#if PrintHead}<PrintHead {view} />{/if}
+  <PrintHead {view} />
   <div class="notices"><Notices /></div>
   <div class="rail no-print">
     <svelte:boundary>

@@ -70,6 +70,9 @@ describe('make', () => {
     await page.locator('.tape .head', { hasText: 'the M3 hole to the edge' }).waitFor();
     await page.getByRole('button', { name: 'Not made after all' }).click();
     await page.getByRole('img', { name: /L bracket bent/ }).waitFor({ state: 'detached' });
+    /* That one, and no other. */
+    for (const left of ['1 rear wall', '2 drill template', '3 Z bracket'])
+      await page.getByRole('button', { name: left }).waitFor();
     await page.keyboard.press('u');
     await page.getByRole('button', { name: '4 L bracket' }).waitFor();
     expect(shop.complaints).to.deep.equal([]);

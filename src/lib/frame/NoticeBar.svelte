@@ -13,9 +13,10 @@
     onsettled: () => void;
     /** Days of work that are in this browser alone, where that is worth saying. */
     unkept: number | undefined;
+    /** What merging left open is to be answered. */
+    onanswer: () => void;
   }
-  const { rescue, onsettled, unkept }: Props = $props();
-  let answering = $state(false);
+  const { rescue, onsettled, unkept, onanswer }: Props = $props();
 
   async function openCopy(at: string): Promise<void> {
     const { copyOf } = await import('$lib/files/copies.ts');
@@ -69,7 +70,7 @@
     <Notice>
       Merging left {count}
       {count === 1 ? 'question' : 'questions'}.
-      {#snippet actions()}<Button next onclick={() => (answering = true)}>Answer</Button>{/snippet}
+      {#snippet actions()}<Button next onclick={() => onanswer()}>Answer</Button>{/snippet}
     </Notice>
   </div>
 {:else if unkept !== undefined}
@@ -87,10 +88,4 @@
       {#snippet actions()}<Button next onclick={() => location.reload()}>Reload</Button>{/snippet}
     </Notice>
   </div>
-{/if}
-
-{#if answering}
-  {#await import('$lib/merge/MergeQuestions.svelte') then { default: MergeQuestions }}
-    <MergeQuestions onclose={() => (answering = false)} />
-  {/await}
 {/if}

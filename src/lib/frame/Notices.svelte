@@ -8,6 +8,7 @@
 
   /** What the whole page must know: practice, edits not stored, a newer version. */
   const CHECK_MS = 300_000;
+  let answering = $state(false);
   const unkept = $derived(daysUnkept(keptState.value, shopStore.now));
 
   /** The newest copy, where the store was found empty though copies of it are kept. */
@@ -67,7 +68,18 @@
 {/if}
 {#if said}
   {#await import('./NoticeBar.svelte') then { default: NoticeBar }}
-    <NoticeBar {rescue} unkept={unsaid} onsettled={() => (rescue = undefined)} />
+    <NoticeBar
+      {rescue}
+      unkept={unsaid}
+      onsettled={() => (rescue = undefined)}
+      onanswer={() => (answering = true)}
+    />
+  {/await}
+{/if}
+
+{#if answering}
+  {#await import('$lib/merge/MergeQuestions.svelte') then { default: MergeQuestions }}
+    <MergeQuestions onclose={() => (answering = false)} />
   {/await}
 {/if}
 

@@ -81,8 +81,9 @@
   }
   function drop(): void {
     if (!job || !make) return;
+    const { id, do: sort } = make;
     picked = undefined;
-    void shopStore.edit(`not made: ${make.do}`, dropMake(job.id, make.id));
+    void shopStore.edit(`not made: ${sort}`, dropMake(job.id, id));
   }
 </script>
 

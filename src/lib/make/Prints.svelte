@@ -95,8 +95,9 @@
   }
   function drop(): void {
     if (!job || !print) return;
+    const { id, do: sort } = print;
     picked = undefined;
-    void shopStore.edit(`not printed: ${print.do}`, dropPrint(job.id, print.id));
+    void shopStore.edit(`not printed: ${sort}`, dropPrint(job.id, id));
   }
 
   async function stl(): Promise<void> {

@@ -8,6 +8,7 @@ import { offer } from '../remedies/offer.ts';
 import { oneOpening } from '../remedies/oneOpening.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
+import { lacking } from './lacking.ts';
 import {
   between,
   betweenHoles,
@@ -25,7 +26,7 @@ import { bendSource, leastWebMm, sheetKind, webSource } from './sheet.ts';
 export function makeSums(plan: Plan): Finding[] {
   return makesOf(plan).flatMap((make) => {
     const made = pieceOf(plan, make);
-    if ('lacks' in made) return [lacking(make, made.lacks)];
+    if ('lacks' in made) return [lacking(`make:${make.id}`, make.do, made.lacks)];
     const { piece } = made;
     return [
       ...webs(plan, piece),
@@ -40,23 +41,6 @@ export function makeSums(plan: Plan): Finding[] {
 export const makesOf = (plan: Plan): readonly Make[] => listOfJob(plan, 'makes') ?? [];
 
 const base = { station: 'make' as const, seats: [], undoMinutes: 45 };
-
-function lacking(make: Make, say: string): Finding {
-  return {
-    id: `make:${make.id}`,
-    station: 'make',
-    mark: 'watch',
-    title: make.do,
-    seats: [],
-    unit: '',
-    terms: [],
-    marginLabel: 'not drawn yet',
-    say,
-    source: commonPractice,
-    remedies: [],
-    undoMinutes: 10,
-  };
-}
 
 export interface Strip {
   what: string;

@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
+import { lacking } from '../make/lacking.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { listOfJob } from '../model/lookup/reads.ts';
 import type { Printed } from '../model/types/printTypes.ts';
@@ -18,29 +19,12 @@ export function printSums(plan: Plan): Finding[] {
     const fault = shapeFault(print);
     return fault === undefined
       ? [...walls(print), bed(print), heat(print)]
-      : [lacking(print, fault)];
+      : [lacking(`print:${print.id}`, print.do, fault)];
   });
 }
 
 const round = (mm: number) => Math.round(mm * 100) / 100;
 const base = { station: 'make' as const, seats: [], undoMinutes: 60 };
-
-function lacking(print: Printed, say: string): Finding {
-  return {
-    id: `print:${print.id}`,
-    station: 'make',
-    mark: 'watch',
-    title: print.do,
-    seats: [],
-    unit: '',
-    terms: [],
-    marginLabel: 'not drawn yet',
-    say,
-    source: commonPractice,
-    remedies: [],
-    undoMinutes: 10,
-  };
-}
 
 /** Walls against the nozzle: what is thinner than one line is left out, what is one line wide breaks. */
 function walls(print: Printed): Finding[] {

@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process';
 import { project } from '../src/core/photo/camera.ts';
-import { circleNear } from '../src/core/photo/features.ts';
+import { circleNear } from '../src/core/photo/circle.ts';
 import { finenessOf, flattened } from '../src/core/photo/flatten.ts';
-import { pixelMm } from '../src/core/photo/features.ts';
+import { pixelMm } from '../src/core/photo/plane.ts';
 import { edgeAt, holeAt, planeOf, readShot, surveyOf } from '../src/core/photo/survey.ts';
 import { onMat, randomScene, rendered, seeded } from '../tests/helpers/rendered.ts';
 

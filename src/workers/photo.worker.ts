@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { finenessOf, flattened } from '$core/photo/flatten.ts';
-import { pixelMm, type At } from '$core/photo/features.ts';
+import { pixelMm, type At } from '$core/photo/plane.ts';
 import type { MatRules } from '$core/photo/mat.ts';
 import type { Pixel } from '$core/photo/camera.ts';
 import {

@@ -1,6 +1,13 @@
 import { listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import type { DrillPattern } from '../model/types/makeTypes.ts';
 import { boardFormat, boardSource, holes, type HoleName } from '../standards/boards.ts';
+import {
+  driveHoles,
+  driveSource,
+  fourHoles,
+  supplyFaces,
+  supplySource,
+} from '../standards/patterns.ts';
 import { fanHoles } from '../standards/room.ts';
 import { commonPractice, type Source } from '../standards/source.ts';
 
@@ -10,61 +17,20 @@ export interface Pattern {
   source: Source;
 }
 
-/** Rear faces of PSUs, seen from outside, from the lower left corner, mm. */
-export interface SupplyFace {
-  width: number;
-  height: number;
-  points: readonly (readonly [number, number])[];
-}
-
-const face = (width: number, height: number, points: SupplyFace['points']): SupplyFace => ({
-  width,
-  height,
-  points,
-});
-
-/** Screw holes of the rear faces (ATX12V and SFX12V design guides, from memory): hold them against yours. */
-export const supplyFaces: Readonly<Record<'ATX' | 'SFX', SupplyFace>> = {
-  ATX: face(150, 86, [
-    [6, 80],
-    [144, 80],
-    [6, 16],
-    [120, 6],
-  ]),
-  SFX: face(125, 63.5, [
-    [6, 57.5],
-    [119, 57.5],
-    [6, 6],
-    [119, 6],
-  ]),
-};
-
-const supplySource: Source = { title: 'ATX12V and SFX12V design guides', memory: true };
-
-/** Undersides of drives: SFF-8301 and SFF-8201 (from memory), from the corner at the plugs, mm. */
-const driveSource: Source = { title: 'SFF-8301, SFF-8201', memory: true };
-
-const square = (mm: number): [number, number][] => [
-  [0, 0],
-  [mm, 0],
-  [0, mm],
-  [mm, mm],
-];
-
 const named = (points: readonly (readonly [number, number])[]): Pattern['points'] =>
   points.map(([x, y], i) => ({ name: String(i + 1), x, y }));
 
 /** Fans side by side, as a radiator carries them. */
 const row = (count: number, mm: number): [number, number][] =>
   Array.from({ length: count }, (_, i) =>
-    square(fanHoles[mm] ?? 0).map(([x, y]): [number, number] => [x + i * mm, y]),
+    fourHoles(fanHoles[mm] ?? 0).map(([x, y]): [number, number] => [x + i * mm, y]),
   ).flat();
 
 /** The holes of a pattern; undefined where the plan does not tell them. */
 export function patternOf(plan: Plan, pattern: DrillPattern): Pattern | undefined {
   const [what, size] = pattern.split(' ');
   if (what === 'fan')
-    return { points: named(square(fanHoles[Number(size)] ?? 0)), source: commonPractice };
+    return { points: named(fourHoles(fanHoles[Number(size)] ?? 0)), source: commonPractice };
   if (what === 'radiator') {
     const mm = Number(size) % 140 === 0 ? 140 : 120;
     return { points: named(row(Number(size) / mm, mm)), source: commonPractice };
@@ -75,25 +41,9 @@ export function patternOf(plan: Plan, pattern: DrillPattern): Pattern | undefine
     case 'SFX PSU':
       return { points: named(supplyFaces.SFX.points), source: supplySource };
     case '3.5 in drive, bottom':
-      return {
-        points: named([
-          [0, 0],
-          [95.25, 0],
-          [0, 44.45],
-          [95.25, 44.45],
-        ]),
-        source: driveSource,
-      };
+      return { points: named(fourHoles(...driveHoles['3.5'])), source: driveSource };
     case '2.5 in drive, bottom':
-      return {
-        points: named([
-          [0, 0],
-          [61.72, 0],
-          [0, 76.6],
-          [61.72, 76.6],
-        ]),
-        source: driveSource,
-      };
+      return { points: named(fourHoles(...driveHoles['2.5'])), source: driveSource };
     default:
       return ofBoard(plan);
   }

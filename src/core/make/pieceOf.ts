@@ -25,7 +25,8 @@ import {
   SCREW_OVER,
   SLOT_PITCH,
 } from './cardBrackets.ts';
-import { patternOf, supplyFaces } from './patterns.ts';
+import { supplyFaces } from '../standards/patterns.ts';
+import { patternOf } from './patterns.ts';
 import { between, ring, type Hole, type Piece, type Ring } from './piece.ts';
 import { headMm, passHole, tapDrill } from './screws.ts';
 import { leastWebMm, sheetKind } from './sheet.ts';

@@ -1,6 +1,7 @@
 import { project, type Pixel } from './camera.ts';
 import { codesIn, quadNear, type Seen } from './codes.ts';
-import { circleNear, edgeNear, pixelMm, rectangleRound, type At, type Plane } from './features.ts';
+import { circleNear } from './circle.ts';
+import { edgeNear } from './edge.ts';
 import type { Box } from './flatten.ts';
 import {
   cornersOf,
@@ -11,6 +12,8 @@ import {
   type MatRules,
 } from './mat.ts';
 import { lightOf, type Light, type Pixels } from './picture.ts';
+import { pixelMm, type At, type Plane } from './plane.ts';
+import { rectangleRound } from './rectangle.ts';
 import { solve, type Solution, type View } from './solve.ts';
 
 /** One picture, read: where its codes or its card are, how sharp it is. */

@@ -1,9 +1,9 @@
 import { standardOpening } from '../fit/pickPort.ts';
-import { supplyFaces } from '../make/patterns.ts';
 import type { Area, Place } from '../model/types/shapes.ts';
 import { ioOpening } from '../standards/ports.ts';
+import { driveHoles, fourHoles, supplyFaces } from '../standards/patterns.ts';
 import { fanHoles } from '../standards/room.ts';
-import type { At } from './features.ts';
+import type { At } from './plane.ts';
 import type { MeasuredHole, MeasuredRectangle } from './survey.ts';
 
 /** What is measured in a picture, as the rest of the bench takes it. */
@@ -77,33 +77,12 @@ export function openingsOf(
 const known: readonly { name: string; points: readonly (readonly [number, number])[] }[] = [
   ...Object.entries(fanHoles).map(([mm, square]) => ({
     name: `fan ${mm}`,
-    points: [
-      [0, 0],
-      [square, 0],
-      [square, square],
-      [0, square],
-    ] as const,
+    points: fourHoles(square),
   })),
   { name: 'ATX PSU', points: supplyFaces.ATX.points },
   { name: 'SFX PSU', points: supplyFaces.SFX.points },
-  {
-    name: '3.5 in drive',
-    points: [
-      [0, 0],
-      [95.25, 0],
-      [0, 44.45],
-      [95.25, 44.45],
-    ],
-  },
-  {
-    name: '2.5 in drive',
-    points: [
-      [0, 0],
-      [61.72, 0],
-      [0, 76.6],
-      [61.72, 76.6],
-    ],
-  },
+  { name: '3.5 in drive', points: fourHoles(...driveHoles['3.5']) },
+  { name: '2.5 in drive', points: fourHoles(...driveHoles['2.5']) },
 ];
 
 /** All distances of a set of points, the shortest first. */

@@ -1,5 +1,5 @@
-import { supplyFaces } from '../make/patterns.ts';
 import type { Printed } from '../model/types/printTypes.ts';
+import { driveHoles, supplyFaces } from '../standards/patterns.ts';
 import { HEAD_DEEP, headAcross, screwHole } from './screwHoles.ts';
 
 /** What is known of a thing to print without making its solid: sizes, thinnest places, why it cannot be drawn. All mm. */
@@ -10,8 +10,6 @@ export const POST = 6;
 export const LIP = 2;
 /** Wall of a lip that goes into an opening. */
 export const LIP_WALL = 1.6;
-/** Undersides of drives: hole to hole across and along (SFF-8201, SFF-8301, from memory). */
-export const driveHoles = { '2.5': [61.72, 76.6], '3.5': [95.25, 44.45] } as const;
 
 /** Across a riser stand's or tower's post. */
 export const postAcross = (hole: number): number => Math.max(8, hole + 4.8);

@@ -1,9 +1,8 @@
-import { supplyFaces } from '../make/patterns.ts';
+import { driveHoles, supplyFaces } from '../standards/patterns.ts';
 import type { Printed } from '../model/types/printTypes.ts';
 import { fanHoles } from '../standards/room.ts';
 import {
   combHigh,
-  driveHoles,
   FOOT,
   LIP,
   LIP_WALL,

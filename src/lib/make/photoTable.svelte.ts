@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '$core/units/length.ts';
 import type { MatRules } from '$core/photo/mat.ts';
 import type { Pixel } from '$core/photo/camera.ts';
-import type { At } from '$core/photo/features.ts';
+import type { At } from '$core/photo/plane.ts';
 import type { Height, Measured } from '$core/photo/survey.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';

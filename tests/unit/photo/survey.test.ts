@@ -28,7 +28,7 @@ import {
   type Shot,
   type Survey,
 } from '../../../src/core/photo/survey.ts';
-import { pixelMm } from '../../../src/core/photo/features.ts';
+import { pixelMm } from '../../../src/core/photo/plane.ts';
 import type { Pixels } from '../../../src/core/photo/picture.ts';
 import {
   onMat,

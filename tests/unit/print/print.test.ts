@@ -4,7 +4,7 @@ import { readShop } from '../../../src/core/document/read.ts';
 import { nextMakeId } from '../../../src/core/edits/makeEdits.ts';
 import { dropPrint, setPrint } from '../../../src/core/edits/printEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
-import { supplyFaces } from '../../../src/core/make/patterns.ts';
+import { supplyFaces } from '../../../src/core/standards/patterns.ts';
 import type { Printed } from '../../../src/core/model/types/printTypes.ts';
 import { isAgainst } from '../../../src/core/plan/runs.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';

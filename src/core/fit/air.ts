@@ -17,7 +17,7 @@ import { litresOf, PASSIVE_LITRES } from './litres.ts';
 import { offer } from '../remedies/offer.ts';
 import { fanPlaces } from '../remedies/fanPlaces.ts';
 import { rearFan } from '../remedies/rearFan.ts';
-import { FEET_MM, tallerFeet } from '../remedies/tallerFeet.ts';
+import { FEET_MM, taller, tallerFeet } from '../remedies/tallerFeet.ts';
 import { standsOutside } from '../remedies/supplyOutside.ts';
 import { turnSupply } from '../remedies/turnSupply.ts';
 
@@ -87,7 +87,7 @@ function floorFeet(plan: Plan): Finding[] {
   const shell = partOfKind(plan, 'case');
   const feet = shell && numberAt(plan, shell, 'feet');
   if (!shell || !feet) return [];
-  const taller = isApplied(plan, tallerFeet());
+  const lifted = isApplied(plan, tallerFeet());
   return [
     gap({
       id: 'feet',
@@ -96,7 +96,7 @@ function floorFeet(plan: Plan): Finding[] {
       seats: ['case'],
       unit: 'mm',
       terms: [
-        taller ? plain('taller feet', FEET_MM, 1) : termOf(shell, 'feet', 'feet', 1, feet),
+        lifted ? taller(plan) : termOf(shell, 'feet', 'feet', 1, feet),
         plain('wanted under a floor vent', range(FEET_MM.lo), -1),
       ],
       minimumMargin: 0,
@@ -107,7 +107,7 @@ function floorFeet(plan: Plan): Finding[] {
         mark === 'clear'
           ? 'The floor vent can draw.'
           : 'The floor vent lies too close to the table: feet of 17 to 20 mm.',
-      remedies: () => (taller ? [] : [offer(plan, tallerFeet(), 'watch')]),
+      remedies: () => (lifted ? [] : [offer(plan, tallerFeet(), 'watch')]),
     }),
   ];
 }

@@ -3,7 +3,7 @@ import { gap } from '../findings/gap.ts';
 import { plain, termOf } from '../findings/terms.ts';
 import { isApplied, numberAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { offer } from '../remedies/offer.ts';
-import { FEET_MM, tallerFeet } from '../remedies/tallerFeet.ts';
+import { taller, tallerFeet } from '../remedies/tallerFeet.ts';
 import { commonPractice } from '../standards/source.ts';
 import { range } from '../units/range.ts';
 
@@ -16,7 +16,7 @@ export function leadsUnder(plan: Plan): Finding[] {
   if (!shell || textAt(plan, shell, 'portsFace')?.text !== 'down') return [];
   const feet = numberAt(plan, shell, 'feet');
   const set = numberAt(plan, shell, 'portsSet');
-  const taller = isApplied(plan, tallerFeet());
+  const lifted = isApplied(plan, tallerFeet());
   return [
     gap({
       id: 'leads-under',
@@ -25,8 +25,8 @@ export function leadsUnder(plan: Plan): Finding[] {
       seats: ['case'],
       unit: 'mm',
       terms: [
-        taller
-          ? plain('taller feet', FEET_MM, 1)
+        lifted
+          ? taller(plan)
           : feet
             ? termOf(shell, 'feet', 'feet', 1, feet)
             : plain('feet', range(0), 1),
@@ -48,7 +48,7 @@ export function leadsUnder(plan: Plan): Finding[] {
           : mark === 'clear'
             ? 'Plugs and leads go in under it.'
             : 'With straight plugs it may stand on its leads: angled ones, or feet.',
-      remedies: () => (taller ? [] : [offer(plan, tallerFeet(), 'watch')]),
+      remedies: () => (lifted ? [] : [offer(plan, tallerFeet(), 'watch')]),
     }),
   ];
 }

@@ -63,33 +63,37 @@ export const ring = (
   r: Math.max(0, Math.min(r, width / 2, height / 2)),
 });
 
-/** The least distance between two rectangles, mm; below nothing they overlap by so much. */
+/** The least distance between two openings round their corners, mm; below nothing they overlap by so much. */
 export function between(a: Ring, b: Ring): number {
   const dx = Math.max(a.x0 - b.x1, b.x0 - a.x1);
   const dy = Math.max(a.y0 - b.y1, b.y0 - a.y1);
-  return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy);
+  const r = a.r + b.r;
+  return dx + r > 0 && dy + r > 0 ? Math.hypot(dx + r, dy + r) - r : Math.max(dx, dy);
 }
 
 /** The least distance between the rims of two holes, mm. */
 export const betweenHoles = (a: Hole, b: Hole): number =>
   Math.hypot(a.x - b.x, a.y - b.y) - (a.mm + b.mm) / 2;
 
-/** The least distance from a hole's rim to a rectangle's edge, from outside it, mm; below nothing it cuts into it. */
-export function holeToRing(hole: Hole, other: Ring): number {
-  const dx = Math.max(other.x0 - hole.x, 0, hole.x - other.x1);
-  const dy = Math.max(other.y0 - hole.y, 0, hole.y - other.y1);
-  const inside = dx === 0 && dy === 0;
-  const deep = Math.min(hole.x - other.x0, other.x1 - hole.x, hole.y - other.y0, other.y1 - hole.y);
-  return (inside ? -deep : Math.hypot(dx, dy)) - hole.mm / 2;
+/** How far a place lies outside a ring, mm; below nothing inside it. */
+function outside({ x0, x1, y0, y1, r }: Ring, x: number, y: number): number {
+  const dx = Math.max(x0 - x, x - x1) + r;
+  const dy = Math.max(y0 - y, y - y1) + r;
+  return (dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy)) - r;
 }
 
-/** The least distance from a hole's rim to the edge of the piece it lies in, mm; below nothing it breaks out. */
-export const holeToEdge = (hole: Hole, edge: Ring): number =>
-  Math.min(hole.x - edge.x0, edge.x1 - hole.x, hole.y - edge.y0, edge.y1 - hole.y) - hole.mm / 2;
+/** The least distance from a hole's rim to an opening, from outside it, mm; below nothing it cuts into it. */
+export const holeToRing = ({ x, y, mm }: Hole, other: Ring): number =>
+  outside(other, x, y) - mm / 2;
 
-/** The least distance from an opening to the edge of the piece it lies in, mm. */
-export const ringToEdge = (inner: Ring, edge: Ring): number =>
-  Math.min(inner.x0 - edge.x0, edge.x1 - inner.x1, inner.y0 - edge.y0, edge.y1 - inner.y1);
+/** The least distance from a hole's rim to the edge of the piece it lies in, mm; below nothing it breaks out. */
+export const holeToEdge = ({ x, y, mm }: Hole, edge: Ring): number => -outside(edge, x, y) - mm / 2;
+
+/** The least distance from an opening to the edge of the piece it lies in, mm: that of its four corners' arcs. */
+export const ringToEdge = ({ x0, x1, y0, y1, r }: Ring, edge: Ring): number =>
+  Math.min(
+    ...[x0 + r, x1 - r].flatMap((x) => [y0 + r, y1 - r].map((y) => -outside(edge, x, y) - r)),
+  );
 
 /** Everything of a piece, mm; undefined where there is nothing. */
 export function boundsOf(piece: Piece): Ring | undefined {

@@ -20,13 +20,29 @@ export function placesOf(holes: readonly MeasuredHole[]): Place[] {
 /** The port opening is known by its size to within this, mm. */
 const LIKE_IO_MM = 2.5;
 
+/** A place as it is looked at, the picture turned clockwise by so many quarters. */
+export function turnedBy({ x, y }: At, quarters: number): At {
+  switch (quarters & 3) {
+    case 1:
+      return { x: -y, y: x };
+    case 2:
+      return { x: -x, y: -y };
+    case 3:
+      return { x: y, y: -x };
+    default:
+      return { x, y };
+  }
+}
+
 /**
  * Openings of a rear wall in the board's own figures: across from the board's edge, up from its surface, seen from
- * inside. The standard port opening among them says where the board is; without it none has a place.
+ * inside. The standard port opening among them says where the board is; without it none has a place. It must be seen
+ * lying flat with the board below it: `quarters`: how far the picture is turned for that, clockwise.
  */
 export function openingsOf(
   rectangles: readonly MeasuredRectangle[],
   outside: boolean,
+  quarters = 0,
 ): { openings: Area[] } | { lacks: string } {
   const io = rectangles.find(
     ({ width, height }) =>
@@ -38,14 +54,17 @@ export function openingsOf(
       lacks: `None of them is the port opening (${ioOpening.widthMm} × ${ioOpening.heightMm} mm): tap it too, the others are counted from it.`,
     };
   const standard = standardOpening();
-  /* Along its long side, as the picture lies: the lower left corner seen from inside is the place they share. */
-  const lying = io.width >= io.height;
-  const turn = ((io.turned + (lying ? 0 : 90)) * Math.PI) / 180;
+  if (io.width >= io.height === (quarters % 2 === 1))
+    return {
+      lacks:
+        'Turn the picture until the port opening lies flat with the board below it: which way is up decides.',
+    };
+  const turn = (io.turned * Math.PI) / 180;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  const own = (at: At) => ({
-    across: (at.x * c + at.y * s) * (outside ? -1 : 1),
-    up: -(-at.x * s + at.y * c),
-  });
+  const own = (at: At) => {
+    const { x, y } = turnedBy(at, quarters);
+    return { across: (x * c + y * s) * (outside ? -1 : 1), up: x * s - y * c };
+  };
   const box = (corners: readonly At[]) => {
     const all = corners.map(own);
     return {

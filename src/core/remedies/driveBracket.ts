@@ -14,5 +14,6 @@ export const driveBracket = remedy({
   title: ({ form }) => `Bracket for a ${form} in drive`,
   minutes: 15,
   get: ({ form }) => ({ what: `bracket for a ${form} in drive`, count: 1 }),
+  made: (thing, { form }) => thing.do === 'drive bracket' && thing.form === form,
   undoable: true,
 });

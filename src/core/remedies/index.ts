@@ -7,6 +7,7 @@ import { table } from '../units/table.ts';
 import type { ToGet } from '../findings/finding.ts';
 import type { Field, RemedyKind } from './kind.ts';
 import { remedies } from './list.ts';
+import { thingsOf, type Thing } from './things.ts';
 
 export type { Field, FieldSort, RemedyKind } from './kind.ts';
 
@@ -81,9 +82,17 @@ export const hasApplied = (plan: Plan, value: RemedyValue): boolean =>
 
 export const titleOf = (value: RemedyValue, plan: Plan): string => kindOf(value).title(value, plan);
 
-/** What has to be got for it, if anything. */
+/** Whether one of these things does for it. */
+export const isMadeBy = (things: readonly Thing[], value: RemedyValue): boolean =>
+  things.some((thing) => kindOf(value).made?.(thing, value) ?? false);
+
+/** Whether something made for the job does for it. */
+export const isMade = (plan: Plan, value: RemedyValue): boolean =>
+  kindOf(value).made !== undefined && isMadeBy(thingsOf(plan), value);
+
+/** What has to be got for it, if anything: nothing for what is made for the job. */
 export const toGet = (value: RemedyValue, plan: Plan): ToGet | undefined =>
-  kindOf(value).get?.(value, plan);
+  isMade(plan, value) ? undefined : kindOf(value).get?.(value, plan);
 
 /** What it costs in hands, min: the one figure for finding, search and work order. */
 export function minutesOf(value: RemedyValue): number {

@@ -2,6 +2,7 @@ import type { Term, ToGet } from '../findings/finding.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import type { RemedyFields, RemedyName, RemedyValue } from '../model/types/remedyValue.ts';
 import type { SeatId } from '../model/types/types.ts';
+import type { Thing } from './things.ts';
 
 /** What a field of a remedy holds; `part` is a tag that may be renumbered. */
 export type FieldSort = 'seat' | 'seats' | 'part' | 'word' | 'words' | 'count';
@@ -30,6 +31,8 @@ export interface RemedyKind<K extends RemedyName = RemedyName> {
   minutes: number | ((value: RemedyValue<K>) => number);
   /** What has to be got for it; nothing: it costs minutes alone. */
   get?: (value: RemedyValue<K>, plan: Plan) => ToGet;
+  /** Whether a thing made for the job does for it: then nothing has to be got. */
+  made?: (thing: Thing, value: RemedyValue<K>) => boolean;
   /** Can it be undone? Metal that is cut cannot. */
   undoable: boolean;
   /** Metal is cut: goggles, and the case empty. */
@@ -49,13 +52,13 @@ export interface RemedyKind<K extends RemedyName = RemedyName> {
 }
 
 type Told<K extends RemedyName> = Omit<RemedyValue<K>, 'do'>;
-type Make<K extends RemedyName> =
+type Called<K extends RemedyName> =
   Record<never, never> extends Told<K>
     ? (told?: Told<K>) => RemedyValue<K>
     : (told: Told<K>) => RemedyValue<K>;
 
 /** A remedy to call with what it has to be told, `moveDrive({ seat, to })`, and to ask about itself. */
-export function remedy<K extends RemedyName>(kind: RemedyKind<K>): Make<K> & RemedyKind<K> {
+export function remedy<K extends RemedyName>(kind: RemedyKind<K>): Called<K> & RemedyKind<K> {
   const make = (told?: Told<K>) => ({ do: kind.do, ...told }) as RemedyValue<K>;
-  return Object.assign(make as Make<K>, kind);
+  return Object.assign(make as Called<K>, kind);
 }

@@ -19,5 +19,6 @@ export const otherBracket = remedy({
     const card = partAt(plan, seat);
     return { what: `bracket for ${card?.part.name ?? 'the card'}`, count: 1 };
   },
+  made: (thing) => thing.do === 'slot bracket',
   undoable: true,
 });

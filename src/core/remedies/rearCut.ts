@@ -18,6 +18,7 @@ export const rearCut = remedy({
   title: ({ count = 1 }) => `Cut ${count} ${count === 1 ? 'opening' : 'openings'}`,
   step: () => 'Cut the rear openings as listed',
   minutes: ({ count = 1 }) => SETTING_UP + EACH * count,
+  made: (thing) => thing.do === 'rear wall',
   undoable: false,
   cuts: true,
   spoils: 'new openings in the rear',

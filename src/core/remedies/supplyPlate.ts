@@ -18,5 +18,9 @@ export const supplyPlate = remedy({
     what: from && to ? `adapter plate ${from} to ${to}` : 'adapter plate for the PSU',
     count: 1,
   }),
+  made: (thing, { from = 'SFX', to = 'ATX' }) =>
+    (thing.do === 'PSU plate' || thing.do === 'printed PSU plate') &&
+    from.startsWith('SFX') &&
+    to === 'ATX',
   undoable: true,
 });

@@ -5,12 +5,10 @@
   import { pieceOf } from '$core/make/pieceOf.ts';
   import { dropMake, nextMakeId, setMake } from '$core/edits/makeEdits.ts';
   import type { Make } from '$core/model/types/makeTypes.ts';
-  import ToldFields from '$lib/parts/ToldFields.svelte';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import { say } from '$lib/shop/units.svelte.ts';
-  import Button from '$lib/ui/Button.svelte';
   import Stage from '../frame/Stage.svelte';
   import SumStage from '../frame/SumStage.svelte';
   import ViewButtons from '../frame/ViewButtons.svelte';
@@ -19,6 +17,7 @@
   import Folded from './Folded.svelte';
   import Stock from './Stock.svelte';
   import TakeOut from './TakeOut.svelte';
+  import Things from './Things.svelte';
   import { makeViews } from './views.ts';
 
   const { view }: { view: JobView } = $props();
@@ -37,6 +36,7 @@
   const shown = new ViewSwitch(makeViews);
   const job = $derived(view.job);
   const makes = $derived(job?.makes ?? []);
+  const offered = $derived(view.found.flatMap(({ remedies }) => remedies));
   let picked = $state<string>();
   /* A sum chosen on the tape brings up what it is about. */
   const spoken = $derived(uiState.chosen?.split(':')[1]);
@@ -69,13 +69,16 @@
     if (!job) return;
     const id = nextMakeId(makes);
     picked = id;
-    void shopStore.edit(`to make: ${label.toLowerCase()}`, setMake(job.id, freshMake(sort, id)));
+    void shopStore.edit(
+      `to make: ${label.toLowerCase()}`,
+      setMake(job.id, freshMake(sort, id), offered),
+    );
   }
   function set(name: string, label: string, value: unknown): void {
     if (!job || !make || value === undefined) return;
     void shopStore.edit(
       `${make.do}: ${label.toLowerCase()}`,
-      setMake(job.id, { ...make, [name]: value } as Make),
+      setMake(job.id, { ...make, [name]: value } as Make, offered),
       `make ${job.id} ${make.id} ${name}`,
     );
   }
@@ -112,92 +115,44 @@
       <ViewButtons views={makeViews} {shown} />
     {/snippet}
     {#snippet picture()}
-      <div class="pick" role="group" aria-label="Things to make">
-        {#each makes as each, i (each.id)}
-          <button
-            aria-pressed={each.id === make?.id}
-            class:on={each.id === make?.id}
-            onclick={() => pick(each.id)}>{i + 1} {each.do}</button
-          >
-        {/each}
-      </div>
-      {#if make && job}
-        {#if piece}
-          <div class="pictures">
-            <Flat {piece} />
-            {#if make.do === 'L bracket' || make.do === 'Z bracket'}<Folded {make} />{/if}
-          </div>
-          <p class="soft">
-            {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'},
-            true to scale. {say(
-              `About ${minutesOf(piece)} min of hands; it stands in the work order.`,
-            )}
-          </p>
-          <TakeOut {piece} {job} />
-        {:else if made && 'lacks' in made}
-          <p class="lacks">{made.lacks}</p>
-        {/if}
-        <section aria-label="Figures of the {make.do}">
-          {#key make.id}
-            <ToldFields
-              fields={makeFields[make.do]}
-              told={make as unknown as Readonly<Record<string, unknown>>}
-              onset={(field, value) => set(field.name, field.label, value)}
-            />
-          {/key}
-          <Button quiet onclick={drop}>Not made after all</Button>
-        </section>
-      {/if}
-      {#if alike.length > 1}<Stock pieces={alike} />{/if}
-      <div class="add" role="group" aria-label="Make something">
-        <span>{makes.length === 0 ? 'Make' : 'Make another'}</span>
-        {#each sorts as [sort, label] (sort)}
-          <Button onclick={() => add(sort, label)}>{label}</Button>
-        {/each}
-      </div>
+      <Things
+        verb="Make"
+        undone="Not made after all"
+        list={makes}
+        open={make}
+        {sorts}
+        fields={makeFields}
+        onpick={pick}
+        onadd={add}
+        onset={set}
+        ondrop={drop}
+      >
+        {#snippet children(make)}
+          {#if piece && job}
+            <div class="pictures">
+              <Flat {piece} />
+              {#if make.do === 'L bracket' || make.do === 'Z bracket'}<Folded {make} />{/if}
+            </div>
+            <p class="soft">
+              {piece.outline ? 'The flat piece' : 'The wall seen from inside, board’s edge left'},
+              true to scale. {say(
+                `About ${minutesOf(piece)} min of hands; it stands in the work order.`,
+              )}
+            </p>
+            <TakeOut {piece} {job} />
+          {:else if made && 'lacks' in made}
+            <p class="lacks">{made.lacks}</p>
+          {/if}
+        {/snippet}
+        {#snippet all()}
+          {#if alike.length > 1}<Stock pieces={alike} />{/if}
+        {/snippet}
+      </Things>
     {/snippet}
   </SumStage>
 {/if}
 
 <style>
-  .pick,
-  .add {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
-    margin: 0 0 10px;
-  }
-  .add {
-    margin-top: 16px;
-    padding-top: 12px;
-    border-top: 1px dashed var(--line);
-  }
-  .add span {
-    min-width: 90px;
-    font: 600 16px var(--face-head);
-  }
-  .pick button {
-    min-height: var(--target);
-    padding: 0 14px;
-    border: 0;
-    border-bottom: 3px solid transparent;
-    background: none;
-    color: var(--ink-soft);
-    font: 600 16px var(--face-head);
-  }
-  .pick button.on {
-    border-bottom-color: var(--accent);
-    color: var(--ink);
-  }
-  section {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px 24px;
-    align-items: flex-end;
-    justify-content: space-between;
-    margin-top: 12px;
-  }
   .pictures {
     display: flex;
     flex-wrap: wrap;

@@ -90,7 +90,7 @@
   let outside = $state(true);
   let lacks = $state('');
   async function toRear(): Promise<void> {
-    const found = openingsOf(rectangles, outside);
+    const found = openingsOf(rectangles, outside, table.turn);
     lacks = 'lacks' in found ? found.lacks : '';
     if ('lacks' in found || !shell) return;
     if (!found.openings.every((each) => areaShape.holds(each))) {

@@ -19,7 +19,10 @@
   import PhotoUses from './PhotoUses.svelte';
 
   const { plan, view }: ViewProps = $props();
-  const table = $derived(photoTable(view.job?.id ?? ''));
+  /* By shop and job: another shop's job of that number has its own. */
+  const table = $derived(
+    photoTable(`${shopStore.shop.name} · ${view.job?.id ?? ''} ${view.job?.name ?? ''}`),
+  );
   const lengths = $derived(shopStore.shop.settings.unit);
   let paper = $state<MatPaper>('A4');
   let card = $state<keyof typeof cards>('bank card');

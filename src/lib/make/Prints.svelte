@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { nextMakeId } from '$core/edits/makeEdits.ts';
-  import { dropPrint, setPrint } from '$core/edits/printEdits.ts';
+  import { dropPrint, nextMakeId, setPrint } from '$core/edits/makeEdits.ts';
   import { editJob, newPart } from '$core/edits/edits.ts';
   import type { Printed } from '$core/model/types/printTypes.ts';
   import { estimate } from '$core/print/estimate.ts';
@@ -13,7 +12,6 @@
   import { addWants } from '$core/shop/items.ts';
   import { saveBytes } from '$lib/files/save.ts';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import ToldFields from '$lib/parts/ToldFields.svelte';
   import { Background } from '$lib/shop/background.svelte.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
@@ -23,6 +21,7 @@
   import Fault from '$lib/ui/Fault.svelte';
   import type { PrintWorker } from '../../workers/print.worker.ts';
   import Section from './Section.svelte';
+  import Things from './Things.svelte';
   import Turning from './Turning.svelte';
 
   const { view }: ViewProps = $props();
@@ -41,6 +40,7 @@
   ];
   const job = $derived(view.job);
   const list = $derived(job?.printed ?? []);
+  const offered = $derived(view.found.flatMap(({ remedies }) => remedies));
   let picked = $state<string>();
   const spoken = $derived(uiState.chosen?.split(':')[1]);
   const print = $derived(
@@ -83,13 +83,16 @@
     if (!job) return;
     const id = nextMakeId(list, 'p');
     picked = id;
-    void shopStore.edit(`to print: ${label.toLowerCase()}`, setPrint(job.id, freshPrint(sort, id)));
+    void shopStore.edit(
+      `to print: ${label.toLowerCase()}`,
+      setPrint(job.id, freshPrint(sort, id), offered),
+    );
   }
   function set(field: string, label: string, value: unknown): void {
     if (!job || !print || value === undefined) return;
     void shopStore.edit(
       `${print.do}: ${label.toLowerCase()}`,
-      setPrint(job.id, { ...print, [field]: value } as Printed),
+      setPrint(job.id, { ...print, [field]: value } as Printed, offered),
       `print ${job.id} ${print.id} ${field}`,
     );
   }
@@ -159,103 +162,62 @@
   }
 </script>
 
-<div class="pick" role="group" aria-label="Things to print">
-  {#each list as each, i (each.id)}
-    <button
-      aria-pressed={each.id === print?.id}
-      class:on={each.id === print?.id}
-      onclick={() => (picked = each.id)}>{i + 1} {each.do}</button
-    >
-  {/each}
-</div>
 {#if list.length === 0}
   <p>Nothing is printed for this job yet: pick what, and give it its measures.</p>
 {/if}
-{#if print && job}
-  <Fault text={fault ?? worker.fault} />
-  {#if shown?.[0]}
-    <div class="pictures">
-      <Turning solids={shown} name="The {print.do}" />
-      <Section solid={shown[0]} name="The {print.do}" />
-    </div>
-    {#if takes}
-      <p>
-        {spanned(takes.grams.lo, takes.grams.hi)} g of {print.material}, {spanned(
-          takes.hours.lo,
-          takes.hours.hi,
-        )} h on the printer{pieces > 1 ? `, in ${pieces} pieces` : ''}.
-        <span class="soft">{say(lying(print))}.</span>
-      </p>
+<Things
+  verb="Print"
+  undone="Not printed after all"
+  {list}
+  open={print}
+  {sorts}
+  fields={printFields}
+  onpick={(id) => (picked = id)}
+  onadd={add}
+  onset={set}
+  ondrop={drop}
+>
+  {#snippet children(print)}
+    <Fault text={fault ?? worker.fault} />
+    {#if shown?.[0]}
+      <div class="pictures">
+        <Turning solids={shown} name="The {print.do}" />
+        <Section solid={shown[0]} name="The {print.do}" />
+      </div>
+      {#if takes}
+        <p>
+          {spanned(takes.grams.lo, takes.grams.hi)} g of {print.material}, {spanned(
+            takes.hours.lo,
+            takes.hours.hi,
+          )} h on the printer{pieces > 1 ? `, in ${pieces} pieces` : ''}.
+          <span class="soft">{say(lying(print))}.</span>
+        </p>
+      {/if}
+      <div class="row">
+        <Button next onclick={stl}>STL</Button>
+        <Button onclick={threeMf}>3MF</Button>
+        <Button onclick={toWeek} disabled={inWeek}
+          >{inWeek ? 'In the week' : 'Into the week'}</Button
+        >
+        <Button onclick={toList}>Filament to the list</Button>
+        <Button onclick={made}>It is printed: a part</Button>
+      </div>
     {/if}
-    <div class="row">
-      <Button next onclick={stl}>STL</Button>
-      <Button onclick={threeMf}>3MF</Button>
-      <Button onclick={toWeek} disabled={inWeek}>{inWeek ? 'In the week' : 'Into the week'}</Button>
-      <Button onclick={toList}>Filament to the list</Button>
-      <Button onclick={made}>It is printed: a part</Button>
-    </div>
-  {/if}
-  <section aria-label="Figures of the {print.do}">
-    {#key print.id}
-      <ToldFields
-        fields={printFields[print.do]}
-        told={print as unknown as Readonly<Record<string, unknown>>}
-        onset={(field, value) => set(field.name, field.label, value)}
-      />
-    {/key}
-    <Button quiet onclick={drop}>Not printed after all</Button>
-  </section>
-{/if}
-<div class="add" role="group" aria-label="Print something">
-  <span>{list.length === 0 ? 'Print' : 'Print another'}</span>
-  {#each sorts as [sort, label] (sort)}
-    <Button onclick={() => add(sort, label)}>{label}</Button>
-  {/each}
-</div>
+  {/snippet}
+</Things>
 
 <style>
-  .pick,
-  .row,
-  .add {
+  .row {
     display: flex;
     flex-wrap: wrap;
     gap: 8px;
     align-items: center;
     margin: 0 0 10px;
   }
-  .add {
-    margin-top: 16px;
-    padding-top: 12px;
-    border-top: 1px dashed var(--line);
-  }
-  .add span {
-    min-width: 90px;
-    font: 600 16px var(--face-head);
-  }
-  .pick button {
-    min-height: var(--target);
-    padding: 0 14px;
-    border: 0;
-    border-bottom: 3px solid transparent;
-    background: none;
-    color: var(--ink-soft);
-    font: 600 16px var(--face-head);
-  }
-  .pick button.on {
-    border-bottom-color: var(--accent);
-    color: var(--ink);
-  }
   .pictures {
     display: flex;
     flex-wrap: wrap;
     gap: 20px;
     align-items: center;
-  }
-  section {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px 24px;
-    align-items: flex-end;
-    justify-content: space-between;
   }
 </style>

@@ -5,6 +5,7 @@ import type { At } from '$core/photo/plane.ts';
 import type { Height, Measured } from '$core/photo/survey.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';
+import { keepTable, keptTable, type KeptPicture } from './keptPictures.ts';
 import type { Joined, Laid, PhotoWorker, Taken } from '../../workers/photo.worker.ts';
 
 export type Tool = Measured['is'];
@@ -24,7 +25,7 @@ function storedRules(): MatRules {
 
 /** What a job's pictures show, measured: the pictures themselves lie with the worker. */
 export class PhotoTable {
-  shots = $state<(Taken & { name: string; card?: boolean })[]>([]);
+  shots = $state.raw<(Taken & { name: string; kept: KeptPicture })[]>([]);
   rules = $state<MatRules>(storedRules());
   height = $state<Height>({ mm: 0, off: 0.25 });
   tool = $state<Tool>('hole');
@@ -34,6 +35,8 @@ export class PhotoTable {
   shown = $state<number | undefined>(undefined);
   joined = $state.raw<Joined | undefined>(undefined);
   laid = $state.raw<(Laid & { plain: boolean }) | undefined>(undefined);
+  /** Quarters the picture is turned to be looked at, clockwise. */
+  turn = $state(0);
   working = $state(0);
   /** What is wrong, at the picture. */
   fault = $state('');
@@ -42,6 +45,32 @@ export class PhotoTable {
   #worker = new Background<PhotoWorker>(
     () => new Worker(new URL('../../workers/photo.worker.ts', import.meta.url), { type: 'module' }),
   );
+
+  /** `name`: the job's, under which its pictures are kept. */
+  constructor(readonly name: string) {
+    void this.#recall();
+  }
+
+  /** What lay on the table when the page was left. */
+  async #recall(): Promise<void> {
+    const kept = await keptTable(this.name);
+    if (!kept || this.shots.length > 0) return;
+    this.height = kept.height;
+    this.turn = kept.turn;
+    for (const each of kept.pictures) await this.#takeIn(each);
+    this.list = kept.list;
+    await this.again();
+  }
+
+  #keep(): void {
+    void keepTable(this.name, {
+      pictures: this.shots.map(({ kept }) => kept),
+      height: $state.snapshot(this.height),
+      list: this.list,
+      turn: this.turn,
+      at: Date.now(),
+    });
+  }
 
   get busy(): boolean {
     return this.working > 0;
@@ -66,18 +95,31 @@ export class PhotoTable {
   async take(files: readonly File[]): Promise<void> {
     this.fault = '';
     for (const file of files) {
-      const taken = await this.#ask((api) => api.take(file));
-      if (!taken) {
-        toast(
-          `${file.name}: no picture this browser reads (JPEG, PNG, WebP). Nothing else was lost.`,
-          'stop',
-        );
-        continue;
-      }
-      this.shots = [...this.shots, { ...taken, name: file.name }].slice(-5);
-      this.shown = taken.id;
+      if (await this.#takeIn({ file })) continue;
+      toast(
+        `${file.name}: no picture this browser reads (JPEG, PNG, WebP). Nothing else was lost.`,
+        'stop',
+      );
     }
     await this.again();
+  }
+
+  async #takeIn(kept: KeptPicture): Promise<boolean> {
+    const { file, card } = kept;
+    const taken = await this.#ask((api) => api.take(file));
+    if (!taken) return false;
+    const fault = card
+      ? await this.#ask((api) => api.card(taken.id, card.taps, card.size))
+      : taken.fault;
+    this.shots = [...this.shots, { ...taken, fault, name: file.name, kept }].slice(-5);
+    this.shown = taken.id;
+    return true;
+  }
+
+  /** A quarter on, clockwise. */
+  turnOn(): void {
+    this.turn = (this.turn + 1) % 4;
+    this.#keep();
   }
 
   async drop(id: number): Promise<void> {
@@ -115,10 +157,14 @@ export class PhotoTable {
     this.joined = joined?.fault === undefined ? joined : undefined;
     this.fault = this.shots.some(({ fault }) => fault === undefined) ? (joined?.fault ?? '') : '';
     await this.#lay();
-    if (!this.joined) return;
+    if (!this.joined) {
+      this.#keep();
+      return;
+    }
     const list: Measured[] = [];
     for (const each of this.list) list.push((await this.#find(each.is, middleOf(each))) ?? each);
     this.list = list;
+    this.#keep();
   }
 
   async #lay(): Promise<void> {
@@ -162,6 +208,7 @@ export class PhotoTable {
     const same = (each: Measured) =>
       each.is === found.is && apart(middleOf(each), middleOf(found)) < 0.8;
     this.list = [...this.list.filter((each) => !same(each)), found];
+    this.#keep();
   }
 
   /** The card whose corners were tapped. */
@@ -173,14 +220,16 @@ export class PhotoTable {
     this.fault = fault ?? '';
     if (fault !== undefined) return;
     this.shots = this.shots.map((shot) =>
-      shot.id === shown ? { ...shot, fault: undefined, card: true } : shot,
+      shot.id === shown
+        ? { ...shot, fault: undefined, kept: { ...shot.kept, card: { taps: [...taps], size } } }
+        : shot,
     );
     await this.again();
-    if (fault !== undefined) this.fault = fault;
   }
 
   forget(i: number): void {
     this.list = this.list.toSpliced(i, 1);
+    this.#keep();
   }
 }
 
@@ -200,5 +249,5 @@ export const within = (mm: number, unit: 'mm' | 'in'): string =>
 
 const tables: Record<string, PhotoTable> = {};
 
-/** The table of a job: it stays while the page does, whatever is looked at in between. */
-export const photoTable = (jobId: string): PhotoTable => (tables[jobId] ??= new PhotoTable());
+/** The table of a job by its name: it stays while the page does, whatever is looked at in between. */
+export const photoTable = (name: string): PhotoTable => (tables[name] ??= new PhotoTable(name));

@@ -9,7 +9,16 @@ import { makeFault, makeFields } from '../../../src/core/make/fields.ts';
 import { freshMake } from '../../../src/core/make/fresh.ts';
 import { minutesOf } from '../../../src/core/make/minutes.ts';
 import { nest, type Blank } from '../../../src/core/make/nest.ts';
-import { between, holeToRing, ring, type Hole, type Piece } from '../../../src/core/make/piece.ts';
+import {
+  between,
+  holeToEdge,
+  holeToRing,
+  ring,
+  ringToEdge,
+  type Hole,
+  type Piece,
+  type Ring,
+} from '../../../src/core/make/piece.ts';
 import { pieceOf } from '../../../src/core/make/pieceOf.ts';
 import { passHole, tapDrill } from '../../../src/core/make/screws.ts';
 import { leastWebMm } from '../../../src/core/make/sheet.ts';
@@ -338,6 +347,54 @@ describe('make, distances', () => {
       }),
       { numRuns: 60 },
     );
+  });
+  /* Points along the rim of a rounded rectangle, by walking its sides and arcs. */
+  const rim = ({ x0, x1, y0, y1, r }: Ring): [number, number][] => {
+    const n = 12;
+    const arc = (x: number, y: number, from: number): [number, number][] =>
+      Array.from({ length: n + 1 }, (_, i) => {
+        const angle = from + (i / n) * (Math.PI / 2);
+        return [x + r * Math.cos(angle), y + r * Math.sin(angle)];
+      });
+    const corners = [
+      ...arc(x1 - r, y1 - r, 0),
+      ...arc(x0 + r, y1 - r, Math.PI / 2),
+      ...arc(x0 + r, y0 + r, Math.PI),
+      ...arc(x1 - r, y0 + r, 1.5 * Math.PI),
+    ];
+    return corners.flatMap(([x, y], i): [number, number][] => {
+      const [u, v] = corners[(i + 1) % corners.length]!;
+      return Array.from({ length: n }, (_, k) => [x + ((u - x) * k) / n, y + ((v - y) * k) / n]);
+    });
+  };
+  const least = (a: readonly [number, number][], b: readonly [number, number][]) =>
+    Math.min(...a.map(([x, y]) => Math.min(...b.map(([u, v]) => Math.hypot(x - u, y - v)))));
+  const rounded = fc
+    .tuple(
+      fc.integer({ min: 30, max: 60 }),
+      fc.integer({ min: -30, max: 60 }),
+      fc.integer({ min: 4, max: 20 }),
+      fc.integer({ min: 4, max: 20 }),
+      fc.integer({ min: 0, max: 10 }),
+    )
+    .map(([x, y, w, h, r]) => ring('a', x, y, w, h, r));
+  it('round their corners openings lie as far apart as their rims do', () => {
+    fc.assert(
+      fc.property(rounded, fc.integer({ min: 0, max: 5 }), (a, r) => {
+        const b = ring('b', 0, 0, 20, 20, r);
+        expect(between(a, b)).to.be.closeTo(least(rim(a), rim(b)), 0.2);
+      }),
+      { numRuns: 25 },
+    );
+  });
+  it('in a piece with round corners an opening is as near to its edge as their rims are', () => {
+    const edge = ring('edge', 0, 0, 100, 80, 14);
+    const near = ring('o', 1, 1, 20, 20, 2);
+    expect(ringToEdge(near, edge)).to.be.closeTo(14 - Math.hypot(11, 11) - 2, 1e-9);
+    const whole = ring('o', 6, 5, 20, 20, 3);
+    expect(ringToEdge(whole, edge)).to.be.closeTo(least(rim(whole), rim(edge)), 0.1);
+    const hole: Hole = { name: 'h', x: 5, y: 5, mm: 3 };
+    expect(holeToEdge(hole, edge)).to.be.closeTo(14 - Math.hypot(9, 9) - 1.5, 1e-9);
   });
   it('a hole in an opening is below nothing, one beside it as far as its rim is', () => {
     const hole = (x: number, y: number): Hole => ({ name: 'h', x, y, mm: 4 });

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { ManifoldToplevel } from 'manifold-3d';
 import { readShop } from '../../../src/core/document/read.ts';
 import { nextMakeId } from '../../../src/core/edits/makeEdits.ts';
-import { dropPrint, setPrint } from '../../../src/core/edits/printEdits.ts';
+import { dropPrint, setPrint } from '../../../src/core/edits/makeEdits.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { supplyFaces } from '../../../src/core/standards/patterns.ts';
 import type { Printed } from '../../../src/core/model/types/printTypes.ts';

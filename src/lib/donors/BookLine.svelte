@@ -3,7 +3,7 @@
   import { understand } from '$core/quick/understand.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     /** The job a line without a tag belongs to; undefined for the shop's own. */
@@ -28,14 +28,14 @@
 </script>
 
 <form onsubmit={write}>
-  <Field wide label="a line for the book"
-    ><input
-      bind:value={text}
-      maxlength="200"
-      placeholder="paid 12.50 paint · sold A07 25 · gift 20 cooler · worked 90 min sanding"
-    /></Field
-  >
-  <Field label="on"><input type="date" bind:value={day} /></Field>
+  <TextField
+    wide
+    label="a line for the book"
+    bind:value={text}
+    maxlength={200}
+    placeholder="paid 12.50 paint · sold A07 25 · gift 20 cooler · worked 90 min sanding"
+  />
+  <TextField label="on" type="date" bind:value={day} />
   <Button next type="submit" disabled={!entry}>Write it</Button>
   <output
     >{text.trim() === ''
@@ -53,9 +53,6 @@
     gap: 6px 12px;
     align-items: end;
     margin-bottom: 10px;
-  }
-  input {
-    font: 16px var(--face-figure);
   }
   output {
     flex-basis: 100%;

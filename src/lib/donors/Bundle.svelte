@@ -64,7 +64,7 @@
         bind:value={typed}
         placeholder="E01 E02 C03"
         autocomplete="off"
-        maxlength="400"
+        maxlength={400}
       /></label
     >
     <MoneyField
@@ -116,10 +116,6 @@
   summary {
     min-height: 36px;
     font: 500 16px var(--face-head);
-  }
-  .row {
-    gap: 10px 16px;
-    align-items: flex-end;
   }
   label {
     font-size: 14px;

@@ -7,7 +7,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
 
   interface Props {
     donor: Machine;
@@ -57,22 +58,18 @@
         {/each}
       </ul>
       <p class="row">
-        <Field label="lay them in"
-          ><input bind:value={where} placeholder="drawer 3" maxlength="40" /></Field
-        >
+        <TextField label="lay them in" bind:value={where} placeholder="drawer 3" maxlength={40} />
         <Button next onclick={out}>Taken out</Button>
       </p>
     {:else}
       <p>Tick what you mean to take: minutes and what it spoils stand here before you begin.</p>
     {/if}
-    <Field label="Keep it whole: its parts serve no other job" check
-      ><input
-        type="checkbox"
-        checked={donor.keepWhole ?? false}
-        onchange={(event) =>
-          shopStore.edit('kept whole', keepWhole(donor.id, event.currentTarget.checked))}
-      /></Field
-    >
+    <Tick
+      label="Keep it whole: its parts serve no other job"
+      checked={donor.keepWhole ?? false}
+      onchange={(event) =>
+        shopStore.edit('kept whole', keepWhole(donor.id, event.currentTarget.checked))}
+    />
   </div>
 </section>
 
@@ -113,17 +110,6 @@
     margin: 4px 0;
     padding-left: 18px;
     font-size: 15px;
-  }
-  .row {
-    gap: 12px;
-  }
-  .row input {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
   @media (max-width: 43.75em) {
     section {

@@ -11,6 +11,7 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
@@ -163,7 +164,7 @@
         class="name"
         aria-label="what is offered"
         value={machine.name}
-        maxlength="120"
+        maxlength={120}
         oninput={(event) =>
           event.currentTarget.value.trim() &&
           shopStore.edit(
@@ -176,15 +177,9 @@
     <p class="told">{machine.origin ? `From ${machine.origin}. ` : ''}{machine.note ?? ''}</p>
   {/if}
   <p class="row" onchange={keep}>
-    <Field label="worth when done"
-      ><input bind:value inputmode="decimal" placeholder="180 to 220" /></Field
-    >
-    <Field label="price asked"
-      ><input bind:value={asked} inputmode="decimal" placeholder="90" /></Field
-    >
-    <Field label="hours of hands"
-      ><input bind:value={hours} inputmode="decimal" placeholder="2 to 4" /></Field
-    >
+    <TextField label="worth when done" bind:value inputmode="decimal" placeholder="180 to 220" />
+    <TextField label="price asked" bind:value={asked} inputmode="decimal" placeholder="90" />
+    <TextField label="hours of hands" bind:value={hours} inputmode="decimal" placeholder="2 to 4" />
     <Field label="to fix, a line each" wide
       ><textarea bind:value={fixes} rows="5" placeholder="PSU 25 to 40&#10;case 20&#10;paste"
       ></textarea></Field
@@ -256,10 +251,6 @@
 </section>
 
 <style>
-  .row {
-    gap: 8px 16px;
-    align-items: start;
-  }
   input,
   textarea {
     border: 0;

@@ -138,7 +138,7 @@
     autocomplete="off"
     autocapitalize="off"
     spellcheck="false"
-    maxlength="200"
+    maxlength={200}
     placeholder={hint}
     aria-label="Entry line: a sum, a tag, a search"
     aria-describedby="entry-say"

@@ -27,7 +27,7 @@
       <input
         bind:value={name}
         autofocus
-        maxlength="120"
+        maxlength={120}
         placeholder="Slim desk unit"
         aria-describedby="new-job-fault"
       />
@@ -35,7 +35,7 @@
     {#if fault}<p id="new-job-fault" class="fault" role="alert">{fault}</p>{/if}
     <label>
       <span>What should it become?</span>
-      <input bind:value={becomes} maxlength="200" placeholder="map desk, four screens" />
+      <input bind:value={becomes} maxlength={200} placeholder="map desk, four screens" />
     </label>
     <p class="soft">Screens, drives and GB named here are counted against the plan.</p>
     <Button next type="submit">Create job</Button>

@@ -22,7 +22,7 @@
   import HoleMatch from './HoleMatch.svelte';
   import type { Place } from '$core/model/types/shapes.ts';
   import { measuredPlaces, withPlace } from './places.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   interface Props {
     plan: Plan;
@@ -144,7 +144,7 @@
         height={430}
       />
       {#if (answer.identity?.candidates.length ?? 0) > 1}
-        <p class="row">
+        <p class="row apart">
           {#each answer.identity?.candidates ?? [] as each, i (each.pattern.name)}
             <button class="pick" aria-pressed={picked === i} onclick={() => (picked = i)}
               >{each.pattern.name}</button
@@ -157,21 +157,24 @@
 
   <div class="side" bind:this={list}>
     {#each answer.identity?.ask ?? [] as ask (ask.kind)}<p class="ask">{ask.question}</p>{/each}
-    <p class="row">
-      <Field label="All holes?"
-        ><select bind:value={all}
-          ><option value="">not said</option><option value="yes">yes, all</option><option value="no"
-            >no, more</option
-          ></select
-        ></Field
-      >
-      <Field label="Caliper good to"
-        ><select bind:value={accuracyMm}
-          >{#each [0.1, 0.3, 0.5, 1] as mm (mm)}<option value={mm}
-              >{lengthWithUnit(mm, lengths)}{{ 0.5: ', ruler', 1: ', tape' }[mm] ?? ''}</option
-            >{/each}</select
-        ></Field
-      >
+    <p class="row apart">
+      <Select
+        label="All holes?"
+        options={[
+          { value: 'yes', words: 'yes, all' },
+          { value: 'no', words: 'no, more' },
+        ]}
+        none="not said"
+        bind:value={all}
+      />
+      <Select
+        label="Caliper good to"
+        options={[0.1, 0.3, 0.5, 1].map((mm) => ({
+          value: mm,
+          words: `${lengthWithUnit(mm, lengths)}${{ 0.5: ', ruler', 1: ', tape' }[mm] ?? ''}`,
+        }))}
+        bind:value={accuracyMm}
+      />
     </p>
     <ol>
       {#each rows as row, i (i)}
@@ -239,7 +242,7 @@
       </p>
     {/if}
     <EdgeDistances onplaces={(places) => store(() => places)} />
-    <p class="row">
+    <p class="row apart">
       {#if candidate}<Button next onclick={() => writeDown(candidate)}>Write it on the board</Button
         >{/if}
       <Button onclick={() => void print()}>Patterns at true size</Button>
@@ -274,12 +277,6 @@
     border-left: 4px solid var(--watch);
     background: var(--tape-lit);
     font-size: 15px;
-  }
-  .row {
-    margin: 6px 0;
-  }
-  select {
-    height: 40px;
   }
   ol {
     margin: 6px 0;

@@ -5,7 +5,7 @@
   import Button from '$lib/ui/Button.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Place } from '$core/model/types/shapes.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
@@ -58,11 +58,7 @@
     Inside and outside of two holes: their mean is the distance of the centres. One of the two will
     do for standard holes.
   </p>
-  <Field label="holes"
-    ><select bind:value={count}
-      >{#each [3, 4, 5, 6, 7, 8, 9] as n (n)}<option value={n}>{n}</option>{/each}</select
-    ></Field
-  >
+  <Select label="holes" options={[3, 4, 5, 6, 7, 8, 9]} bind:value={count} />
   <ol>
     {#each pairs as pair (key(pair))}
       <li>
@@ -113,9 +109,5 @@
   }
   li .figure {
     flex: 0 0 36px;
-  }
-  select {
-    width: 90px;
-    height: 40px;
   }
 </style>

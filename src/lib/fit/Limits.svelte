@@ -97,7 +97,4 @@
     min-width: 44px;
     text-align: right;
   }
-  .row {
-    gap: 8px;
-  }
 </style>

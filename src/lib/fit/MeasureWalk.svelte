@@ -19,7 +19,7 @@
   import Button from '$lib/ui/Button.svelte';
   import MountList from './MountList.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   interface Props {
     plan: Plan;
@@ -138,7 +138,7 @@
         />
       {/if}
       {#if next.yesNo}
-        <p class="row">
+        <p class="row mid">
           <span>{spoken(next.ask, shopStore.shop.settings)}</span>
           <Button onclick={() => next && answerThen(next, view, () => answerYesNo(next, true))}
             >Yes</Button
@@ -153,14 +153,15 @@
           ? ` · ${next.seconds} s may save ${Math.round(next.savesMinutes)} min`
           : ''}
       </p>
-      <p class="row">
-        <Field label="good to"
-          ><select bind:value={accuracyMm}
-            >{#each tools as { mm, name } (mm)}<option value={mm}
-                >{lengthWithUnit(mm, lengths)}, {name}</option
-              >{/each}</select
-          ></Field
-        >
+      <p class="row mid">
+        <Select
+          label="good to"
+          options={tools.map(({ mm, name }) => ({
+            value: mm,
+            words: `${lengthWithUnit(mm, lengths)}, ${name}`,
+          }))}
+          bind:value={accuracyMm}
+        />
         <Button onclick={later}>Not measured</Button>
       </p>
       {#if list.length > 1}
@@ -180,7 +181,7 @@
       </p>
       {#if aside.size > 0}<Button onclick={() => (aside = new Set())}>Ask them again</Button>{/if}
     {/if}
-    <p class="row"><Button onclick={onclose}>Back to the case</Button></p>
+    <p class="row mid"><Button onclick={onclose}>Back to the case</Button></p>
   </div>
   {#if shell}<div class="mounts"><MountList {plan} {shell} /></div>{/if}
 </div>
@@ -208,19 +209,12 @@
     color: var(--ink-soft);
     font-size: 14.5px;
   }
-  .row {
-    gap: 8px;
-    align-items: center;
-  }
   .dot {
     display: inline-block;
     width: 13px;
     height: 13px;
     border-radius: 50%;
     background: var(--accent);
-  }
-  select {
-    height: 40px;
   }
   .line {
     fill: none;

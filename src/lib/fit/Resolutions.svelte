@@ -13,7 +13,8 @@
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
 
   interface Props {
     view: JobView;
@@ -98,12 +99,9 @@
       {/if}
     </small>
     <span class="weigh">
-      <Field label="an hour is worth"
-        ><input type="number" min="0" max="500" bind:value={hour} /></Field
-      >
-      <Field label="no visible cuts" check><input type="checkbox" bind:checked={looks} /></Field>
-      <Field label="reversible only" check><input type="checkbox" bind:checked={keepWhole} /></Field
-      >
+      <TextField short label="an hour is worth" type="number" min="0" max="500" bind:value={hour} />
+      <Tick label="no visible cuts" bind:checked={looks} />
+      <Tick label="reversible only" bind:checked={keepWhole} />
     </span>
   </header>
   {#if answer && answer.stays.length > 0}
@@ -199,14 +197,6 @@
     margin-left: auto;
     font-size: 14px;
     color: var(--ink-soft);
-  }
-  .weigh input[type='number'] {
-    width: 56px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font: 15px var(--face-figure);
   }
   .link {
     padding: 2px 4px;

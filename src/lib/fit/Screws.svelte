@@ -171,9 +171,6 @@
     gap: 8px;
     flex: 1 1 320px;
   }
-  .row {
-    gap: 14px;
-  }
   svg {
     width: 100%;
     max-width: 330px;

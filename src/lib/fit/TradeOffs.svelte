@@ -178,9 +178,6 @@
 </div>
 
 <style>
-  .row {
-    gap: 6px 18px;
-  }
   .says {
     flex: 1 1 260px;
     font-size: 17px;

@@ -48,7 +48,7 @@
         <span>becomes:</span>
         <input
           value={job.becomes}
-          maxlength="120"
+          maxlength={120}
           placeholder="what it should become"
           title={job.becomes}
           oninput={(event) => {

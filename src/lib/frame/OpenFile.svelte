@@ -193,7 +193,4 @@
     list-style: none;
     font-size: 14px;
   }
-  .row {
-    gap: 12px;
-  }
 </style>

@@ -3,7 +3,7 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
 
   let withTape = $state(false);
 
@@ -18,7 +18,7 @@
 
 <Dialog title="Print" onclose={() => (uiState.dialog = undefined)}>
   <p>What is on the stage, with job, machine, shop and day, each page numbered.</p>
-  <p><Field label="the tape too" check><input type="checkbox" bind:checked={withTape} /></Field></p>
+  <p><Tick label="the tape too" bind:checked={withTape} /></p>
   <Button next onclick={() => void print()}>Print</Button>
 </Dialog>
 

@@ -53,7 +53,7 @@
   {/if}
   <div class="card no-print" role="dialog" aria-label="Tour, {at + 1} of {tour.length}">
     <p aria-live="polite"><b class="figure">{at + 1} of {tour.length}</b> {stop.says}</p>
-    <p class="row">
+    <p class="row apart">
       <Button next onclick={next}>{at + 1 < tour.length ? 'Next' : 'Done'}</Button>
       {#if at > 0}<Button onclick={() => (uiState.tour = at - 1)}>Back</Button>{/if}
       <Button quiet onclick={leave}>Leave the tour</Button>
@@ -81,11 +81,5 @@
     border: 2px solid var(--ink);
     border-left: 8px solid var(--accent);
     box-shadow: 0 8px 24px rgb(0 0 0 / 30%);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    margin-top: 10px;
   }
 </style>

@@ -4,7 +4,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   /** What is put right after the record was frozen: dated, never an edit of it. */
   const { job }: { job: Job } = $props();
@@ -29,24 +29,15 @@
   }
 </script>
 
-<form class="row no-print" onsubmit={add}>
-  <Field wide label="Add to the record" {fault}
-    ><input
-      bind:value={text}
-      maxlength="1500"
-      placeholder="what came out later: it is added with its day"
-    /></Field
-  >
-  <Field label="By"><input bind:value={uiState.who} maxlength="60" /></Field>
+<form class="row apart no-print" onsubmit={add}>
+  <TextField
+    wide
+    label="Add to the record"
+    {fault}
+    bind:value={text}
+    maxlength={1500}
+    placeholder="what came out later: it is added with its day"
+  />
+  <TextField label="By" bind:value={uiState.who} maxlength={60} />
   <Button type="submit">Add</Button>
 </form>
-
-<style>
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-end;
-    gap: 8px 14px;
-    margin-bottom: 12px;
-  }
-</style>

@@ -9,6 +9,7 @@
   import Photos from '$lib/photos/Photos.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     job: Job;
@@ -67,68 +68,63 @@
 
 <details class="no-print">
   <summary>{wanted.length > 0 ? `To fill in: ${wanted.join(', ')}` : 'Filled in'}</summary>
-  <div class="row">
-    <Field label="For whom"
-      ><input
-        value={job.customer?.name ?? ''}
-        maxlength="120"
-        oninput={(event) => setCustomer({ name: event.currentTarget.value || undefined })}
-      /></Field
-    >
-    <Field label="Their contact"
-      ><input
-        value={job.customer?.contact ?? ''}
-        maxlength="200"
-        oninput={(event) => setCustomer({ contact: event.currentTarget.value || undefined })}
-      /></Field
-    >
-    <Field label="System installed"
-      ><input
-        value={job.system ?? ''}
-        maxlength="200"
-        oninput={(event) => set('system', { system: event.currentTarget.value || undefined })}
-      /></Field
-    >
-    <Field label="Warranty"
-      ><input
-        value={job.warranty ?? ''}
-        maxlength="200"
-        placeholder="90 days, bring it in"
-        oninput={(event) => set('warranty', { warranty: event.currentTarget.value || undefined })}
-      /></Field
-    >
+  <div class="row apart">
+    <TextField
+      label="For whom"
+      value={job.customer?.name ?? ''}
+      maxlength={120}
+      oninput={(event) => setCustomer({ name: event.currentTarget.value || undefined })}
+    />
+    <TextField
+      label="Their contact"
+      value={job.customer?.contact ?? ''}
+      maxlength={200}
+      oninput={(event) => setCustomer({ contact: event.currentTarget.value || undefined })}
+    />
+    <TextField
+      label="System installed"
+      value={job.system ?? ''}
+      maxlength={200}
+      oninput={(event) => set('system', { system: event.currentTarget.value || undefined })}
+    />
+    <TextField
+      label="Warranty"
+      value={job.warranty ?? ''}
+      maxlength={200}
+      placeholder="90 days, bring it in"
+      oninput={(event) => set('warranty', { warranty: event.currentTarget.value || undefined })}
+    />
     {#if machine}
-      <Field label="Serial number"
-        ><input
-          value={serial && isText(serial) ? serial.text : ''}
-          maxlength="120"
-          oninput={(event) => {
-            const { serial: _, ...others } = machine.facts;
-            const text = event.currentTarget.value;
-            void shopStore.edit(
-              'serial number',
-              editMachine(machine.id, {
-                facts: text ? { ...others, serial: { text, how: 'said' } } : others,
-              }),
-              `serial ${machine.id}`,
-            );
-          }}
-        /></Field
-      >
+      <TextField
+        label="Serial number"
+        value={serial && isText(serial) ? serial.text : ''}
+        maxlength={120}
+        oninput={(event) => {
+          const { serial: _, ...others } = machine.facts;
+          const text = event.currentTarget.value;
+          void shopStore.edit(
+            'serial number',
+            editMachine(machine.id, {
+              facts: text ? { ...others, serial: { text, how: 'said' } } : others,
+            }),
+            `serial ${machine.id}`,
+          );
+        }}
+      />
     {/if}
-    <Field wide label="What they should watch"
-      ><input
-        value={job.watch ?? ''}
-        maxlength="400"
-        placeholder="clean the front mesh twice a year"
-        oninput={(event) => set('what to watch', { watch: event.currentTarget.value || undefined })}
-      /></Field
-    >
+    <TextField
+      wide
+      label="What they should watch"
+      value={job.watch ?? ''}
+      maxlength={400}
+      placeholder="clean the front mesh twice a year"
+      oninput={(event) => set('what to watch', { watch: event.currentTarget.value || undefined })}
+    />
   </div>
   {#each [...sheet.clearings, ...sheet.uncleared.map( ({ id, name }) => ({ partId: id, name }) )] as drive (drive.partId)}
     {@const known =
       'how' in drive ? job.clearings.find((each) => each.partId === drive.partId) : undefined}
-    <div class="row drive">
+    <div class="row apart drive">
       <Field label="Data on {drive.name} ({drive.partId})"
         ><select
           aria-label="How was {drive.name} cleared?"
@@ -145,25 +141,30 @@
       >
       {#if known}
         {#each [['tool', 'with'], ['who', 'by whom'], ['serial', 'its serial number']] as const as [key, label] (key)}
-          <Field {label}
-            ><input
-              value={known[key] ?? ''}
-              maxlength="120"
-              oninput={(event) =>
-                clear({ ...known, [key]: event.currentTarget.value || undefined })}
-            /></Field
-          >
+          <TextField
+            {label}
+            value={known[key] ?? ''}
+            maxlength={120}
+            oninput={(event) => clear({ ...known, [key]: event.currentTarget.value || undefined })}
+          />
         {/each}
       {/if}
     </div>
   {/each}
-  <form class="row" onsubmit={give}>
-    <Field label="Tried and given up"
-      ><input bind:value={what} maxlength="160" placeholder="the tower cooler" /></Field
-    >
-    <Field label="Why" {fault}
-      ><input bind:value={why} maxlength="160" placeholder="too tall under the lid" /></Field
-    >
+  <form class="row apart" onsubmit={give}>
+    <TextField
+      label="Tried and given up"
+      bind:value={what}
+      maxlength={160}
+      placeholder="the tower cooler"
+    />
+    <TextField
+      label="Why"
+      {fault}
+      bind:value={why}
+      maxlength={160}
+      placeholder="too tall under the lid"
+    />
     <Button type="submit">Note it</Button>
   </form>
   {#each job.dropped as dropped (dropped.at + dropped.what)}
@@ -179,7 +180,7 @@
   <Field wide label="Note, for the shop"
     ><textarea
       rows="2"
-      maxlength="1500"
+      maxlength={1500}
       value={job.note ?? ''}
       oninput={(event) => set('note', { note: event.currentTarget.value || undefined })}
     ></textarea></Field
@@ -206,13 +207,6 @@
     margin-bottom: 12px;
     padding-bottom: 10px;
     border-bottom: 1px dashed var(--line);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-end;
-    gap: 8px 14px;
-    margin-bottom: 6px;
   }
   .line {
     font-size: 15px;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import { paperOf, photosOn } from './paper.ts';
   import PaperSheet from './PaperSheet.svelte';
 
@@ -13,9 +13,7 @@
 
 {#if job}
   {#if photos.length > 0}
-    <Field label="Photos on it" check screenOnly
-      ><input type="checkbox" bind:checked={withPhotos} /></Field
-    >
+    <Tick label="Photos on it" screenOnly bind:checked={withPhotos} />
   {/if}
   <PaperSheet
     paper={paperOf('customer', shopStore.shop, job, shopStore.now)}

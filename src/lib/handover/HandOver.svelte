@@ -7,7 +7,7 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Additions from './Additions.svelte';
   import BeforeItGoes from './BeforeItGoes.svelte';
   import HandOverDialog from './HandOverDialog.svelte';
@@ -65,9 +65,7 @@
         >Job as a file</Button
       >
       {#if job.customer}
-        <Field label="with whose it is" check
-          ><input type="checkbox" bind:checked={withCustomer} /></Field
-        >
+        <Tick label="with whose it is" bind:checked={withCustomer} />
       {/if}
     </p>
   </Stage>

@@ -4,7 +4,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     job: Job;
@@ -45,15 +45,16 @@
       <ul>
         {#each open as line, i (i)}<li>{line}</li>{/each}
       </ul>
-      <Field label="What follows?"
-        ><input bind:value={follows} maxlength="200" aria-describedby="follows-fault" /></Field
-      >
+      <TextField
+        label="What follows?"
+        bind:value={follows}
+        maxlength={200}
+        aria-describedby="follows-fault"
+      />
       {#if fault}<p class="fault" id="follows-fault" role="alert">{fault}</p>{/if}
       <p class="row">
-        <Field label="Who does it?"><input bind:value={who} maxlength="80" /></Field>
-        <Field label="By when?"
-          ><input type="date" bind:value={by} min="2000-01-01" max="2199-12-31" /></Field
-        >
+        <TextField label="Who does it?" bind:value={who} maxlength={80} />
+        <TextField label="By when?" type="date" bind:value={by} min="2000-01-01" max="2199-12-31" />
       </p>
     {:else}
       <p>Nothing is open.</p>
@@ -81,9 +82,5 @@
   li {
     margin: 2px 0;
     overflow-wrap: anywhere;
-  }
-  .row {
-    gap: 12px;
-    margin: 0;
   }
 </style>

@@ -9,6 +9,9 @@
   import { Logs } from './logs.svelte.ts';
   import { celsius, labelled, say } from '$lib/shop/units.svelte.ts';
   import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Fault from '$lib/ui/Fault.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
 
@@ -164,7 +167,7 @@
     void take(event.dataTransfer?.files[0]);
   }}
 >
-  <p class="row">
+  <p class="row apart">
     <FilePick
       label="A logger's file: drop it here, or"
       accept=".csv,.txt,.tsv,.json,.log"
@@ -187,36 +190,30 @@
           >Line {each.line}: {each.message}, left out.
         </span>{/each}
     </p>
-    <p class="row">
+    <p class="row apart">
       {#each wanted as { what, label } (what)}
-        <Field {label}
-          ><select
-            value={picked[what] ?? ''}
-            onchange={(event) => {
-              const at = event.currentTarget.value;
-              picked = { ...picked, [what]: at === '' ? undefined : Number(at) };
-            }}
-          >
-            <option value="">none</option>
-            {#each logs.shown.columns as column (column.at)}
-              <option value={column.at}
-                >{column.name}
-                {column.unit} ({column.least.toFixed(0)} to {column.most.toFixed(0)})</option
-              >
-            {/each}
-          </select></Field
-        >
+        <Select
+          {label}
+          options={logs.shown.columns.map((column) => ({
+            value: column.at,
+            words: `${column.name} ${column.unit} (${column.least.toFixed(0)} to ${column.most.toFixed(0)})`,
+          }))}
+          none="none"
+          value={picked[what] ?? ''}
+          onchange={(event) => {
+            const at = event.currentTarget.value;
+            picked = { ...picked, [what]: at === '' ? undefined : Number(at) };
+          }}
+        />
       {/each}
-      <Field label="from, min" short
-        ><input bind:value={from} inputmode="decimal" placeholder="0" /></Field
-      >
-      <Field label="to, min" short
-        ><input
-          bind:value={to}
-          inputmode="decimal"
-          placeholder={(logs.shown.lengthS / 60).toFixed(0)}
-        /></Field
-      >
+      <TextField label="from, min" short bind:value={from} inputmode="decimal" placeholder="0" />
+      <TextField
+        label="to, min"
+        short
+        bind:value={to}
+        inputmode="decimal"
+        placeholder={(logs.shown.lengthS / 60).toFixed(0)}
+      />
     </p>
   {:else}
     <Field wide label="or typed: minutes and degrees"
@@ -224,36 +221,33 @@
       ></textarea></Field
     >
   {/if}
-  <p class="row">
-    <Field label="name"><input bind:value={name} maxlength="80" placeholder="as found" /></Field>
-    <Field label="load"
-      ><select bind:value={load}
-        >{#each loadSchools as each (each)}<option>{each}</option>{/each}</select
-      ></Field
-    >
-    <Field label={labelled('room, °C')} short><input bind:value={room} inputmode="decimal" /></Field
-    >
-    <Field label="panel"
-      ><select bind:value={panel}><option>on</option><option>off</option></select></Field
-    >
-    <Field label="fans"><input bind:value={fans} maxlength="60" placeholder="by the board" /></Field
-    >
+  <p class="row apart">
+    <TextField label="name" bind:value={name} maxlength={80} placeholder="as found" />
+    <Select label="load" options={loadSchools} bind:value={load} />
+    <TextField label={labelled('room, °C')} short bind:value={room} inputmode="decimal" />
+    <Select
+      label="panel"
+      options={[
+        { value: 'on', words: 'on' },
+        { value: 'off', words: 'off' },
+      ]}
+      bind:value={panel}
+    />
+    <TextField label="fans" bind:value={fans} maxlength={60} placeholder="by the board" />
   </p>
-  <p class="row checks">
+  <p class="row apart checks">
     <span>Different from as found:</span>
     {#each changes as each (each)}
-      <Field label={each} check
-        ><input
-          type="checkbox"
-          checked={changed.includes(each)}
-          onchange={(event) =>
-            (changed = event.currentTarget.checked
-              ? [...changed, each]
-              : changed.filter((one) => one !== each))}
-        /></Field
-      >
+      <Tick
+        label={each}
+        checked={changed.includes(each)}
+        onchange={(event) =>
+          (changed = event.currentTarget.checked
+            ? [...changed, each]
+            : changed.filter((one) => one !== each))}
+      />
     {/each}
-    <input bind:value={more} maxlength="200" placeholder="paste, feet" aria-label="other changes" />
+    <input bind:value={more} maxlength={200} placeholder="paste, feet" aria-label="other changes" />
     <Button next={logs.shown !== undefined || typed.trim() !== ''} onclick={() => void keep()}
       >Hang it on the job</Button
     >
@@ -270,13 +264,9 @@
   .over {
     border-color: var(--accent);
   }
-  .row {
-    margin: 4px 0;
-  }
   .checks {
     align-items: center;
   }
-  select,
   input:not([type]),
   textarea {
     height: var(--target);

@@ -15,7 +15,7 @@
   import GapBoard from '$lib/ui/GapBoard.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   const { view, plan }: ViewProps = $props();
   const air = $derived(airOf(plan));
@@ -127,24 +127,24 @@
     <p class="row no-print">
       {#each fans as fan (fan.name)}
         <span class="fan">
-          <Field label={`${seatName(fan.name)} hangs`}
-            ><select
-              value={fan.wall === 'somewhere' ? '' : fan.wall}
-              onchange={(event) => hang(fan.name, event.currentTarget.value)}
-            >
-              <option value="">somewhere</option>
-              {#each walls as wall (wall)}<option>{wall}</option>{/each}
-            </select></Field
-          >
-          <Field label="blows"
-            ><select
-              aria-label="{seatName(fan.name)} blows"
-              value={fan.blows === 'either' ? '' : fan.blows}
-              onchange={(event) => turn(fan.name, event.currentTarget.value)}
-            >
-              <option value="">in or out</option><option>in</option><option>out</option>
-            </select></Field
-          >
+          <Select
+            label={`${seatName(fan.name)} hangs`}
+            options={walls}
+            none="somewhere"
+            value={fan.wall === 'somewhere' ? '' : fan.wall}
+            onchange={(event) => hang(fan.name, event.currentTarget.value)}
+          />
+          <Select
+            label="blows"
+            options={[
+              { value: 'in', words: 'in' },
+              { value: 'out', words: 'out' },
+            ]}
+            none="in or out"
+            aria-label="{seatName(fan.name)} blows"
+            value={fan.blows === 'either' ? '' : fan.blows}
+            onchange={(event) => turn(fan.name, event.currentTarget.value)}
+          />
         </span>
       {/each}
     </p>

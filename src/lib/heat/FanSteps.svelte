@@ -9,7 +9,8 @@
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
   import { celsius, labelled, say, shownDegrees } from '$lib/shop/units.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   const { view, plan }: ViewProps = $props();
@@ -106,23 +107,25 @@
 </script>
 
 <p class="row no-print">
-  <Field label="The board has"
-    ><select bind:value={board}
-      ><option value="three">only some speeds</option><option value="continuous">any speed</option
-      ></select
-    ></Field
-  >
+  <Select
+    label="The board has"
+    options={[
+      { value: 'three', words: 'only some speeds' },
+      { value: 'continuous', words: 'any speed' },
+    ]}
+    bind:value={board}
+  />
   {#if board === 'three'}
-    <Field label="speeds, %"><input bind:value={speeds} inputmode="numeric" /></Field>
+    <TextField label="speeds, %" bind:value={speeds} inputmode="numeric" />
   {/if}
-  <Field label={labelled('stay under, °C')}
-    ><input
-      type="number"
-      min={Math.round(shownDegrees(45))}
-      max={Math.round(shownDegrees(100))}
-      bind:value={() => Math.round(shownDegrees(aim)), (shown) => (aim = celsius(shown))}
-    /></Field
-  >
+  <TextField
+    short
+    label={labelled('stay under, °C')}
+    type="number"
+    min={Math.round(shownDegrees(45))}
+    max={Math.round(shownDegrees(100))}
+    bind:value={() => Math.round(shownDegrees(aim)), (shown) => (aim = celsius(shown))}
+  />
   {#if result.plan}<Button onclick={save}>Table as CSV</Button>{/if}
 </p>
 <p class="soft">
@@ -183,10 +186,6 @@
 {/if}
 
 <style>
-  select,
-  input {
-    width: 150px;
-  }
   svg {
     width: 100%;
     max-width: 720px;

@@ -16,6 +16,8 @@
   import { fromUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   const { view }: { view: JobView } = $props();
@@ -117,30 +119,39 @@
     add();
   }}
 >
-  <Field label="What"
-    ><select bind:value={kind}
-      >{#each kindNames as each (each)}<option value={each}
-          >{readingKinds[each].label}{readingKinds[each].unit
-            ? labelled(`, ${readingKinds[each].unit}`)
-            : ''}</option
-        >{/each}</select
-    ></Field
-  >
+  <Select
+    label="What"
+    options={kindNames.map((each) => ({
+      value: each,
+      words: `${readingKinds[each].label}${
+        readingKinds[each].unit ? labelled(`, ${readingKinds[each].unit}`) : ''
+      }`,
+    }))}
+    bind:value={kind}
+  />
   {#if namedKinds.includes(kind)}
-    <Field label="Of what, how set"><input class="words" bind:value={name} maxlength="200" /></Field
+    <Field label="Of what, how set"><input class="words" bind:value={name} maxlength={200} /></Field
     >
   {/if}
-  <Field label="When"
-    ><select bind:value={when}><option>before</option><option>after</option></select></Field
-  >
-  <Field label="Load"
-    ><select bind:value={load}
-      ><option>full load</option><option>until settled</option><option>real use</option><option
-        >idle</option
-      ></select
-    ></Field
-  >
-  <Field label="Figure"><input bind:value inputmode="decimal" aria-invalid={fault !== ''} /></Field>
+  <Select
+    label="When"
+    options={[
+      { value: 'before', words: 'before' },
+      { value: 'after', words: 'after' },
+    ]}
+    bind:value={when}
+  />
+  <Select
+    label="Load"
+    options={[
+      { value: 'full load', words: 'full load' },
+      { value: 'until settled', words: 'until settled' },
+      { value: 'real use', words: 'real use' },
+      { value: 'idle', words: 'idle' },
+    ]}
+    bind:value={load}
+  />
+  <TextField label="Figure" bind:value inputmode="decimal" aria-invalid={fault !== ''} />
   <Button type="submit">Keep it</Button>
   <Fault text={fault} />
 </form>

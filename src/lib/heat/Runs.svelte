@@ -19,7 +19,7 @@
   import { say } from '$lib/shop/units.svelte.ts';
   import RunChart from './RunChart.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   const { view, plan }: ViewProps = $props();
   const runs = $derived(view.job?.runs ?? []);
@@ -118,18 +118,16 @@
 {#if said.length >= 2 && drop && pair}
   <section>
     <p class="row">
-      <Field label="from"
-        ><select bind:value={() => pair[0].run.id, (id) => (first = id)}
-          >{#each said as each (each.run.id)}<option value={each.run.id}>{each.run.name}</option
-            >{/each}</select
-        ></Field
-      >
-      <Field label="to"
-        ><select bind:value={() => pair[1].run.id, (id) => (second = id)}
-          >{#each said as each (each.run.id)}<option value={each.run.id}>{each.run.name}</option
-            >{/each}</select
-        ></Field
-      >
+      <Select
+        label="from"
+        options={said.map((each) => ({ value: each.run.id, words: each.run.name }))}
+        bind:value={() => pair[0].run.id, (id) => (first = id)}
+      />
+      <Select
+        label="to"
+        options={said.map((each) => ({ value: each.run.id, words: each.run.name }))}
+        bind:value={() => pair[1].run.id, (id) => (second = id)}
+      />
       <span class="say">{say(panel?.text ?? drop.say)}</span>
     </p>
     {#if shares && (shares.effects.length > 0 || shares.tangled.length > 0)}

@@ -7,7 +7,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   const { view, plan }: ViewProps = $props();
@@ -55,23 +56,28 @@
 </script>
 
 <p class="row no-print">
-  <Field label="What"
-    ><select bind:value={what}
-      ><option value="undervolt">undervolt, mV below</option><option value="base clock"
-        >base clock, % above</option
-      ></select
-    ></Field
-  >
-  <Field short label={unit}
-    ><input bind:value inputmode="decimal" placeholder={String(next.next ?? '')} /></Field
-  >
-  <Field wide label="note"
-    ><input
-      bind:value={note}
-      maxlength="200"
-      placeholder={say('10 min at full load, 71 °C')}
-    /></Field
-  >
+  <Select
+    label="What"
+    options={[
+      { value: 'undervolt', words: 'undervolt, mV below' },
+      { value: 'base clock', words: 'base clock, % above' },
+    ]}
+    bind:value={what}
+  />
+  <TextField
+    short
+    label={unit}
+    bind:value
+    inputmode="decimal"
+    placeholder={String(next.next ?? '')}
+  />
+  <TextField
+    wide
+    label="note"
+    bind:value={note}
+    maxlength={200}
+    placeholder={say('10 min at full load, 71 °C')}
+  />
   <Button next onclick={() => keep(true)}>Held</Button>
   <Button onclick={() => keep(false)}>Failed</Button>
 </p>

@@ -70,7 +70,7 @@
         text = pasted.slice(0, 20_000);
         void begin([{ from: 'paste', text: pasted }]);
       }}></textarea>
-    <p class="row">
+    <p class="row mid apart">
       <Button
         next
         disabled={text.trim() === ''}
@@ -96,12 +96,5 @@
   }
   code {
     font-family: var(--face-figure);
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 10px 16px;
-    align-items: center;
-    margin-top: 10px;
   }
 </style>

@@ -12,7 +12,8 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import { countOf, piecesOf, readPieces, sayRead, type Piece } from './takingIn.ts';
 
@@ -149,7 +150,7 @@
           read([{ from: 'paste', text: pasted }]);
         }
       }}></textarea>
-    <p class="row">
+    <p class="row apart">
       <Button next onclick={() => read([{ from: 'paste', text }])} disabled={text.trim() === ''}
         >Read it</Button
       >
@@ -162,23 +163,18 @@
   <div class="hand">
     <h2>It does not start</h2>
     <p>Say what you see; the rest is what its class usually measures, until you measure it.</p>
-    <p class="row">
-      <Field label="What was it?"
-        ><input bind:value={name} maxlength="120" placeholder={job.name} /></Field
-      >
-      <Field label="Case"
-        ><select bind:value={shell}>
-          <option value="">choose</option>
-          {#each caseClasses as each (each)}<option>{each}</option>{/each}
-        </select></Field
-      >
-      <Field label="Board"
-        ><select bind:value={format}>
-          <option value="">not known</option>
-          {#each boardFormats as each (each.name)}<option>{each.name}</option>{/each}
-          <option>maker's own</option>
-        </select></Field
-      >
+    <p class="row apart">
+      <TextField label="What was it?" bind:value={name} maxlength={120} placeholder={job.name} />
+      <Select label="Case" options={caseClasses} none="choose" bind:value={shell} />
+      <Select
+        label="Board"
+        options={[
+          ...boardFormats.map((each) => ({ value: each.name, words: each.name })),
+          { value: "maker's own", words: "maker's own" },
+        ]}
+        none="not known"
+        bind:value={format}
+      />
       <Button onclick={hand}>Take it in by hand</Button>
     </p>
   </div>
@@ -233,16 +229,10 @@
     background: var(--tape);
     font: 14px var(--face-figure);
   }
-  .row {
-    gap: 10px 16px;
-    align-items: flex-end;
-    margin-top: 8px;
-  }
   .hand {
     margin-top: 16px;
   }
-  .hand input,
-  .hand select {
+  .hand input {
     height: var(--target);
     min-width: 130px;
     border: 0;

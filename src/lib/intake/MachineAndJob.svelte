@@ -23,7 +23,7 @@
   import Button from '$lib/ui/Button.svelte';
   import { dateText } from '$lib/ui/dates.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     job: Job;
@@ -106,43 +106,41 @@
           ? ` since ${dateText(loan.since, 'day')}`
           : ''}
       </h3>
-      <div class="row">
-        <Field label={loan.way === 'lent' ? 'To whom' : 'From whom'}
-          ><input
-            value={loan.who ?? ''}
-            maxlength="80"
-            oninput={(event) =>
-              void shopStore.edit(
-                'loan',
-                editMachineLoan(machine.id, { who: event.currentTarget.value || undefined }),
-                `loan ${machine.id}`,
-              )}
-          /></Field
-        >
-        <Field label="Owed back by"
-          ><input
-            type="date"
-            value={loan.until?.slice(0, 10) ?? ''}
-            oninput={(event) =>
-              void shopStore.edit(
-                'loan',
-                editMachineLoan(machine.id, { until: event.currentTarget.value || undefined }),
-                `loan ${machine.id}`,
-              )}
-          /></Field
-        >
-        <Field wide label="As it went"
-          ><input
-            value={loan.as ?? ''}
-            maxlength="200"
-            oninput={(event) =>
-              void shopStore.edit(
-                'loan',
-                editMachineLoan(machine.id, { as: event.currentTarget.value || undefined }),
-                `loan ${machine.id}`,
-              )}
-          /></Field
-        >
+      <div class="row apart">
+        <TextField
+          label={loan.way === 'lent' ? 'To whom' : 'From whom'}
+          value={loan.who ?? ''}
+          maxlength={80}
+          oninput={(event) =>
+            void shopStore.edit(
+              'loan',
+              editMachineLoan(machine.id, { who: event.currentTarget.value || undefined }),
+              `loan ${machine.id}`,
+            )}
+        />
+        <TextField
+          label="Owed back by"
+          type="date"
+          value={loan.until?.slice(0, 10) ?? ''}
+          oninput={(event) =>
+            void shopStore.edit(
+              'loan',
+              editMachineLoan(machine.id, { until: event.currentTarget.value || undefined }),
+              `loan ${machine.id}`,
+            )}
+        />
+        <TextField
+          wide
+          label="As it went"
+          value={loan.as ?? ''}
+          maxlength={200}
+          oninput={(event) =>
+            void shopStore.edit(
+              'loan',
+              editMachineLoan(machine.id, { as: event.currentTarget.value || undefined }),
+              `loan ${machine.id}`,
+            )}
+        />
       </div>
       <Photos
         place={{ machineId: machine.id, about: { of: 'loan', key: loan.since ?? 'loan' } }}
@@ -152,10 +150,14 @@
         Against its list of {loan.held?.length ?? 0} parts:
         {differences.length > 0 ? differences.join('; ') : 'as it went'}.
       </p>
-      <div class="row">
-        <Field wide label="Found at its return"
-          ><input bind:value={back} maxlength="200" placeholder="scratch on the lid" /></Field
-        >
+      <div class="row apart">
+        <TextField
+          wide
+          label="Found at its return"
+          bind:value={back}
+          maxlength={200}
+          placeholder="scratch on the lid"
+        />
         <Button onclick={end}>It is back</Button>
       </div>
     </section>
@@ -168,7 +170,7 @@
         : 'as it went'}
     </p>
   {/each}
-  <p class="row">
+  <p class="row apart">
     <Button onclick={() => (again = true)}>Same again</Button>
     {#if machine && !machine.loan}
       <Button onclick={() => lend('lent')}>Lend it</Button>
@@ -195,10 +197,8 @@
         all; serial numbers, readings and ticks are each one's own. Parts the plan brings from the
         shelf stand as still to be found.
       </p>
-      <Field short label="How many more" {fault}
-        ><input bind:value={count} inputmode="numeric" /></Field
-      >
-      <p class="row"><Button type="submit" next>Add them</Button></p>
+      <TextField short label="How many more" {fault} bind:value={count} inputmode="numeric" />
+      <p class="row apart"><Button type="submit" next>Add them</Button></p>
     </form>
   </Dialog>
 {/if}
@@ -216,13 +216,6 @@
     text-decoration: underline;
     text-underline-offset: 3px;
     cursor: pointer;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-end;
-    gap: 8px 12px;
-    margin: 6px 0;
   }
   form {
     display: grid;

@@ -19,7 +19,8 @@
   import Strands from './SeatLines.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Photos from '$lib/photos/Photos.svelte';
 
   const { view }: { view: JobView } = $props();
@@ -169,46 +170,47 @@
         label="Photo as it came in"
       />
       <p class="origin">
-        <Field label="Does it start?"
-          ><select
-            value={machine.starts === undefined ? '' : machine.starts ? 'yes' : 'no'}
-            onchange={(event) => {
-              const value = event.currentTarget.value;
-              shopStore.edit(
-                'does it start',
-                editMachine(machine.id, { starts: value === '' ? undefined : value === 'yes' }),
-              );
-            }}
-          >
-            <option value="">not tried</option><option>yes</option><option>no</option>
-          </select></Field
-        >
-        <Field label="From"
-          ><input
-            value={machine.origin ?? ''}
-            maxlength="200"
-            placeholder="from whom, when"
-            oninput={(event) =>
-              shopStore.edit(
-                'origin',
-                editMachine(machine.id, { origin: event.currentTarget.value || undefined }),
-                `origin ${machine.id}`,
-              )}
-          /></Field
-        >
-        <Field wide label="Note"
-          ><input
-            value={machine.note ?? ''}
-            maxlength="400"
-            placeholder="damp smell, broken clip …"
-            oninput={(event) =>
-              shopStore.edit(
-                'note',
-                editMachine(machine.id, { note: event.currentTarget.value || undefined }),
-                `note ${machine.id}`,
-              )}
-          /></Field
-        >
+        <Select
+          label="Does it start?"
+          options={[
+            { value: 'yes', words: 'yes' },
+            { value: 'no', words: 'no' },
+          ]}
+          none="not tried"
+          value={machine.starts === undefined ? '' : machine.starts ? 'yes' : 'no'}
+          onchange={(event) => {
+            const value = event.currentTarget.value;
+            shopStore.edit(
+              'does it start',
+              editMachine(machine.id, { starts: value === '' ? undefined : value === 'yes' }),
+            );
+          }}
+        />
+        <TextField
+          label="From"
+          value={machine.origin ?? ''}
+          maxlength={200}
+          placeholder="from whom, when"
+          oninput={(event) =>
+            shopStore.edit(
+              'origin',
+              editMachine(machine.id, { origin: event.currentTarget.value || undefined }),
+              `origin ${machine.id}`,
+            )}
+        />
+        <TextField
+          wide
+          label="Note"
+          value={machine.note ?? ''}
+          maxlength={400}
+          placeholder="damp smell, broken clip …"
+          oninput={(event) =>
+            shopStore.edit(
+              'note',
+              editMachine(machine.id, { note: event.currentTarget.value || undefined }),
+              `note ${machine.id}`,
+            )}
+        />
       </p>
     {/if}
   {/if}
@@ -275,13 +277,5 @@
     gap: 8px 16px;
     margin-top: 10px;
     font-size: 15px;
-  }
-  input,
-  select {
-    height: 38px;
-    min-width: 80px;
-    width: 100%;
-    border-bottom: 1.5px solid var(--ink);
-    padding: 0 6px;
   }
 </style>

@@ -68,7 +68,7 @@
     {#if reading.ignored.length > 0}
       <p class="soft">Not believed: {reading.ignored.join('; ')}.</p>
     {/if}
-    <p class="row">
+    <p class="row apart">
       <Button
         next={open === 0}
         disabled={open > 0}
@@ -134,9 +134,5 @@
     border-color: var(--ink);
     background: var(--ink);
     color: var(--paper);
-  }
-  .row {
-    gap: 8px;
-    margin: 4px 0;
   }
 </style>

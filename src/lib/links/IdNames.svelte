@@ -1,7 +1,8 @@
 <script lang="ts">
   import { idIn, nameOfId } from '$core/links/ids.ts';
   import { names } from './names.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   let text = $state('');
   let kind = $state<'pci' | 'usb'>('pci');
@@ -21,33 +22,27 @@
   );
 </script>
 
-<p class="row">
-  <Field label="what is this number?"
-    ><input
-      bind:value={text}
-      placeholder="8086:1502"
-      maxlength="40"
-      autocapitalize="off"
-      spellcheck="false"
-    /></Field
-  >
-  <Field label="of"
-    ><select bind:value={kind}
-      ><option value="pci">PCI</option><option value="usb">USB</option></select
-    ></Field
-  >
+<p class="row apart">
+  <TextField
+    label="what is this number?"
+    bind:value={text}
+    placeholder="8086:1502"
+    maxlength={40}
+    autocapitalize="off"
+    spellcheck="false"
+  />
+  <Select
+    label="of"
+    options={[
+      { value: 'pci', words: 'PCI' },
+      { value: 'usb', words: 'USB' },
+    ]}
+    bind:value={kind}
+  />
   <output>{say}</output>
 </p>
 
 <style>
-  .row {
-    gap: 6px 12px;
-    margin: 12px 0;
-  }
-  input,
-  select {
-    font: 16px var(--face-figure);
-  }
   output {
     min-height: var(--target);
     display: flex;

@@ -35,7 +35,7 @@
     <h2>RAM, channel by channel</h2>
     {#each list as each, i (i)}
       {@const shared = each.matchedGb / each.channels.length}
-      <div class="row">
+      <div class="row mid">
         <svg
           viewBox="0 0 310 {each.channels.length * 26 + 4}"
           width="310"
@@ -84,10 +84,6 @@
 <style>
   section {
     margin: 10px 0;
-  }
-  .row {
-    gap: 8px 18px;
-    align-items: center;
   }
   .module {
     fill: var(--part-comes);

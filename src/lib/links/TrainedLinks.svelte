@@ -13,7 +13,8 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
@@ -89,14 +90,16 @@
         </li>
       {:else}<li>No device with a link in it.</li>{/each}
     </ul>
-    <p class="row no-print">
-      <Field label="read under load" check><input type="checkbox" bind:checked={underLoad} /></Field
-      >
-      <Field label="parts"
-        ><select bind:value={when}
-          ><option value="before">as found</option><option value="after">as planned</option></select
-        ></Field
-      >
+    <p class="row mid no-print">
+      <Tick label="read under load" bind:checked={underLoad} />
+      <Select
+        label="parts"
+        options={[
+          { value: 'before', words: 'as found' },
+          { value: 'after', words: 'as planned' },
+        ]}
+        bind:value={when}
+      />
       <Button next onclick={keep}>Keep with the job</Button>
     </p>
   {/if}
@@ -129,9 +132,5 @@
   }
   li {
     margin: 4px 0;
-  }
-  .row {
-    gap: 8px 16px;
-    align-items: center;
   }
 </style>

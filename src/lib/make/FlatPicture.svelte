@@ -4,6 +4,8 @@
   import type { Measured, MeasuredEdge } from '$core/photo/survey.ts';
   import { turnedBy } from '$core/photo/use.ts';
   import { formatLength } from '$core/units/length.ts';
+  import Button from '$lib/ui/Button.svelte';
+  import Tabs from '$lib/ui/Tabs.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { within, type PhotoTable } from './photoTable.svelte.ts';
 
@@ -140,16 +142,20 @@
       </svg>
     </button>
   </div>
-  <div class="near" role="group" aria-label="How it is looked at">
-    {#each [1, 2, 4] as times (times)}
-      <button aria-pressed={near === times} onclick={() => (near = times)}>{times}×</button>
-    {/each}
-    <button
+  <div class="row mid">
+    <Tabs
+      label="Closer"
+      options={[1, 2, 4].map((times) => ({ value: times, words: `${times}×` }))}
+      value={near}
+      onpick={(times) => (near = times)}
+    />
+    <Button
+      quiet
       aria-label="Turn the picture a quarter"
       onclick={() => {
         cross = undefined;
         table.turnOn();
-      }}><RotateCw size={20} aria-hidden="true" /></button
+      }}><RotateCw size={20} aria-hidden="true" /> Turn</Button
     >
   </div>
 </div>
@@ -199,22 +205,5 @@
     stroke: var(--paper);
     stroke-width: 4px;
     paint-order: stroke;
-  }
-  .near {
-    display: flex;
-    gap: 4px;
-    margin-top: 4px;
-  }
-  .near button {
-    min-width: var(--target);
-    min-height: var(--target);
-    border: 1px solid var(--line);
-    background: none;
-    color: var(--ink-soft);
-    font: 600 15px var(--face-head);
-  }
-  .near button[aria-pressed='true'] {
-    border-color: var(--accent);
-    color: var(--ink);
   }
 </style>

@@ -10,7 +10,8 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Fault from '$lib/ui/Fault.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Select from '$lib/ui/Select.svelte';
   import { within, type PhotoTable } from './photoTable.svelte.ts';
 
@@ -162,9 +163,7 @@
           >{rectangles.length}
           {rectangles.length === 1 ? 'opening' : 'openings'} to the rear wall</Button
         >
-        <Field label="Seen from outside" check
-          ><input type="checkbox" bind:checked={outside} /></Field
-        >
+        <Tick label="Seen from outside" bind:checked={outside} />
       </span>
       {#if lacks}<Fault text={lacks} />{/if}
     {/if}
@@ -182,9 +181,13 @@
         <Button onclick={use} disabled={goal === ''}>Write it down</Button>
       </span>
       <span class="row">
-        <Field label="or a row of contacts: how many" short
-          ><input inputmode="numeric" bind:value={contacts} maxlength="3" /></Field
-        >
+        <TextField
+          label="or a row of contacts: how many"
+          short
+          inputmode="numeric"
+          bind:value={contacts}
+          maxlength={3}
+        />
         {#if pitch && 'fault' in pitch}<Fault text={pitch.fault} />
         {:else if pitch}
           <span
@@ -215,15 +218,6 @@
   small {
     display: block;
     font-size: 14px;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 14px;
-    align-items: center;
-  }
-  .row {
-    align-items: flex-end;
   }
   .uses {
     display: grid;

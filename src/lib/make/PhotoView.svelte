@@ -14,6 +14,7 @@
   import FilePick from '$lib/ui/FilePick.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import Select from '$lib/ui/Select.svelte';
+  import Tabs from '$lib/ui/Tabs.svelte';
   import FlatPicture from './FlatPicture.svelte';
   import { photoTable, within, type Tool } from './photoTable.svelte.ts';
   import PhotoUses from './PhotoUses.svelte';
@@ -27,10 +28,10 @@
   let paper = $state<MatPaper>('A4');
   let card = $state<keyof typeof cards>('bank card');
   let ruleSaid = $state('');
-  const tools: readonly [Tool, string][] = [
-    ['hole', 'Hole'],
-    ['edge', 'Edge'],
-    ['rectangle', 'Opening'],
+  const tools: readonly { value: Tool; words: string }[] = [
+    { value: 'hole', words: 'Hole' },
+    { value: 'edge', words: 'Edge' },
+    { value: 'rectangle', words: 'Opening' },
   ];
 
   async function print(): Promise<void> {
@@ -117,20 +118,20 @@
       multiple
       onfiles={(files) => void table.take(files)}
     />
-    {#each table.shots as shot, i (shot.id)}
-      <span class="shot">
-        <button
-          aria-pressed={shot.id === table.shown}
-          class:on={shot.id === table.shown}
-          onclick={() => void table.show(shot.id)}>{i + 1} {shot.name}</button
-        >
-        <Button
-          quiet
-          onclick={() => void table.drop(shot.id)}
-          aria-label="Take picture {i + 1} away">Away</Button
-        >
-      </span>
-    {/each}
+    <Tabs
+      label="Pictures"
+      options={table.shots.map(({ id, name }, i) => ({ value: id, words: `${i + 1} ${name}` }))}
+      value={table.shown}
+      onpick={(id) => void table.show(id)}
+    />
+    {#if table.shown !== undefined}
+      <Button
+        quiet
+        onclick={() => void table.drop(table.shown ?? 0)}
+        aria-label="Take picture {table.shots.findIndex(({ id }) => id === table.shown) + 1} away"
+        >Away</Button
+      >
+    {/if}
   </div>
   {#if table.shots.length === 0}
     <Button quiet onclick={sample}
@@ -180,15 +181,12 @@
         <span class="soft">Better: {table.joined.advice.join('; ')}.</span>
       {/if}
     </p>
-    <div class="pick" role="group" aria-label="What a tap measures">
-      {#each tools as [tool, label] (tool)}
-        <button
-          aria-pressed={table.tool === tool}
-          class:on={table.tool === tool}
-          onclick={() => (table.tool = tool)}>{label}</button
-        >
-      {/each}
-    </div>
+    <Tabs
+      label="What a tap measures"
+      options={tools}
+      value={table.tool}
+      onpick={(tool) => (table.tool = tool)}
+    />
   {/if}
   {#if table.fault}<Fault text={table.fault} />{/if}
   {#if table.laid}
@@ -204,13 +202,6 @@
     display: grid;
     gap: 10px;
   }
-  .row,
-  .pick {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px 16px;
-    align-items: flex-end;
-  }
   p {
     margin: 0;
   }
@@ -224,30 +215,5 @@
     .beside {
       grid-template-columns: minmax(0, 1fr);
     }
-  }
-  .shot {
-    display: inline-flex;
-    align-items: center;
-  }
-  .shot button,
-  .pick button {
-    min-height: var(--target);
-    padding: 0 12px;
-    border: 0;
-    border-bottom: 3px solid transparent;
-    background: none;
-    color: var(--ink-soft);
-    font: 600 15px var(--face-head);
-  }
-  .shot button {
-    max-width: 220px;
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  .shot button.on,
-  .pick button.on {
-    border-bottom-color: var(--accent);
-    color: var(--ink);
   }
 </style>

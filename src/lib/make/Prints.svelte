@@ -193,7 +193,7 @@
           <span class="soft">{say(lying(print))}.</span>
         </p>
       {/if}
-      <div class="row">
+      <div class="row mid apart">
         <Button next onclick={stl}>STL</Button>
         <Button onclick={threeMf}>3MF</Button>
         <Button onclick={toWeek} disabled={inWeek}
@@ -207,13 +207,6 @@
 </Things>
 
 <style>
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
-    margin: 0 0 10px;
-  }
   .pictures {
     display: flex;
     flex-wrap: wrap;

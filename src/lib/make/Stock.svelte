@@ -4,7 +4,7 @@
   import { formatLength, parseLength } from '$core/units/length.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { say } from '$lib/shop/units.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   /** Pieces of one sheet laid on stock of a given size: how many sheets to buy. */
   const { pieces }: { pieces: readonly Piece[] } = $props();
@@ -35,20 +35,22 @@
     <small>{blanks.length} pieces</small>
   </h2>
   <div class="fields">
-    <Field label="Sheet, width" short fault={width === undefined ? say('10 to 3000 mm') : ''}
-      ><input
-        bind:value={typed.width}
-        inputmode="decimal"
-        placeholder={formatLength(500, lengths)}
-      /></Field
-    >
-    <Field label="Sheet, height" short fault={height === undefined ? say('10 to 3000 mm') : ''}
-      ><input
-        bind:value={typed.height}
-        inputmode="decimal"
-        placeholder={formatLength(250, lengths)}
-      /></Field
-    >
+    <TextField
+      label="Sheet, width"
+      short
+      fault={width === undefined ? say('10 to 3000 mm') : ''}
+      bind:value={typed.width}
+      inputmode="decimal"
+      placeholder={formatLength(500, lengths)}
+    />
+    <TextField
+      label="Sheet, height"
+      short
+      fault={height === undefined ? say('10 to 3000 mm') : ''}
+      bind:value={typed.height}
+      inputmode="decimal"
+      placeholder={formatLength(250, lengths)}
+    />
   </div>
   {#if found}
     <p>

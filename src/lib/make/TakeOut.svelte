@@ -9,7 +9,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Select from '$lib/ui/Select.svelte';
 
   /** A piece on paper at true size, or as a file for a cutter. */
@@ -56,7 +56,7 @@
     options={Object.keys(papers) as PaperName[]}
     bind:value={() => paper, (to) => (paper = to || 'A4')}
   />
-  <Field label="Laid on from outside" check><input type="checkbox" bind:checked={outside} /></Field>
+  <Tick label="Laid on from outside" bind:checked={outside} />
   <span class="buttons">
     <Button next onclick={print}
       >Print at true size, {sheets} {sheets === 1 ? 'sheet' : 'sheets'}</Button

@@ -3,6 +3,7 @@
   import type { FinishField } from '$core/finish/fields.ts';
   import ToldFields from '$lib/parts/ToldFields.svelte';
   import Button from '$lib/ui/Button.svelte';
+  import Tabs from '$lib/ui/Tabs.svelte';
 
   interface Props {
     /** What is done with them: Make, Print. */
@@ -40,15 +41,12 @@
   }: Props = $props();
 </script>
 
-<div class="pick" role="group" aria-label="Things to {verb.toLowerCase()}">
-  {#each list as each, i (each.id)}
-    <button
-      aria-pressed={each.id === open?.id}
-      class:on={each.id === open?.id}
-      onclick={() => onpick(each.id)}>{i + 1} {each.do}</button
-    >
-  {/each}
-</div>
+<Tabs
+  label="Things to {verb.toLowerCase()}"
+  options={list.map((each, i) => ({ value: each.id, words: `${i + 1} ${each.do}` }))}
+  value={open?.id}
+  {onpick}
+/>
 {#if open}
   {@render children(open)}
   <section aria-label="Figures of the {open.do}">
@@ -63,7 +61,7 @@
   </section>
 {/if}
 {@render all?.()}
-<div class="add" role="group" aria-label="{verb} something">
+<div class="row mid add" role="group" aria-label="{verb} something">
   <span>{list.length === 0 ? verb : `${verb} another`}</span>
   {#each sorts as [sort, label] (sort)}
     <Button onclick={() => onadd(sort, label)}>{label}</Button>
@@ -71,14 +69,6 @@
 </div>
 
 <style>
-  .pick,
-  .add {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
-    margin: 0 0 10px;
-  }
   .add {
     margin-top: 16px;
     padding-top: 12px;
@@ -87,19 +77,6 @@
   .add span {
     min-width: 90px;
     font: 600 16px var(--face-head);
-  }
-  .pick button {
-    min-height: var(--target);
-    padding: 0 14px;
-    border: 0;
-    border-bottom: 3px solid transparent;
-    background: none;
-    color: var(--ink-soft);
-    font: 600 16px var(--face-head);
-  }
-  .pick button.on {
-    border-bottom-color: var(--accent);
-    color: var(--ink);
   }
   section {
     display: flex;

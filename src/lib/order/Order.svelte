@@ -13,7 +13,7 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Stage from '$lib/frame/Stage.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
   import Button from '$lib/ui/Button.svelte';
   import ViewButtons from '$lib/frame/ViewButtons.svelte';
   import { ViewSwitch } from '$lib/frame/views.svelte.ts';
@@ -136,26 +136,24 @@
   {#snippet tools()}
     <ViewButtons views={orderViews} {shown} />
     {#if job && !shown.open}
-      <Field label="Start"
-        ><select
-          value={job.schools.start}
-          onchange={(event) => school('start', event.currentTarget.value)}
-        >
-          <option value="bench">on the bench first</option><option value="straight"
-            >straight in</option
-          >
-        </select></Field
-      >
-      <Field label="PSU"
-        ><select
-          value={job.schools.supply}
-          onchange={(event) => school('supply', event.currentTarget.value)}
-        >
-          <option value="last">last, for room</option><option value="first"
-            >first, to hide leads</option
-          >
-        </select></Field
-      >
+      <Select
+        label="Start"
+        options={[
+          { value: 'bench', words: 'on the bench first' },
+          { value: 'straight', words: 'straight in' },
+        ]}
+        value={job.schools.start}
+        onchange={(event) => school('start', event.currentTarget.value)}
+      />
+      <Select
+        label="PSU"
+        options={[
+          { value: 'last', words: 'last, for room' },
+          { value: 'first', words: 'first, to hide leads' },
+        ]}
+        value={job.schools.supply}
+        onchange={(event) => school('supply', event.currentTarget.value)}
+      />
     {/if}
   {/snippet}
   {#if shown.open}
@@ -290,7 +288,7 @@
               <span class="figure">{dateText(done.at, 'dayTime')}</span>
               <input
                 value={done.note ?? ''}
-                maxlength="300"
+                maxlength={300}
                 placeholder="note"
                 aria-label="Note on {step.title}"
                 oninput={(event) => note(step, event.currentTarget.value)}
@@ -319,9 +317,6 @@
 {/snippet}
 
 <style>
-  select {
-    height: 38px;
-  }
   .why {
     font-size: 14.5px;
     color: var(--ink-soft);

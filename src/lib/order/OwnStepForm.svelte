@@ -5,7 +5,7 @@
   import type { Job } from '$core/model/types/types.ts';
   import { minutesIn } from '$core/units/span.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Select from '$lib/ui/Select.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
@@ -58,24 +58,32 @@
 </script>
 
 <form class="no-print" onsubmit={add} aria-label="A step of your own">
-  <Field label="What is done" wide fault={titleFault}
-    ><input bind:value={title} maxlength="120" /></Field
-  >
-  <Field label="Hands" short fault={minutesFault}
-    ><input bind:value={minutes} maxlength="12" placeholder="10 min" /></Field
-  >
-  <Field label="Then leave alone" short fault={leaveFault}
-    ><input bind:value={leave} maxlength="12" placeholder="2 h" /></Field
-  >
+  <TextField label="What is done" wide fault={titleFault} bind:value={title} maxlength={120} />
+  <TextField
+    label="Hands"
+    short
+    fault={minutesFault}
+    bind:value={minutes}
+    maxlength={12}
+    placeholder="10 min"
+  />
+  <TextField
+    label="Then leave alone"
+    short
+    fault={leaveFault}
+    bind:value={leave}
+    maxlength={12}
+    placeholder="2 h"
+  />
   <Select
     label="After"
     options={steps.map(({ id, title: words }) => ({ value: id, words }))}
     bind:value={behind}
     none="first of all"
   />
-  <Field label="Tool"><input bind:value={tool} maxlength="80" /></Field>
-  <Field label="Caution"><input bind:value={caution} maxlength="200" /></Field>
-  <Field label="Who"><input bind:value={who} maxlength="60" /></Field>
+  <TextField label="Tool" bind:value={tool} maxlength={80} />
+  <TextField label="Caution" bind:value={caution} maxlength={200} />
+  <TextField label="Who" bind:value={who} maxlength={60} />
   <Select label="Takes the" options={[...resources]} bind:value={uses} none="bench" />
   <Button type="submit" next>Add the step</Button>
   <Button quiet onclick={onclose}>Leave it</Button>

@@ -8,7 +8,7 @@
   import { weekState } from '$lib/shop/weekState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { clockOf, dateText } from '$lib/ui/dates.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import Select from '$lib/ui/Select.svelte';
 
@@ -82,25 +82,29 @@
     <p class="wait"><Mark mark={standing.mark} size={18} word /> {standing.say}</p>
   {/if}
   <form onsubmit={add}>
-    <Field label="Waits for"><input bind:value={why} maxlength="120" placeholder="paint" /></Field>
-    <Field label="How long, or until" {fault}
-      ><input bind:value={until} maxlength="40" placeholder="24 h, fri 10:00" /></Field
-    >
+    <TextField label="Waits for" bind:value={why} maxlength={120} placeholder="paint" />
+    <TextField
+      label="How long, or until"
+      {fault}
+      bind:value={until}
+      maxlength={40}
+      placeholder="24 h, fri 10:00"
+    />
     <Button type="submit">Note the wait</Button>
-    <Field label="Promised for" fault={byFault}
-      ><input
-        value={by ?? (job.deadline ? dateText(job.deadline, 'dayTime') : '')}
-        maxlength="40"
-        placeholder="sat"
-        oninput={(event) => (by = event.currentTarget.value)}
-        onblur={setDeadline}
-        onkeydown={(event) => {
-          if (event.key !== 'Enter') return;
-          event.preventDefault();
-          setDeadline();
-        }}
-      /></Field
-    >
+    <TextField
+      label="Promised for"
+      fault={byFault}
+      value={by ?? (job.deadline ? dateText(job.deadline, 'dayTime') : '')}
+      maxlength={40}
+      placeholder="sat"
+      oninput={(event) => (by = event.currentTarget.value)}
+      onblur={setDeadline}
+      onkeydown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        setDeadline();
+      }}
+    />
     {#if job.deadline !== undefined}
       <Select
         label="Being late weighs"

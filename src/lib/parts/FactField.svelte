@@ -46,7 +46,7 @@
       <input
         {id}
         value={isText(fact) ? fact.text : ''}
-        maxlength="200"
+        maxlength={200}
         oninput={(event) =>
           onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
       />

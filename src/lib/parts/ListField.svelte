@@ -39,7 +39,7 @@
   <input
     {id}
     value={typed ?? (items?.length === 0 ? NONE : writeList(property.key, items ?? []))}
-    maxlength="4000"
+    maxlength={4000}
     placeholder={listLike(property)}
     autocomplete="off"
     aria-invalid={fault !== ''}

@@ -14,7 +14,8 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Fault from '$lib/ui/Fault.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import FactField from './FactField.svelte';
 
   interface Props {
@@ -118,19 +119,17 @@
   <div class="sides">
     <div class="fields">
       {#each now as property (property.key)}{@render field(property)}{/each}
-      <Field label="Name"
-        ><input bind:value={name} maxlength="120" placeholder={kindName(kind)} /></Field
-      >
+      <TextField label="Name" bind:value={name} maxlength={120} placeholder={kindName(kind)} />
       {#if same.length > 0}
-        <Field label="Same as" fault={twinFault}
-          ><input
-            bind:value={twin}
-            list="same-as"
-            maxlength="20"
-            placeholder="tag, as {same[0]?.id}"
-            onchange={copy}
-          /></Field
-        >
+        <TextField
+          label="Same as"
+          fault={twinFault}
+          bind:value={twin}
+          list="same-as"
+          maxlength={20}
+          placeholder="tag, as {same[0]?.id}"
+          onchange={copy}
+        />
         <datalist id="same-as">
           {#each same.slice(0, 200) as part (part.id)}<option value={part.id}>{part.name}</option
             >{/each}
@@ -162,14 +161,21 @@
   <details>
     <summary>More, {more.length + 2}</summary>
     <div class="fields wide">
-      <Field label="Price"
-        ><input bind:value={price} inputmode="decimal" placeholder="?" maxlength="12" /></Field
-      >
-      <Field label="Where is it?"
-        ><select bind:value={place}
-          ><option value="shelf">on the shelf</option><option value="buy">to buy</option></select
-        ></Field
-      >
+      <TextField
+        label="Price"
+        bind:value={price}
+        inputmode="decimal"
+        placeholder="?"
+        maxlength={12}
+      />
+      <Select
+        label="Where is it?"
+        options={[
+          { value: 'shelf', words: 'on the shelf' },
+          { value: 'buy', words: 'to buy' },
+        ]}
+        bind:value={place}
+      />
       {#each more as property (property.key)}{@render field(property)}{/each}
     </div>
   </details>
@@ -197,10 +203,6 @@
   }
   .wide {
     margin-top: 10px;
-  }
-  input,
-  select {
-    width: 100%;
   }
   figure {
     flex: 0 1 284px;

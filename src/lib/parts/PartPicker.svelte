@@ -15,7 +15,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import { show, unitWord } from '$lib/ui/figures.ts';
   import PartForm from './PartForm.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   interface Props {
     job: Job;
@@ -94,14 +94,12 @@
     <ul class="planned">
       {#each planned as change (stageOf(change))}
         <li>
-          <Field label={change.partId ?? 'left empty'}
-            ><select
-              value={stageOf(change)}
-              onchange={(event) => onstage(stageOf(change), Number(event.currentTarget.value))}
-            >
-              {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
-            </select></Field
-          >
+          <Select
+            label={change.partId ?? 'left empty'}
+            options={stages.map((each) => ({ value: each, words: stageName(each) }))}
+            value={stageOf(change)}
+            onchange={(event) => onstage(stageOf(change), Number(event.currentTarget.value))}
+          />
         </li>
       {/each}
     </ul>
@@ -115,18 +113,18 @@
       onback={() => (typing = false)}
     />
   {:else}
-    <p class="row">
+    <p class="row apart">
       <input
         class="search"
         bind:value={query}
         placeholder="tag or name"
         aria-label="Search the shelf"
       />
-      <Field label="from"
-        ><select bind:value={stage}>
-          {#each stages as each (each)}<option value={each}>{stageName(each)}</option>{/each}
-        </select></Field
-      >
+      <Select
+        label="from"
+        options={stages.map((each) => ({ value: each, words: stageName(each) }))}
+        bind:value={stage}
+      />
       <Button onclick={() => (typing = true)}>Type one in</Button>
       {#if now}<Button onclick={() => onpick(null, stage)}>Leave it empty</Button>{/if}
       {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
@@ -172,10 +170,6 @@
 </Dialog>
 
 <style>
-  .row {
-    gap: 10px;
-    margin: 6px 0;
-  }
   .planned {
     display: flex;
     flex-wrap: wrap;
@@ -183,10 +177,6 @@
     margin: 0;
     padding: 0;
     list-style: none;
-  }
-  .planned select,
-  .row select {
-    height: var(--target);
   }
   .in button {
     min-height: 32px;
@@ -199,8 +189,7 @@
   .search {
     flex: 1;
   }
-  input,
-  select {
+  input {
     width: 100%;
   }
   .search {

@@ -25,7 +25,9 @@
   import { endPartLoan } from '$core/edits/loanEdits.ts';
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/parts/ServesAt.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import ServiceRecord from './ServiceRecord.svelte';
   import Photos from '$lib/photos/Photos.svelte';
 
@@ -103,48 +105,45 @@
       {#if model}; one of {twins} of {model.name}, measured once{/if}
     </p>
     <div class="fields">
-      <Field label="Name"
-        ><input
-          value={part.name}
-          maxlength="120"
-          oninput={(event) =>
-            event.currentTarget.value.trim() &&
-            shopStore.edit(
-              'name',
-              editPart(partId, { name: event.currentTarget.value }),
-              `name ${partId}`,
-            )}
-        /></Field
-      >
-      <Field label="Condition"
-        ><select
-          value={standing.condition}
-          onchange={(event) =>
-            shopStore.edit(
-              'condition',
-              editPart(partId, { condition: event.currentTarget.value as Condition }),
-            )}
-        >
-          {#each conditions as condition (condition)}<option>{condition}</option>{/each}
-        </select></Field
-      >
+      <TextField
+        label="Name"
+        value={part.name}
+        maxlength={120}
+        oninput={(event) =>
+          event.currentTarget.value.trim() &&
+          shopStore.edit(
+            'name',
+            editPart(partId, { name: event.currentTarget.value }),
+            `name ${partId}`,
+          )}
+      />
+      <Select
+        label="Condition"
+        options={conditions}
+        value={standing.condition}
+        onchange={(event) =>
+          shopStore.edit(
+            'condition',
+            editPart(partId, { condition: event.currentTarget.value as Condition }),
+          )}
+      />
       {#if part.kind === 'small'}
-        <Field short label="How many"
-          ><input
-            value={String(countOf(part))}
-            inputmode="numeric"
-            maxlength="4"
-            onchange={(event) => {
-              const count = Number(event.currentTarget.value);
-              if (Number.isInteger(count) && count >= 1)
-                void shopStore.edit('how many', editPart(partId, { count }));
-              else {
-                toast(`${event.currentTarget.value} is no count: 1 to 9999.`, 'stop');
-                event.currentTarget.value = String(countOf(part));
-              }
-            }}
-          /></Field
-        >
+        <TextField
+          short
+          label="How many"
+          value={String(countOf(part))}
+          inputmode="numeric"
+          maxlength={4}
+          onchange={(event) => {
+            const count = Number(event.currentTarget.value);
+            if (Number.isInteger(count) && count >= 1)
+              void shopStore.edit('how many', editPart(partId, { count }));
+            else {
+              toast(`${event.currentTarget.value} is no count: 1 to 9999.`, 'stop');
+              event.currentTarget.value = String(countOf(part));
+            }
+          }}
+        />
       {/if}
       <MoneyField
         label="Price"
@@ -170,57 +169,55 @@
         {currency}
         onmoney={(worth) => void shopStore.edit('value', editPart(partId, { worth }))}
       />
-      <Field label="Kept for"
-        ><select
-          value={part.reserved ?? ''}
-          onchange={(event) =>
-            shopStore.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
-        >
-          <option value="">nobody</option>
-          {#each shopStore.shop.jobs.filter((job) => !job.handedOver) as job (job.id)}<option
-              value={job.id}>{job.id} · {job.name}</option
-            >{/each}
-        </select></Field
-      >
-      <Field label="Lent or borrowed"
-        ><select
-          value={part.loan?.way ?? ''}
-          onchange={(event) =>
-            setLoan({ way: (event.currentTarget.value || undefined) as Loan['way'] | undefined })}
-        >
-          <option value="">no</option><option value="lent">lent</option><option value="borrowed"
-            >borrowed</option
-          >
-        </select></Field
-      >
+      <Select
+        label="Kept for"
+        options={shopStore.shop.jobs
+          .filter((job) => !job.handedOver)
+          .map((job) => ({ value: job.id, words: `${job.id} · ${job.name}` }))}
+        none="nobody"
+        value={part.reserved ?? ''}
+        onchange={(event) =>
+          shopStore.edit('kept for', reserve(partId, event.currentTarget.value || undefined))}
+      />
+      <Select
+        label="Lent or borrowed"
+        options={[
+          { value: 'lent', words: 'lent' },
+          { value: 'borrowed', words: 'borrowed' },
+        ]}
+        none="no"
+        value={part.loan?.way ?? ''}
+        onchange={(event) =>
+          setLoan({ way: (event.currentTarget.value || undefined) as Loan['way'] | undefined })}
+      />
       {#if part.loan}
-        <Field label={part.loan.way === 'lent' ? 'To whom' : 'From whom'}
-          ><input
-            value={part.loan.who ?? ''}
-            maxlength="80"
-            oninput={(event) => setLoan({ who: event.currentTarget.value || undefined })}
-          /></Field
-        >
-        <Field label="Owed back by"
-          ><input
-            type="date"
-            value={part.loan.until?.slice(0, 10) ?? ''}
-            oninput={(event) => setLoan({ until: event.currentTarget.value || undefined })}
-          /></Field
-        >
-        <Field label="How it went out"
-          ><input
-            value={part.loan.as ?? ''}
-            maxlength="200"
-            placeholder="whole, two scratches"
-            oninput={(event) => setLoan({ as: event.currentTarget.value || undefined })}
-          /></Field
-        >
+        <TextField
+          label={part.loan.way === 'lent' ? 'To whom' : 'From whom'}
+          value={part.loan.who ?? ''}
+          maxlength={80}
+          oninput={(event) => setLoan({ who: event.currentTarget.value || undefined })}
+        />
+        <TextField
+          label="Owed back by"
+          type="date"
+          value={part.loan.until?.slice(0, 10) ?? ''}
+          oninput={(event) => setLoan({ until: event.currentTarget.value || undefined })}
+        />
+        <TextField
+          label="How it went out"
+          value={part.loan.as ?? ''}
+          maxlength={200}
+          placeholder="whole, two scratches"
+          oninput={(event) => setLoan({ as: event.currentTarget.value || undefined })}
+        />
       {/if}
       {#if part.loan}
-        <Field label="Found at its return"
-          ><input bind:value={found} maxlength="200" placeholder="as it went" /></Field
-        >
+        <TextField
+          label="Found at its return"
+          bind:value={found}
+          maxlength={200}
+          placeholder="as it went"
+        />
         <Button onclick={isBack}>It is back</Button>
       {/if}
       {#each shownOf(part) as property (property.key)}{@render fact(part, property)}{/each}
@@ -240,9 +237,7 @@
       </div>
     </details>
     {#if model}
-      <Field label="What I measure now differs on this piece only" check
-        ><input type="checkbox" bind:checked={onlyThis} /></Field
-      >
+      <Tick label="What I measure now differs on this piece only" bind:checked={onlyThis} />
     {/if}
     {#if model}
       <p class="cards">
@@ -268,19 +263,19 @@
     <Photos place={{ partId }} of={part.name} />
     <ServiceRecord {part} />
     <ServesAt {part} />
-    <Field wide label="Note"
-      ><input
-        value={part.note ?? ''}
-        maxlength="400"
-        placeholder="lifted leg, cracked tab, how it was mended"
-        oninput={(event) =>
-          shopStore.edit(
-            'note',
-            editPart(partId, { note: event.currentTarget.value || undefined }),
-            `note ${partId}`,
-          )}
-      /></Field
-    >
+    <TextField
+      wide
+      label="Note"
+      value={part.note ?? ''}
+      maxlength={400}
+      placeholder="lifted leg, cracked tab, how it was mended"
+      oninput={(event) =>
+        shopStore.edit(
+          'note',
+          editPart(partId, { note: event.currentTarget.value || undefined }),
+          `note ${partId}`,
+        )}
+    />
   </Dialog>
 {/if}
 
@@ -291,16 +286,6 @@
     gap: 10px 18px;
     margin: 10px 0;
     align-items: start;
-  }
-  input:not([type='checkbox']),
-  select {
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    padding: 0 8px;
-    color: var(--ink);
-    min-width: 0;
   }
   summary {
     display: flex;

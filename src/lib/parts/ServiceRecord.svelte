@@ -5,7 +5,9 @@
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
 
   /** What was done to a part, oldest first. */
   const { part }: { part: Part } = $props();
@@ -55,20 +57,19 @@
     {:else}<li class="soft">nothing noted</li>{/each}
   </ul>
   <form onsubmit={add}>
-    <Field label="Done"
-      ><select bind:value={what}
-        >{#each serviceSorts as sort (sort)}<option value={sort}>{names[sort]}</option
-          >{/each}</select
-      ></Field
-    >
-    <Field wide label="With what, where"
-      ><input
-        bind:value={note}
-        maxlength="200"
-        placeholder={what === 'pads' ? '1.5 mm on the chokes' : what === 'paste' ? 'kind' : ''}
-      /></Field
-    >
-    <Field label="cannot be undone" check><input type="checkbox" bind:checked={forGood} /></Field>
+    <Select
+      label="Done"
+      options={serviceSorts.map((sort) => ({ value: sort, words: names[sort] }))}
+      bind:value={what}
+    />
+    <TextField
+      wide
+      label="With what, where"
+      bind:value={note}
+      maxlength={200}
+      placeholder={what === 'pads' ? '1.5 mm on the chokes' : what === 'paste' ? 'kind' : ''}
+    />
+    <Tick label="cannot be undone" bind:checked={forGood} />
     <Button type="submit">Note it</Button>
   </form>
 </section>

@@ -2,7 +2,8 @@
   import { fieldFault, saysOf, type FinishField } from '$core/finish/fields.ts';
   import { parseNumber } from '$core/units/length.ts';
   import { fromUnitOf, inUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Select from '$lib/ui/Select.svelte';
 
   interface Props {
@@ -64,29 +65,25 @@
         onpick={(value) => set(field, value === '' ? undefined : value)}
       />
     {:else if field.holds === 'yes'}
-      <Field label={field.label} check
-        ><input
-          type="checkbox"
-          checked={told[field.name] === true}
-          onchange={(event) => set(field, event.currentTarget.checked)}
-        /></Field
-      >
+      <Tick
+        label={field.label}
+        checked={told[field.name] === true}
+        onchange={(event) => set(field, event.currentTarget.checked)}
+      />
     {:else}
-      <Field
+      <TextField
         label={field.holds === 'figure' && field.unit
           ? labelled(`${field.label}, ${field.unit}`)
           : field.label}
         short={field.holds === 'figure'}
         fault={faultOf(field)}
-        ><input
-          value={shown(field)}
-          inputmode={field.holds === 'figure' ? 'decimal' : undefined}
-          maxlength="60"
-          placeholder={field.aside ? (field.holds === 'figure' ? '?' : 'not said') : ''}
-          oninput={(event) => take(field, event.currentTarget.value)}
-          onblur={() => left(field)}
-        /></Field
-      >
+        value={shown(field)}
+        inputmode={field.holds === 'figure' ? 'decimal' : undefined}
+        maxlength={60}
+        placeholder={field.aside ? (field.holds === 'figure' ? '?' : 'not said') : ''}
+        oninput={(event) => take(field, event.currentTarget.value)}
+        onblur={() => left(field)}
+      />
     {/if}
   {/each}
 </div>

@@ -6,7 +6,8 @@
   import Button from '$lib/ui/Button.svelte';
   import { dateText } from '$lib/ui/dates.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Picture from './Picture.svelte';
 
   interface Props {
@@ -108,35 +109,36 @@
         </div>
       {/if}
     </div>
-    <div class="row">
-      <Field label="Before or after"
-        ><select
-          value={photo.when ?? ''}
-          onchange={(event) =>
-            set({ when: (event.currentTarget.value || undefined) as Photo['when'] })}
-          ><option value="">neither</option><option>before</option><option>after</option></select
-        ></Field
-      >
+    <div class="row apart">
+      <Select
+        label="Before or after"
+        options={[
+          { value: 'before', words: 'before' },
+          { value: 'after', words: 'after' },
+        ]}
+        none="neither"
+        value={photo.when ?? ''}
+        onchange={(event) =>
+          set({ when: (event.currentTarget.value || undefined) as Photo['when'] })}
+      />
       {#if others.length > 0}
-        <Field label="Beside it"
-          ><select bind:value={besideId}
-            ><option value="">nothing</option>{#each others as each (each.id)}<option
-                value={each.id}>{labelOf(each)}</option
-              >{/each}</select
-          ></Field
-        >
+        <Select
+          label="Beside it"
+          options={others.map((each) => ({ value: each.id, words: labelOf(each) }))}
+          none="nothing"
+          bind:value={besideId}
+        />
       {/if}
-      <Field label="What it shows"
-        ><input
-          value={photo.note ?? ''}
-          maxlength="200"
-          oninput={(event) =>
-            set({ note: event.currentTarget.value || undefined }, `photo note ${photoId}`)}
-        /></Field
-      >
+      <TextField
+        label="What it shows"
+        value={photo.note ?? ''}
+        maxlength={200}
+        oninput={(event) =>
+          set({ note: event.currentTarget.value || undefined }, `photo note ${photoId}`)}
+      />
     </div>
-    <div class="row">
-      <Field label="Words of the next mark"><input bind:value={words} maxlength="60" /></Field>
+    <div class="row apart">
+      <TextField label="Words of the next mark" bind:value={words} maxlength={60} />
       {#each tools as [sort, name] (sort)}
         <Button
           aria-pressed={tool === sort}
@@ -187,12 +189,5 @@
   .drawing {
     cursor: crosshair;
     touch-action: none;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-end;
-    gap: 8px 14px;
-    margin: 10px 0 0;
   }
 </style>

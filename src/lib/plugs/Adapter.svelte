@@ -27,7 +27,8 @@
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   const { plan, view, onclose }: ViewProps = $props();
@@ -150,21 +151,21 @@
     <div class="row">
       {#each spec.takes as plug, k (k)}
         {#each railsWanted( { ...spec, takes: [plug] } ).filter((each) => each !== '-12V') as rail (rail)}
-          <Field short label={`${rail}${spec.takes.length > 1 ? ` ${'PQRS'[k]}` : ''}, A`}
-            ><input
-              inputmode="decimal"
-              value={needs[k]?.[rail] ?? ''}
-              placeholder={String(needOf(spec, k, rail))}
-              onchange={(event) =>
-                need(
-                  k,
-                  rail,
-                  event.currentTarget.value.trim() === ''
-                    ? null
-                    : Number(event.currentTarget.value.replace(',', '.')),
-                )}
-            /></Field
-          >
+          <TextField
+            short
+            label={`${rail}${spec.takes.length > 1 ? ` ${'PQRS'[k]}` : ''}, A`}
+            inputmode="decimal"
+            value={needs[k]?.[rail] ?? ''}
+            placeholder={String(needOf(spec, k, rail))}
+            onchange={(event) =>
+              need(
+                k,
+                rail,
+                event.currentTarget.value.trim() === ''
+                  ? null
+                  : Number(event.currentTarget.value.replace(',', '.')),
+              )}
+          />
         {/each}
       {/each}
       <MeasureField
@@ -175,21 +176,23 @@
         most={3000}
         onmeasure={(value) => (lengthMm = value)}
       />
-      <Field label="contacts"
-        ><select bind:value={fill}
-          ><option value="all">fill every one</option><option value="enough"
-            >as few as carry it</option
-          ></select
-        ></Field
-      >
+      <Select
+        label="contacts"
+        options={[
+          { value: 'all', words: 'fill every one' },
+          { value: 'enough', words: 'as few as carry it' },
+        ]}
+        bind:value={fill}
+      />
       {#if watched}
-        <Field label="alarms"
-          ><select bind:value={alarms}
-            ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
-              >silence in the firmware</option
-            ></select
-          ></Field
-        >
+        <Select
+          label="alarms"
+          options={[
+            { value: 'satisfy', words: 'satisfy: tie the pin' },
+            { value: 'silence', words: 'silence in the firmware' },
+          ]}
+          bind:value={alarms}
+        />
       {/if}
     </div>
   </div>
@@ -243,9 +246,6 @@
     display: flex;
     flex-direction: column;
     gap: 6px;
-  }
-  .row {
-    gap: 6px 14px;
   }
   .sides {
     gap: 6px 40px;

@@ -11,7 +11,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   const { plan, onclose }: ViewProps = $props();
@@ -174,18 +174,18 @@
       <p class="row">
         <Button onclick={() => write([])}>None beeps</Button>
         <Button next onclick={next}>Next pin</Button>
-        <Field label="pins at the PSU end"
-          ><input
-            type="number"
-            min="2"
-            max="28"
-            value={ways}
-            onchange={(event) => {
-              const said = event.currentTarget.valueAsNumber;
-              if (said >= 2 && said <= 28) typed = Math.round(said);
-            }}
-          /></Field
-        >
+        <TextField
+          short
+          label="pins at the PSU end"
+          type="number"
+          min="2"
+          max="28"
+          value={ways}
+          onchange={(event) => {
+            const said = event.currentTarget.valueAsNumber;
+            if (said >= 2 && said <= 28) typed = Math.round(said);
+          }}
+        />
         {#if own}
           <Button onclick={carryOver}>This lead is its own: the socket carries what it wants</Button
           >
@@ -267,9 +267,5 @@
   }
   small {
     font-size: 12px;
-  }
-  input {
-    width: 90px;
-    font: 18px var(--face-figure);
   }
 </style>

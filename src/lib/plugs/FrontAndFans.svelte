@@ -18,7 +18,7 @@
   import AdapterSheets from './AdapterSheets.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   const { plan, view, onclose }: ViewProps = $props();
   const leads = $derived(partOfKind(plan, 'leads'));
@@ -152,13 +152,14 @@
       groups={[subject === 'front' ? 'front' : 'fan']}
       onpick={(id) => (headerId = id)}
     />
-    <Field label="alarms"
-      ><select bind:value={alarms}
-        ><option value="satisfy">satisfy: tie the pin</option><option value="silence"
-          >silence in the firmware</option
-        ></select
-      ></Field
-    >
+    <Select
+      label="alarms"
+      options={[
+        { value: 'satisfy', words: 'satisfy: tie the pin' },
+        { value: 'silence', words: 'silence in the firmware' },
+      ]}
+      bind:value={alarms}
+    />
   </div>
   {#if alarms === 'silence'}
     <p>

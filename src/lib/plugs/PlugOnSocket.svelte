@@ -14,7 +14,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import PlugSelect from './PlugSelect.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
 
   const { plan, onclose }: ViewProps = $props();
@@ -66,9 +66,7 @@
   <div class="row">
     <PlugSelect label="plug" value={plugId} onpick={(id) => ((plugId = id), (chosen = 0))} />
     <PlugSelect label="socket" value={socketId} onpick={(id) => ((socketId = id), (chosen = 0))} />
-    <Field label="the plug's key has snapped off" check
-      ><input type="checkbox" bind:checked={snapped} /></Field
-    >
+    <Tick label="the plug's key has snapped off" bind:checked={snapped} />
     <Button
       onclick={() => (face = allViews[(allViews.indexOf(face) + 1) % allViews.length] ?? face)}
       >Turn it: {face}</Button

@@ -2,7 +2,7 @@
   import type { Reading } from '$core/plugs/identify/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     ways: number;
@@ -32,24 +32,23 @@
 
 <details>
   <summary>More about pin {pin}: gauge, cavity, ohms, another pin</summary>
-  <p class="row">
+  <p class="row apart">
     <Button onclick={() => onread({ kind: 'gauge', pin, awg: 18 })}>Thick wire</Button>
     <Button onclick={() => onread({ kind: 'gauge', pin, awg: 24 })}>Thin wire</Button>
     <Button onclick={() => onread({ kind: 'empty', pin })}>No contact in it</Button>
   </p>
-  <p class="row">
-    <Field label="unplugged, to ground, ohms"
-      ><input
-        bind:value={ohms}
-        placeholder="120, 4.7k, OL"
-        onkeydown={(event) => event.key === 'Enter' && typed()}
-      /></Field
-    >
+  <p class="row apart">
+    <TextField
+      label="unplugged, to ground, ohms"
+      bind:value={ohms}
+      placeholder="120, 4.7k, OL"
+      onkeydown={(event) => event.key === 'Enter' && typed()}
+    />
     <Button onclick={typed}>Write it down</Button>
     {#if shopStore.practice}<Button onclick={onohms}>Practice ohms</Button>{/if}
   </p>
-  <p class="row">
-    <Field label="with pin"><input type="number" min="1" max={ways} bind:value={other} /></Field>
+  <p class="row apart">
+    <TextField short label="with pin" type="number" min="1" max={ways} bind:value={other} />
     <Button disabled={other === undefined} onclick={() => between(true)}>Beeps with it</Button>
     <Button disabled={other === undefined} onclick={() => between(false)}>Silent to it</Button>
     {#if shopStore.practice}
@@ -66,13 +65,5 @@
     padding-top: 10px;
     cursor: pointer;
     color: var(--ink-soft);
-  }
-  .row {
-    gap: 6px 12px;
-    margin-bottom: 8px;
-  }
-  input {
-    width: 150px;
-    font: 18px var(--face-figure);
   }
 </style>

@@ -29,7 +29,9 @@
 
   import WeakReadings from './WeakReadings.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   const { plan, onclose }: ViewProps = $props();
@@ -240,7 +242,7 @@
         {/if}
         {#if asked || chosen !== undefined}
           <h2>Pin {lit}: {question}</h2>
-          <p class="row">
+          <p class="row mid">
             {#if kind === 'chassis'}
               <Button next onclick={() => add({ kind: 'chassis', pin: lit, beeps: true })}
                 >Beeps</Button
@@ -262,13 +264,13 @@
                 >
               {/each}
             {:else}
-              <Field short label={kind === 'ohms' ? 'ohms' : 'volts'}
-                ><input
-                  bind:value={typed}
-                  inputmode="decimal"
-                  onkeydown={(event) => event.key === 'Enter' && figure()}
-                /></Field
-              >
+              <TextField
+                short
+                label={kind === 'ohms' ? 'ohms' : 'volts'}
+                bind:value={typed}
+                inputmode="decimal"
+                onkeydown={(event) => event.key === 'Enter' && figure()}
+              />
               <Button next onclick={figure}>Write it down</Button>
             {/if}
             {#if shopStore.practice}<Button onclick={practise}>Practice meter</Button>{/if}
@@ -290,29 +292,26 @@
             .map((idea) => `${idea.name} ${percent(idea.chance)}`)
             .join(' · ')}
         </p>
-        <p class="row">
-          <Field label="a load is set, first power through a current limit" check
-            ><input type="checkbox" bind:checked={loadSet} /></Field
-          >
+        <p class="row mid">
+          <Tick label="a load is set, first power through a current limit" bind:checked={loadSet} />
           <Mark mark={answer.mayRun ? 'clear' : 'stop'} size={18} />
           {answer.mayRun ? 'Running volts may be taken.' : 'Do not switch it on yet.'}
         </p>
         {#if asked}
-          <p class="row">
-            <Field label="My meter beeps up to"
-              ><select
-                value={String(uiState.beepsTo ?? '')}
-                onchange={(event) => {
-                  const ohm = event.currentTarget.value;
-                  uiState.beepsTo = ohm === '' ? undefined : Number(ohm);
-                }}
-              >
-                <option value="">not known</option>
-                {#each [10, 30, 50, 100, 200] as ohm (ohm)}<option value={String(ohm)}
-                    >{ohm} Ω</option
-                  >{/each}
-              </select></Field
-            >
+          <p class="row mid">
+            <Select
+              label="My meter beeps up to"
+              options={[10, 30, 50, 100, 200].map((ohm) => ({
+                value: String(ohm),
+                words: `${ohm} Ω`,
+              }))}
+              none="not known"
+              value={String(uiState.beepsTo ?? '')}
+              onchange={(event) => {
+                const ohm = event.currentTarget.value;
+                uiState.beepsTo = ohm === '' ? undefined : Number(ohm);
+              }}
+            />
             <span class="soft">Its booklet says; the higher, the more rails beep like ground.</span>
           </p>
         {/if}
@@ -328,8 +327,8 @@
         onohms={() => practised(meter.read(lit, 'ohms'))}
         onprobe={(other) => practised(meter.common(lit, other))}
       />
-      <p class="row">
-        <Field wide label="name"><input bind:value={name} maxlength="60" /></Field>
+      <p class="row mid">
+        <TextField wide label="name" bind:value={name} maxlength={60} />
         <Button next={answer.next === undefined} onclick={keep}>Keep this plug</Button>
         <Button
           onclick={() => store(() => ({ grid: undefined, readings: [] }), 'plug readings dropped')}
@@ -339,11 +338,9 @@
       </p>
     {:else}
       <h2>How many ways has it?</h2>
-      <p class="row">
-        <Field short label="rows"><input type="number" min="1" max="2" bind:value={rows} /></Field>
-        <Field short label="across"
-          ><input type="number" min="1" max="24" bind:value={columns} /></Field
-        >
+      <p class="row mid">
+        <TextField short label="rows" type="number" min="1" max="2" bind:value={rows} />
+        <TextField short label="across" type="number" min="1" max="24" bind:value={columns} />
         <Button next onclick={begin}>Begin</Button>
         <Button onclick={onclose}>Back to the sums</Button>
       </p>
@@ -372,12 +369,6 @@
     text-transform: uppercase;
   }
   .palette,
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px 12px;
-    align-items: center;
-  }
   .palette button {
     min-height: 40px;
     padding: 0 10px;
@@ -385,15 +376,6 @@
     border-radius: 3px;
     background: var(--tape);
     color: var(--ink);
-  }
-  .row input:not([type='checkbox']) {
-    width: 110px;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font: 18px var(--face-figure);
   }
   .ask {
     display: flex;

@@ -12,7 +12,8 @@
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Fault from '$lib/ui/Fault.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     onclose: () => void;
@@ -72,20 +73,19 @@
 <Dialog title="Add to the shelf" wide {onclose}>
   <form onsubmit={add}>
     <div class="row">
-      <Field label="Kind"
-        ><select
-          value={kind}
-          onchange={(event) => {
-            kind = event.currentTarget.value as Kind;
-            facts = {};
-          }}
-          >{#each kinds as each (each)}<option value={each}>{kindName(each)}</option>{/each}</select
-        ></Field
-      >
-      <Field wide label="Name"><input bind:value={name} maxlength="120" /></Field>
-      <Field short label="How many"><input bind:value={count} inputmode="numeric" /></Field>
-      <Field label="Where it lies"><input bind:value={where} maxlength="60" /></Field>
-      <Field short label="Price each"><input bind:value={price} inputmode="decimal" /></Field>
+      <Select
+        label="Kind"
+        options={kinds.map((each) => ({ value: each, words: kindName(each) }))}
+        value={kind}
+        onchange={(event) => {
+          kind = event.currentTarget.value as Kind;
+          facts = {};
+        }}
+      />
+      <TextField wide label="Name" bind:value={name} maxlength={120} />
+      <TextField short label="How many" bind:value={count} inputmode="numeric" />
+      <TextField label="Where it lies" bind:value={where} maxlength={60} />
+      <TextField short label="Price each" bind:value={price} inputmode="decimal" />
     </div>
     <div class="row">
       {#key kind}
@@ -108,12 +108,5 @@
   form {
     display: grid;
     gap: 12px;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: flex-end;
-    gap: 10px 16px;
-    margin: 0;
   }
 </style>

@@ -5,7 +5,7 @@
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
 
   interface Props {
@@ -50,7 +50,7 @@
           currency={shopStore.shop.settings.currency}
           onmoney={(value) => (money = value)}
         />
-        <Field label="To whom"><input bind:value={who} maxlength="80" /></Field>
+        <TextField label="To whom" bind:value={who} maxlength={80} />
       </div>
       {#if parts.length > 1}<p class="soft">
           Split over the parts by what each is worth, or evenly where that is not known of all.
@@ -69,11 +69,5 @@
   form {
     display: grid;
     gap: 10px;
-  }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px;
-    margin: 0;
   }
 </style>

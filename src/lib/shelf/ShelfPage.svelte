@@ -33,6 +33,9 @@
   import Button from '$lib/ui/Button.svelte';
   import { dateText } from '$lib/ui/dates.ts';
   import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import LongList from '$lib/ui/LongList.svelte';
   import AddPart from './AddPart.svelte';
   import Leftovers from './Leftovers.svelte';
@@ -179,39 +182,42 @@
     <Button onclick={() => window.print()}>Print</Button>
   {/snippet}
   <div class="filters no-print">
-    <Field wide label="Search"
-      ><input bind:value={text} placeholder="fan 92 · ddr4 8 · a tag" maxlength="120" /></Field
-    >
-    <Field label="Where"
-      ><select bind:value={where}
-        ><option value="free">free</option><option value="shelf">on the shelf</option><option
-          value="donor">in donors</option
-        ><option value="machine">in machines</option><option value="buy">to buy</option><option
-          value="gone">gone</option
-        ><option value="all">everywhere</option></select
-      ></Field
-    >
-    <Field label="Kind"
-      ><select bind:value={kind}
-        ><option value="">all</option>{#each kindList as each (each.kind)}<option value={each.kind}
-            >{each.name}, {each.count}</option
-          >{/each}</select
-      ></Field
-    >
-    <Field label="Condition"
-      ><select bind:value={condition}
-        ><option value="">any</option>{#each conditions as each (each)}<option>{each}</option
-          >{/each}</select
-      ></Field
-    >
-    <Field
+    <TextField
+      wide
+      label="Search"
+      bind:value={text}
+      placeholder="fan 92 · ddr4 8 · a tag"
+      maxlength={120}
+    />
+    <Select
+      label="Where"
+      options={[
+        { value: 'free', words: 'free' },
+        { value: 'shelf', words: 'on the shelf' },
+        { value: 'donor', words: 'in donors' },
+        { value: 'machine', words: 'in machines' },
+        { value: 'buy', words: 'to buy' },
+        { value: 'gone', words: 'gone' },
+        { value: 'all', words: 'everywhere' },
+      ]}
+      bind:value={where}
+    />
+    <Select
+      label="Kind"
+      options={kindList.map((each) => ({ value: each.kind, words: `${each.name}, ${each.count}` }))}
+      none="all"
+      bind:value={kind}
+    />
+    <Select label="Condition" options={conditions} none="any" bind:value={condition} />
+    <TextField
       short
       label="At most"
       fault={most.trim() !== '' && mostMinor === undefined ? '12.50' : ''}
-      ><input bind:value={most} inputmode="decimal" maxlength="12" /></Field
-    >
-    <Field label="promised to nobody" check><input type="checkbox" bind:checked={unwanted} /></Field
-    >
+      bind:value={most}
+      inputmode="decimal"
+      maxlength={12}
+    />
+    <Tick label="promised to nobody" bind:checked={unwanted} />
   </div>
   {#if picked.length > 0}
     <div class="chosen no-print" role="group" aria-label="What to do with what is chosen">
@@ -222,7 +228,7 @@
           move();
         }}
       >
-        <Field short label="Move to"><input bind:value={place} maxlength="60" /></Field>
+        <TextField short label="Move to" bind:value={place} maxlength={60} />
         <Button type="submit">Move</Button>
       </form>
       <form
@@ -231,24 +237,30 @@
           setPrice();
         }}
       >
-        <Field short label="Price each" {fault}
-          ><input bind:value={price} inputmode="decimal" maxlength="14" /></Field
-        >
+        <TextField
+          short
+          label="Price each"
+          {fault}
+          bind:value={price}
+          inputmode="decimal"
+          maxlength={14}
+        />
         <Button type="submit">Set</Button>
       </form>
-      <Field label="Condition"
-        ><select value="" onchange={(event) => mark(event.currentTarget.value)}
-          ><option value="">say</option>{#each conditions as each (each)}<option>{each}</option
-            >{/each}</select
-        ></Field
-      >
-      <Field label="Send to job"
-        ><select value="" onchange={(event) => toJob(event.currentTarget.value)}
-          ><option value="">which</option>{#each open as job (job.id)}<option value={job.id}
-              >{job.id} · {job.name}</option
-            >{/each}</select
-        ></Field
-      >
+      <Select
+        label="Condition"
+        options={conditions}
+        none="say"
+        value=""
+        onchange={(event) => mark(event.currentTarget.value)}
+      />
+      <Select
+        label="Send to job"
+        options={open.map((job) => ({ value: job.id, words: `${job.id} · ${job.name}` }))}
+        none="which"
+        value=""
+        onchange={(event) => toJob(event.currentTarget.value)}
+      />
       <Field label="Keep for"
         ><select value="-" onchange={(event) => keepFor(event.currentTarget.value)}
           ><option value="-" disabled>which</option><option value="">nobody</option
@@ -316,7 +328,7 @@
               ><input
                 value={part.where ?? ''}
                 aria-label="Where {part.id} lies"
-                maxlength="60"
+                maxlength={60}
                 disabled={each.sort !== 'shelf'}
                 onchange={(event) =>
                   void shopStore.edit(

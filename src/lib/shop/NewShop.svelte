@@ -6,6 +6,8 @@
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   const inInches = typeof navigator !== 'undefined' && navigator.language === 'en-US';
   let name = $state('');
@@ -30,19 +32,32 @@
   <form onsubmit={submit}>
     <Field wide label="Name"
       ><!-- svelte-ignore a11y_autofocus (the first of four fields of a dialog) -->
-      <input bind:value={name} autofocus maxlength="120" placeholder="My shop" /></Field
+      <input bind:value={name} autofocus maxlength={120} placeholder="My shop" /></Field
     >
-    <Field label="Lengths"
-      ><select bind:value={unit}
-        ><option value="mm">mm</option><option value="in">inches</option></select
-      ></Field
-    >
-    <Field short label="Currency" fault={faults.currency}
-      ><input bind:value={currency} maxlength="3" autocapitalize="characters" /></Field
-    >
-    <Field short label="What an hour is worth" fault={faults.hour}
-      ><input bind:value={hour} inputmode="decimal" placeholder="?" /></Field
-    >
+    <Select
+      label="Lengths"
+      options={[
+        { value: 'mm', words: 'mm' },
+        { value: 'in', words: 'inches' },
+      ]}
+      bind:value={unit}
+    />
+    <TextField
+      short
+      label="Currency"
+      fault={faults.currency}
+      bind:value={currency}
+      maxlength={3}
+      autocapitalize="characters"
+    />
+    <TextField
+      short
+      label="What an hour is worth"
+      fault={faults.hour}
+      bind:value={hour}
+      inputmode="decimal"
+      placeholder="?"
+    />
     <p class="soft">
       It begins empty. The shop you are looking at stays as it is: you can go back to it from the
       bench.

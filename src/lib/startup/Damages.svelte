@@ -5,7 +5,7 @@
   import type { Job } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Photos from '$lib/photos/Photos.svelte';
 
   interface Props {
@@ -43,17 +43,15 @@
       <li>
         <span>{damage.what}{nameOf(damage.partId) ? `: ${nameOf(damage.partId)}` : ''}</span>
         {#each ['mended', 'retested'] as const as key (key)}
-          <Field label={key} check
-            ><input
-              type="checkbox"
-              checked={damage[key]}
-              onchange={(event) =>
-                shopStore.edit(
-                  `${key}: ${damage.what}`,
-                  settleDamage(job.id, damage.at, { [key]: event.currentTarget.checked }),
-                )}
-            /></Field
-          >
+          <Tick
+            label={key}
+            checked={damage[key]}
+            onchange={(event) =>
+              shopStore.edit(
+                `${key}: ${damage.what}`,
+                settleDamage(job.id, damage.at, { [key]: event.currentTarget.checked }),
+              )}
+          />
         {/each}
         <Photos
           place={{ jobId: job.id, about: { of: 'damage', key: damage.at } }}
@@ -71,7 +69,7 @@
   >
     <input
       bind:value={what}
-      maxlength="200"
+      maxlength={200}
       placeholder="lifted leg, bent pins, cracked tab …"
       aria-label="What was damaged"
     />
@@ -101,9 +99,6 @@
     align-items: center;
     min-height: var(--target);
   }
-  .row {
-    gap: 8px;
-  }
   .row input,
   .row select {
     flex: 1;
@@ -114,10 +109,5 @@
     background: var(--tape);
     color: var(--ink);
     padding: 0 8px;
-  }
-  input[type='checkbox'] {
-    width: 22px;
-    height: 22px;
-    vertical-align: middle;
   }
 </style>

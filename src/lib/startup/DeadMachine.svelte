@@ -115,12 +115,6 @@
     margin-bottom: 6px;
     font: 600 17px var(--face-head);
   }
-  .row {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: stretch;
-  }
   button {
     display: grid;
     align-content: end;

@@ -102,7 +102,7 @@
 </script>
 
 <section>
-  <p class="row no-print">
+  <p class="row mid apart no-print">
     <Field label="It does not start"
       ><select
         aria-label="It does not start"
@@ -165,7 +165,7 @@
         </p>
       {/if}
       {#if !stand?.named && offered.length > 1}
-        <p class="row others no-print">
+        <p class="row mid apart others no-print">
           Or:
           {#each offered
             .filter((each) => each.test.id !== inHand?.test.id)
@@ -176,15 +176,15 @@
           {/each}
         </p>
       {/if}
-      <p class="row no-print">
+      <p class="row mid apart no-print">
         <input
           bind:value={uiState.who}
-          maxlength="40"
+          maxlength={40}
           placeholder="who"
           aria-label="who"
           class="who"
         />
-        <input bind:value={note} maxlength="400" placeholder="a note" aria-label="note" />
+        <input bind:value={note} maxlength={400} placeholder="a note" aria-label="note" />
         <Button next={stand?.named !== undefined} onclick={() => close('found')}
           >Found{likeliest ? `: ${likeliest.cause.name}` : ''}</Button
         >
@@ -217,11 +217,6 @@
 </section>
 
 <style>
-  .row {
-    gap: 8px;
-    align-items: center;
-    margin: 6px 0;
-  }
   .who {
     width: 90px;
   }

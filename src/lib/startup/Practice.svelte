@@ -16,6 +16,8 @@
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   let seed = $state(1);
   let sign = $state<Symptom>('picture');
@@ -64,13 +66,13 @@
 </script>
 
 <section>
-  <p class="row">
-    <Field label="A machine that"
-      ><select bind:value={sign}
-        >{#each symptomIds as id (id)}<option value={id}>{symptoms[id]}</option>{/each}</select
-      ></Field
-    >
-    <Field short label="number"><input type="number" min="1" max="9999" bind:value={seed} /></Field>
+  <p class="row mid apart">
+    <Select
+      label="A machine that"
+      options={symptomIds.map((id) => ({ value: id, words: symptoms[id] }))}
+      bind:value={sign}
+    />
+    <TextField short label="number" type="number" min="1" max="9999" bind:value={seed} />
     <Button next={!machine} onclick={begin}>On the bench</Button>
   </p>
   {#if machine}
@@ -86,14 +88,14 @@
       <span class="figure">{minutes} min</span> so far. {last}
     </p>
     {#if guess === undefined}
-      <p class="row">
+      <p class="row mid apart">
         {#each offered as each (each.test.id)}
           <Button onclick={() => make(each.test.id)} next={each.test.id === hint}
             >{each.test.ask.split(':')[0]}, {Math.round(each.minutes)} min</Button
           >
         {/each}
       </p>
-      <p class="row">
+      <p class="row mid apart">
         <Button quiet onclick={() => (hint = tests[0]?.test.id)}>Which would tell most?</Button>
       </p>
       <Field label="It is"
@@ -124,14 +126,6 @@
 </section>
 
 <style>
-  .row {
-    gap: 8px;
-    align-items: center;
-    margin: 6px 0;
-  }
-  input {
-    width: 90px;
-  }
   .named {
     padding: 10px 14px;
     border-left: 6px solid var(--clear);

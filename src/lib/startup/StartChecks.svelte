@@ -62,7 +62,7 @@
           <LeaveIt seconds={wait.seconds} why={wait.why} />
         {/if}
         {#if tick?.note}<p>Lost on the way: {tick.note}</p>{/if}
-        <p class="row">
+        <p class="row mid apart">
           {#if tick}<span class="figure"
               >{tick.failed ? 'failed' : 'passed'}
               {dateText(tick.at, 'dayTime')}</span
@@ -72,7 +72,7 @@
           {#if next?.id === gate.id}
             <input
               bind:value={loss}
-              maxlength="200"
+              maxlength={200}
               placeholder="with a loss: module B2 out"
               aria-label="Lost on the way"
             />
@@ -163,11 +163,6 @@
   .caution {
     padding-left: 10px;
     border-left: 4px solid var(--mend);
-  }
-  .row {
-    align-items: center;
-    gap: 10px;
-    margin-top: 6px;
   }
   @media (max-width: 77.5em) {
     .sides {

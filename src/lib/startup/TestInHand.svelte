@@ -24,7 +24,7 @@
       ? ` ${test.test.caution}`
       : ''}
   </p>
-  <p class="row no-print">
+  <p class="row apart no-print">
     <Button next onclick={() => onanswer(true)}>Yes: {test.test.yes}</Button>
     <Button onclick={() => onanswer(false)}>No: {test.test.no}</Button>
     {#if onskip}<Button quiet onclick={onskip}>Not now</Button>{/if}
@@ -45,9 +45,5 @@
   }
   .with {
     color: var(--accent-ink);
-  }
-  .row {
-    gap: 10px;
-    margin-top: 8px;
   }
 </style>

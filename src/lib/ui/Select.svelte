@@ -1,27 +1,54 @@
-<script lang="ts" generics="Value extends string">
+<script lang="ts" generics="Value extends string | number">
+  import type { HTMLSelectAttributes } from 'svelte/elements';
   import Field from './Field.svelte';
 
-  interface Props {
+  interface Props extends Omit<HTMLSelectAttributes, 'value'> {
     /** What is asked for. */
     label: string;
     /** What can be picked, each with its words where they differ from it. */
     options: readonly (Value | { value: Value; words: string })[];
     /** What stands picked; empty: nothing yet. */
-    value: Value | '';
+    value?: Value | '' | undefined;
     /** What stands there while nothing is picked; left out: one is always picked. */
     none?: string;
+    /** What is wrong with what is picked; empty: nothing. */
+    fault?: string | undefined;
+    /** Takes what is left of its row. */
+    wide?: boolean;
+    /** Not on paper. */
+    screenOnly?: boolean;
     /** After another was picked. */
     onpick?: (value: Value | '') => void;
   }
-  let { label, options, value = $bindable(), none, onpick }: Props = $props();
+  /** One of a list, with its label; all else as the element has it. */
+  let {
+    label,
+    options,
+    value = $bindable(),
+    none,
+    fault = '',
+    wide = false,
+    screenOnly = false,
+    onpick,
+    ...rest
+  }: Props = $props();
   const list = $derived(
-    options.map((each) => (typeof each === 'string' ? { value: each, words: each } : each)),
+    options.map((each) => (typeof each === 'object' ? each : { value: each, words: String(each) })),
   );
 </script>
 
-<Field {label}>
-  <select bind:value onchange={() => onpick?.(value)}>
+<Field {label} {fault} {wide} {screenOnly}>
+  <select
+    bind:value={
+      () => value,
+      (to) => {
+        value = to;
+        onpick?.(to ?? '');
+      }
+    }
+    {...rest}
+  >
     {#if none !== undefined}<option value="">{none}</option>{/if}
-    {#each list as each (each.value)}<option value={each.value}>{each.words}</option>{/each}
+    {#each list as each, i (i)}<option value={each.value}>{each.words}</option>{/each}
   </select>
 </Field>

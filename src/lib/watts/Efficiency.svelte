@@ -6,7 +6,7 @@
   import { curveOf, efficiencyOf, treeOf } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
@@ -111,14 +111,14 @@
       {/each}
     </svg>
     <p class="row">
-      <Field short label="W out"><input bind:value={out} inputmode="decimal" /></Field>
-      <Field short label="W in"
-        ><input
-          bind:value={into}
-          inputmode="decimal"
-          onkeydown={(event) => event.key === 'Enter' && addPoint()}
-        /></Field
-      >
+      <TextField short label="W out" bind:value={out} inputmode="decimal" />
+      <TextField
+        short
+        label="W in"
+        bind:value={into}
+        inputmode="decimal"
+        onkeydown={(event) => event.key === 'Enter' && addPoint()}
+      />
       <Button onclick={addPoint}>Measured point</Button>
     </p>
     <Fault text={fault} />
@@ -131,13 +131,6 @@
   }
   figcaption {
     font: 600 16px var(--face-head);
-  }
-  .row {
-    gap: 10px;
-  }
-  input {
-    width: 80px;
-    font: 17px var(--face-figure);
   }
   .measured {
     fill: var(--paper);

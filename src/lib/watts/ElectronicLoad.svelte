@@ -135,9 +135,6 @@
   section {
     flex: 1 1 300px;
   }
-  .row {
-    gap: 8px;
-  }
   .band {
     fill: var(--part-stays);
   }

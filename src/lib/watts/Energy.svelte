@@ -3,7 +3,7 @@
   import { DutyError, kWhAYear } from '$core/watts/energy.ts';
   import { treeOf } from '$core/watts/tree/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     plan: Plan;
@@ -39,18 +39,17 @@
 <section>
   <h2>A year of it</h2>
   <p class="row">
-    <Field short label="idle, h a day"
-      ><input type="number" min="0" max="24" bind:value={idle} /></Field
-    >
-    <Field short label="usual, h a day"
-      ><input type="number" min="0" max="24" bind:value={usual} /></Field
-    >
-    <Field short label="full, h a day"
-      ><input type="number" min="0" max="24" bind:value={full} /></Field
-    >
-    <Field short label={`a kWh, ${shopStore.shop.settings.currency}`}
-      ><input type="number" min="0" step="0.01" bind:value={price} /></Field
-    >
+    <TextField short label="idle, h a day" type="number" min="0" max="24" bind:value={idle} />
+    <TextField short label="usual, h a day" type="number" min="0" max="24" bind:value={usual} />
+    <TextField short label="full, h a day" type="number" min="0" max="24" bind:value={full} />
+    <TextField
+      short
+      label={`a kWh, ${shopStore.shop.settings.currency}`}
+      type="number"
+      min="0"
+      step="0.01"
+      bind:value={price}
+    />
   </p>
   {#if year?.fault}
     <p role="alert">{year.fault}</p>
@@ -66,12 +65,5 @@
 <style>
   section {
     flex: 1 1 300px;
-  }
-  .row {
-    gap: 6px 12px;
-  }
-  input {
-    width: 84px;
-    font: 17px var(--face-figure);
   }
 </style>

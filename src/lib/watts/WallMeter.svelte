@@ -10,7 +10,8 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   interface Props {
@@ -84,27 +85,32 @@
 <section>
   <h2>At the wall</h2>
   <p class="row">
-    <Field label="load"
-      ><select bind:value={load} onchange={unplug}>
-        <option value="full load">full load</option>
-        <option value="until settled">until settled</option>
-        <option value="real use">real use</option>
-        <option value="idle">idle</option>
-      </select></Field
-    >
-    <Field label="parts"
-      ><select bind:value={when}>
-        <option value="before">as found</option>
-        <option value="after">as planned</option>
-      </select></Field
-    >
-    <Field short label="watts"
-      ><input
-        bind:value={typed}
-        inputmode="decimal"
-        onkeydown={(event) => event.key === 'Enter' && write()}
-      /></Field
-    >
+    <Select
+      label="load"
+      options={[
+        { value: 'full load', words: 'full load' },
+        { value: 'until settled', words: 'until settled' },
+        { value: 'real use', words: 'real use' },
+        { value: 'idle', words: 'idle' },
+      ]}
+      bind:value={load}
+      onchange={unplug}
+    />
+    <Select
+      label="parts"
+      options={[
+        { value: 'before', words: 'as found' },
+        { value: 'after', words: 'as planned' },
+      ]}
+      bind:value={when}
+    />
+    <TextField
+      short
+      label="watts"
+      bind:value={typed}
+      inputmode="decimal"
+      onkeydown={(event) => event.key === 'Enter' && write()}
+    />
     <Button onclick={write}>Keep it</Button>
     {#if source}<Button onclick={unplug}>Unplug the practice meter</Button>
     {:else}<Practise what="with a made-up meter"
@@ -128,14 +134,6 @@
 <style>
   section {
     flex: 1 1 300px;
-  }
-  .row {
-    gap: 6px 12px;
-  }
-  input,
-  select {
-    width: 120px;
-    font: 17px var(--face-figure);
   }
   .big {
     font-size: 26px;

@@ -184,7 +184,7 @@
         </p>
       {/if}
       {#if held && others.length > 0}
-        <p class="row">
+        <p class="row mid apart">
           Hang {seatName(held)} on
           {#each others as lead (lead.id)}
             <Button onclick={() => held && hang(held, lead.id)}>{lead.label}</Button>
@@ -193,7 +193,7 @@
         </p>
       {/if}
       {#each limits as limit (limit.seat)}
-        <p class="row">
+        <p class="row mid apart">
           {seatName(limit.seat)} held to {limit.watts} W
           <Button
             quiet
@@ -225,7 +225,7 @@
         <Correction {plan} />
         <ElectronicLoad {plan} />
       </div>
-      <p class="row no-print">
+      <p class="row mid apart no-print">
         <Button onclick={csv}>Budget as CSV</Button>
         <Button onclick={deck}>SPICE netlist</Button>
       </p>
@@ -238,11 +238,6 @@
 </SumStage>
 
 <style>
-  .row {
-    gap: 8px;
-    align-items: center;
-    margin: 8px 0;
-  }
   .stages {
     display: inline-flex;
     gap: 4px;

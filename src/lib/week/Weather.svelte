@@ -76,7 +76,7 @@
               aria-invalid={faultAt(which, weather[key]) !== ''}
               title={faultAt(which, weather[key])}
               inputmode="decimal"
-              maxlength="5"
+              maxlength={5}
               oninput={(event) => (weather[key] = event.currentTarget.value)}
               onchange={() => takeWeather(each, which)}
             /></td

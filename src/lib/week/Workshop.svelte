@@ -3,7 +3,7 @@
   import { resources, type Resource } from '$core/model/types/finishTypes.ts';
   import type { Workshop } from '$core/model/types/types.ts';
   import { formatHours } from '$core/units/duration.ts';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Weather from './Weather.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
@@ -71,23 +71,25 @@
 </script>
 
 <section class="no-print" aria-label="Hours and hands of the shop">
-  <Field label="Who works here" wide fault={typed.people?.trim() === '' ? 'somebody must' : ''}
-    ><input
-      value={typed.people ?? workshop.people.join(', ')}
-      maxlength="400"
-      oninput={(event) => takePeople(event.currentTarget.value)}
-      onblur={() => typed.people?.trim() && (typed.people = undefined)}
-    /></Field
-  >
+  <TextField
+    label="Who works here"
+    wide
+    fault={typed.people?.trim() === '' ? 'somebody must' : ''}
+    value={typed.people ?? workshop.people.join(', ')}
+    maxlength={400}
+    oninput={(event) => takePeople(event.currentTarget.value)}
+    onblur={() => typed.people?.trim() && (typed.people = undefined)}
+  />
   {#each ['opens', 'closes'] as const as which (which)}
-    <Field label={which === 'opens' ? 'Opens' : 'Closes'} short fault={faultOf(which)}
-      ><input
-        value={typed[which] ?? formatHours(workshop[which])}
-        maxlength="5"
-        oninput={(event) => takeClock(which, event.currentTarget.value)}
-        onblur={() => faultOf(which) === '' && (typed[which] = undefined)}
-      /></Field
-    >
+    <TextField
+      label={which === 'opens' ? 'Opens' : 'Closes'}
+      short
+      fault={faultOf(which)}
+      value={typed[which] ?? formatHours(workshop[which])}
+      maxlength={5}
+      oninput={(event) => takeClock(which, event.currentTarget.value)}
+      onblur={() => faultOf(which) === '' && (typed[which] = undefined)}
+    />
   {/each}
   <fieldset>
     <legend>Works on</legend>
@@ -122,16 +124,17 @@
       />oven and printer may run alone</label
     >
   </fieldset>
-  <Field label="Drying rack holds" short fault={rackFault}
-    ><input
-      value={typed.rack ?? workshop.rack ?? ''}
-      inputmode="numeric"
-      maxlength="3"
-      placeholder="any"
-      oninput={(event) => (typed.rack = event.currentTarget.value.trim())}
-      onchange={takeRack}
-    /></Field
-  >
+  <TextField
+    label="Drying rack holds"
+    short
+    fault={rackFault}
+    value={typed.rack ?? workshop.rack ?? ''}
+    inputmode="numeric"
+    maxlength={3}
+    placeholder="any"
+    oninput={(event) => (typed.rack = event.currentTarget.value.trim())}
+    onchange={takeRack}
+  />
   {#if workshop.places.includes('paint place')}<Weather {workshop} />{/if}
 </section>
 

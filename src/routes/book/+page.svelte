@@ -12,7 +12,7 @@
   import LongList from '$lib/ui/LongList.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
 
   let query = $state('');
@@ -127,11 +127,11 @@
           None: what is paid in another currency is named, and not counted.
         </p>{/each}
       <p class="line">
-        1 <input bind:value={rate.currency} maxlength="3" placeholder="USD" aria-label="currency" />
+        1 <input bind:value={rate.currency} maxlength={3} placeholder="USD" aria-label="currency" />
         =
         <input
           bind:value={rate.rate}
-          maxlength="14"
+          maxlength={14}
           inputmode="decimal"
           placeholder="0.92"
           aria-label="rate in {currency}"
@@ -139,14 +139,13 @@
         <Button type="submit">Keep</Button>
       </p>
     </form>
-    <Field label="an hour of hands is worth"
-      ><input
-        value={shopStore.shop.settings.anHour ? formatMoney(shopStore.shop.settings.anHour) : ''}
-        inputmode="decimal"
-        placeholder="not counted"
-        onchange={(event) => keepHour(event.currentTarget.value)}
-      /></Field
-    >
+    <TextField
+      label="an hour of hands is worth"
+      value={shopStore.shop.settings.anHour ? formatMoney(shopStore.shop.settings.anHour) : ''}
+      inputmode="decimal"
+      placeholder="not counted"
+      onchange={(event) => keepHour(event.currentTarget.value)}
+    />
     <Fault text={fault} />
     {#if sums.minutes > 0}
       <p>

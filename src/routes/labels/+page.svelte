@@ -10,6 +10,8 @@
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   /** A label asked for by its tag comes first. */
   const part = uiState.labelsOf.length > 0 ? uiState.labelsOf.join(',') : uiState.labelOf;
@@ -56,24 +58,26 @@
           >{/each}
       </select></Field
     >
-    <Field label="Printed on"
-      ><select
-        value={shopStore.shop.settings.labelStock ?? 'cut'}
-        onchange={(event) =>
-          void shopStore.edit(
-            'labels',
-            editSettings({ labelStock: event.currentTarget.value }),
-            'label stock',
-          )}
-        >{#each Object.entries(labelStocks) as [id, each] (id)}<option value={id}
-            >{each.name}</option
-          >{/each}</select
-      ></Field
-    >
+    <Select
+      label="Printed on"
+      options={Object.entries(labelStocks).map(([id, each]) => ({ value: id, words: each.name }))}
+      value={shopStore.shop.settings.labelStock ?? 'cut'}
+      onchange={(event) =>
+        void shopStore.edit(
+          'labels',
+          editSettings({ labelStock: event.currentTarget.value }),
+          'label stock',
+        )}
+    />
     {#if stock.sheet}
-      <Field short label="first free label" fault={startFault}
-        ><input bind:value={start} inputmode="numeric" maxlength="3" /></Field
-      >
+      <TextField
+        short
+        label="first free label"
+        fault={startFault}
+        bind:value={start}
+        inputmode="numeric"
+        maxlength={3}
+      />
     {/if}
     <Button next onclick={() => window.print()}>Print {labels.length}</Button>
   {/snippet}

@@ -72,14 +72,14 @@
 
 <Stage title="Parts of the house" subtitle="every component in all its states">
   <h2>Marks</h2>
-  <p class="row">
+  <p class="row mid">
     {#each marks as mark (mark)}<Mark {mark} word size={22} /><Mark {mark} size={16} />{/each}
   </p>
-  <p class="row mat">
+  <p class="row mid mat">
     {#each marks as mark (mark)}<Mark {mark} word mat />{/each}
   </p>
   <h2>The gap</h2>
-  <p class="row">
+  <p class="row mid">
     {#each examples as finding (finding.id)}<Gap {finding} width={140} height={20} />{/each}
   </p>
   <h2>Sums as slots</h2>
@@ -96,7 +96,7 @@
     <Tag title="12 · Micro unit" becomes="hut desk" href="#stage" />
   </div>
   <h2>Measure field</h2>
-  <p class="row">
+  <p class="row mid">
     <MeasureField
       label="cooler height"
       unit="mm"
@@ -122,7 +122,7 @@
     <MeasureField label="watts" unit="W" value={undefined} open onmeasure={() => undefined} />
   </p>
   <h2>Buttons, dialog, toasts</h2>
-  <p class="row">
+  <p class="row mid">
     <Button next onclick={() => (open = true)}>The next thing</Button>
     <Button onclick={() => toast('A short message.')}>Toast</Button>
     <Button onclick={() => toast('Not stored: the disk is full.', 'stop')}>Toast, Stop</Button>
@@ -130,7 +130,7 @@
     <Button quiet>Quiet</Button>
   </p>
   <h2>Plug faces</h2>
-  <div class="row">
+  <div class="row mid">
     <PlugFace plug={plug('main24')} whose="PSU" /><PlugFace
       plug={plug('maker10')}
       whose="Board"
@@ -160,10 +160,6 @@
 <style>
   h2 {
     margin: 18px 0 8px;
-  }
-  .row {
-    gap: 12px 20px;
-    align-items: center;
   }
   .mat {
     padding: 10px;

@@ -9,7 +9,8 @@
   import Tape from '$lib/frame/Tape.svelte';
   import WhichShop from '$lib/frame/WhichShop.svelte';
   import Copies from '$lib/files/Copies.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
 
   const settings = $derived(shopStore.shop.settings);
@@ -35,98 +36,101 @@
 <Stage title="Settings" subtitle="of this shop, in this browser and in its file">
   <section>
     <h2>Shop</h2>
-    <Field wide label="Name"
-      ><input
-        value={shopStore.shop.name}
-        maxlength="200"
-        oninput={(event) =>
-          void shopStore.edit(
-            'name of the shop',
-            renameShop(event.currentTarget.value),
-            'shop name',
-          )}
-      /></Field
-    >
-    <Field wide label="Contact, as it stands on prints"
-      ><input
-        value={settings.contact ?? ''}
-        maxlength="200"
-        placeholder="street, phone, mail"
-        oninput={(event) =>
-          set('contact', { contact: event.currentTarget.value || undefined }, 'shop contact')}
-      /></Field
-    >
+    <TextField
+      wide
+      label="Name"
+      value={shopStore.shop.name}
+      maxlength={200}
+      oninput={(event) =>
+        void shopStore.edit('name of the shop', renameShop(event.currentTarget.value), 'shop name')}
+    />
+    <TextField
+      wide
+      label="Contact, as it stands on prints"
+      value={settings.contact ?? ''}
+      maxlength={200}
+      placeholder="street, phone, mail"
+      oninput={(event) =>
+        set('contact', { contact: event.currentTarget.value || undefined }, 'shop contact')}
+    />
   </section>
   <section>
     <h2>Units and money</h2>
-    <Field label="Lengths"
-      ><select
-        value={settings.unit}
-        onchange={(event) =>
-          set('unit of length', { unit: event.currentTarget.value as Settings['unit'] })}
-        ><option value="mm">mm</option><option value="in">inches</option></select
-      ></Field
-    >
-    <Field label="Temperatures"
-      ><select
-        value={settings.degrees ?? 'C'}
-        onchange={(event) =>
-          set('unit of temperature', { degrees: event.currentTarget.value as 'C' | 'F' })}
-        ><option value="C">°C</option><option value="F">°F</option></select
-      ></Field
-    >
-    <Field short label="Currency" {fault}
-      ><input
-        value={currency ?? settings.currency}
-        maxlength="3"
-        oninput={(event) => (currency = event.currentTarget.value)}
-        onblur={setCurrency}
-        onkeydown={(event) => event.key === 'Enter' && setCurrency()}
-      /></Field
-    >
+    <Select
+      label="Lengths"
+      options={[
+        { value: 'mm', words: 'mm' },
+        { value: 'in', words: 'inches' },
+      ]}
+      value={settings.unit}
+      onchange={(event) =>
+        set('unit of length', { unit: event.currentTarget.value as Settings['unit'] })}
+    />
+    <Select
+      label="Temperatures"
+      options={[
+        { value: 'C', words: '°C' },
+        { value: 'F', words: '°F' },
+      ]}
+      value={settings.degrees ?? 'C'}
+      onchange={(event) =>
+        set('unit of temperature', { degrees: event.currentTarget.value as 'C' | 'F' })}
+    />
+    <TextField
+      short
+      label="Currency"
+      {fault}
+      value={currency ?? settings.currency}
+      maxlength={3}
+      oninput={(event) => (currency = event.currentTarget.value)}
+      onblur={setCurrency}
+      onkeydown={(event) => event.key === 'Enter' && setCurrency()}
+    />
     <MoneyField
       label="What an hour is worth"
       value={settings.anHour}
       currency={settings.currency}
       onmoney={(money) => void shopStore.edit('what an hour is worth', setHour(money))}
     />
-    <Field label="Mains"
-      ><select
-        value={String(settings.mains ?? 230)}
-        onchange={(event) =>
-          set('mains volts', { mains: event.currentTarget.value === '115' ? 115 : 230 })}
-        ><option value="230">230 V</option><option value="115">115 V</option></select
-      ></Field
-    >
-    <Field label="Headroom kept on a PSU"
-      ><select
-        value={String(settings.headroom)}
-        onchange={(event) => set('headroom', { headroom: Number(event.currentTarget.value) })}
-        >{#each shares as share (share)}<option value={String(share)}
-            >{Math.round(share * 100)} %</option
-          >{/each}</select
-      ></Field
-    >
+    <Select
+      label="Mains"
+      options={[
+        { value: '230', words: '230 V' },
+        { value: '115', words: '115 V' },
+      ]}
+      value={String(settings.mains ?? 230)}
+      onchange={(event) =>
+        set('mains volts', { mains: event.currentTarget.value === '115' ? 115 : 230 })}
+    />
+    <Select
+      label="Headroom kept on a PSU"
+      options={shares.map((share) => ({
+        value: String(share),
+        words: `${Math.round(share * 100)} %`,
+      }))}
+      value={String(settings.headroom)}
+      onchange={(event) => set('headroom', { headroom: Number(event.currentTarget.value) })}
+    />
   </section>
   <section>
     <h2>Screen</h2>
-    <Field label="Light"
-      ><select
-        value={settings.theme}
-        onchange={(event) =>
-          set('light', { theme: event.currentTarget.value as Settings['theme'] })}
-        ><option value="auto">as the machine</option><option value="light">bright bench</option
-        ><option value="dark">evening</option></select
-      ></Field
-    >
-    <Field label="Size of everything"
-      ><select
-        value={String(settings.textSize ?? 100)}
-        onchange={(event) =>
-          set('size', { textSize: Number(event.currentTarget.value) as Settings['textSize'] })}
-        >{#each sizes as size (size)}<option value={String(size)}>{size} %</option>{/each}</select
-      ></Field
-    >
+    <Select
+      label="Light"
+      options={[
+        { value: 'auto', words: 'as the machine' },
+        { value: 'light', words: 'bright bench' },
+        { value: 'dark', words: 'evening' },
+      ]}
+      value={settings.theme}
+      onchange={(event) => set('light', { theme: event.currentTarget.value as Settings['theme'] })}
+    />
+    <Select
+      label="Size of everything"
+      options={sizes.map((size) => ({ value: String(size), words: `${size} %` }))}
+      value={String(settings.textSize ?? 100)}
+      onchange={(event) =>
+        set('size', { textSize: Number(event.currentTarget.value) as Settings['textSize'] })}
+    />
   </section>
   <Copies />
   <WhichShop />

@@ -1,0 +1,18 @@
+<script lang="ts">
+  import type { HTMLInputAttributes } from 'svelte/elements';
+  import Field from './Field.svelte';
+
+  interface Props extends Omit<HTMLInputAttributes, 'checked' | 'type'> {
+    /** What is so when it is ticked. */
+    label: string;
+    checked?: boolean;
+    /** Not on paper. */
+    screenOnly?: boolean;
+  }
+  /** A box to tick before its label; all else as the element has it. */
+  let { label, checked = $bindable(), screenOnly = false, ...rest }: Props = $props();
+</script>
+
+<Field {label} check {screenOnly}>
+  <input type="checkbox" bind:checked {...rest} />
+</Field>

@@ -33,6 +33,7 @@
         ? `rectangle ${sized(each.width)} × ${sized(each.height)} ${within(each.within, lengths)}`
         : 'edge';
 
+  const upright = $derived(table.turn % 2 === 0);
   /** Figures that can be a measure of a part: from one to the next, sides, diameters. */
   const figures = $derived(
     table.list.flatMap((each, i): { id: string; words: string; mm: number; within: number }[] => {
@@ -42,8 +43,8 @@
       return [
         ...(each.is === 'rectangle'
           ? [
-              { id: `${i} w`, words: `${name} across`, mm: each.width, within: each.within },
-              { id: `${i} h`, words: `${name} up`, mm: each.height, within: each.within },
+              { id: `${i} w`, words: `${name} ${upright ? 'across' : 'up'}`, mm: each.width, within: each.within },
+              { id: `${i} h`, words: `${name} ${upright ? 'up' : 'across'}`, mm: each.height, within: each.within },
             ]
           : []),
         ...(each.is === 'hole'

@@ -65,6 +65,7 @@
   label > :global(*) {
     min-width: 0;
     font-size: 16px;
+    color: var(--ink);
   }
   .short label > :global(input) {
     width: 88px;

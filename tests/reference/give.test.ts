@@ -14,8 +14,8 @@ function asLp(problem: Problem, least: number): string {
     (options, v) => `one${v}: ${options.map((_, o) => name(v, o)).join(' + ')} = 1`,
   );
   problem.constraints.forEach(({ scope, levels }, c) => {
-    levels.forEach((level, i) => {
-      if (level >= least) return;
+    for (let i = 0; i < levels.length; i += 1) {
+      if (levels.at(i)! >= least) continue;
       let rest = i;
       const picks: string[] = [];
       for (const v of [...scope].reverse()) {
@@ -23,7 +23,7 @@ function asLp(problem: Problem, least: number): string {
         rest = Math.floor(rest / problem.costs[v]!.length);
       }
       rows.push(`c${c}_${i}: ${picks.join(' + ')} <= ${scope.length - 1}`);
-    });
+    }
   });
   const names = problem.costs.flatMap((options, v) => options.map((_, o) => name(v, o)));
   return `Minimize\n obj: ${cost.join(' + ')}\nSubject To\n ${rows.join('\n ')}\nBinary\n ${names.join(' ')}\nEnd`;

@@ -1,4 +1,12 @@
-import { partOfKind, partsOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import {
+  appliedOf,
+  isSort,
+  partOfKind,
+  partsOfKind,
+  textAt,
+  type Placed,
+  type Plan,
+} from '../model/lookup/plan.ts';
 import { trainingOf } from '../model/lookup/training.ts';
 import type { Schools } from '../model/types/types.ts';
 import { hotSockets } from '../standards/sockets.ts';
@@ -25,8 +33,7 @@ export function gateSteps(
   coming: readonly Placed[],
   gated: Gated,
 ): Step[] {
-  const homeMade = [...(plan.job?.wants ?? [])].some((want) => want.what.startsWith('adapter'));
-  const warn = homeMade ? [cautions.adapter] : [];
+  const warn = hasUnprovedAdapter(plan) ? [cautions.adapter] : [];
   const steps: Step[] = [];
   if (boardMoves && schools.start === 'bench') {
     steps.push(
@@ -136,3 +143,11 @@ function limitOf(plan: Plan): string {
   if (socket === undefined) return `CPU under 85 °C; since about 2022: ${hot}`;
   return hotSockets.includes(socket) ? hot : 'CPU under 85 °C';
 }
+
+/** An adapter between plugs that has not carried power yet, or is still to be got. */
+const hasUnprovedAdapter = (plan: Plan): boolean =>
+  appliedOf(plan, 'plugAdapter').length > 0 ||
+  appliedOf(plan, 'processorAdapter').length > 0 ||
+  partsOfKind(plan, 'small').some(
+    (each) => isSort(plan, each, ['plug adapter']) && textAt(plan, each, 'proved')?.text !== 'live',
+  );

@@ -6,6 +6,7 @@ import { fedByOneVoltage, partOfKind, textAt, type Plan } from '../model/lookup/
 import { plugsOf } from '../model/lookup/reads.ts';
 import { plug, type Plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
+import { adapterFor } from './adapters.ts';
 import { pairFinding } from './pairs.ts';
 
 /** The supply's main plug against the board's header: looks prove nothing, the order must be known. */
@@ -25,7 +26,7 @@ export function mainPlug(plan: Plan): Finding[] {
     socket: { id: take.text, placed: board, key: 'mainPlug', told: take },
     undoMinutes: 40,
   });
-  if (found.marginLabel.startsWith('adapter')) return [found];
+  if (adapterFor(plan, give.text, take.text)) return [found];
   const verdict = mainVerdict(plugIn(plugsOf(plan), give.text), plugIn(plugsOf(plan), take.text));
   if (!verdict) return [found];
   return [

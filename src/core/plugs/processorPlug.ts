@@ -4,7 +4,7 @@ import { wordOf } from '../findings/terms.ts';
 import { fedByOneVoltage, listAt, partOfKind, textAt, type Plan } from '../model/lookup/plan.ts';
 import { plugsOf } from '../model/lookup/reads.ts';
 import { plugNameIn } from '../model/lookup/ownPlugs.ts';
-import { goesAs, plug } from '../standards/plugs/index.ts';
+import { goesAs, isOfGroup, plug } from '../standards/plugs/index.ts';
 import { commonPractice } from '../standards/source.ts';
 import { adapterFor } from './adapters.ts';
 import { mate } from './mate/index.ts';
@@ -19,7 +19,7 @@ export function processorPlug(plan: Plan): Finding[] {
   const take = textAt(plan, board, 'processorPlug');
   const gives = listAt(plan, supply, 'plugs');
   if (fedByOneVoltage(plan, supply) && (!take || take.text === 'none')) return [];
-  const mine = gives?.items.filter((id) => id.startsWith('cpu'));
+  const mine = gives?.items.filter((id) => isOfGroup(id, 'processor'));
   const name = (id: string) => plugNameIn(plugsOf(plan), id);
   const adapter = gives?.items
     .map((id) => adapterFor(plan, id, take?.text ?? ''))
@@ -54,7 +54,7 @@ function verdict(
   gives: readonly string[],
   take: string,
 ): { mark: Mark; rest: string; say: string } {
-  const mine = gives.filter((id) => id.startsWith('cpu'));
+  const mine = gives.filter((id) => isOfGroup(id, 'processor'));
   if (take === 'none' || take === '')
     return { mark: 'clear', rest: 'none wanted', say: 'The board has no CPU header.' };
   if (mine.some((id) => goesAs(id, take)))
@@ -82,7 +82,7 @@ function verdict(
 
 /** What a card plug would do in the processor's header: the pins are the other way round. */
 function reversed(gives: readonly string[], take: string): string {
-  const [card, socket] = [plug(gives.find((id) => id.startsWith('card')) ?? 'card6'), plug(take)];
+  const [card, socket] = [plug(gives.find((id) => isOfGroup(id, 'card')) ?? 'card6'), plug(take)];
   const meeting = card && socket && mate(card, socket);
   return meeting?.verdict === 'burns'
     ? ` A ${card?.name} plug goes in and burns: ${meeting.says.join(', ')}. Never.`
@@ -95,5 +95,5 @@ const pushedIn = (
   take: string | undefined,
 ): string | undefined =>
   gives?.find((id) => goesAs(id, take ?? '')) ??
-  gives?.find((id) => id.startsWith('cpu')) ??
-  gives?.find((id) => id.startsWith('card'));
+  gives?.find((id) => isOfGroup(id, 'processor')) ??
+  gives?.find((id) => isOfGroup(id, 'card'));

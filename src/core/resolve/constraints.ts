@@ -64,7 +64,7 @@ const every =
 
 /** What of a seat changes with which variables. */
 function changesWith(plan: Plan, seat: string): string[] {
-  const kind = seat.replace(/\d+$/, '');
+  const kind = kindOfSeat(seat);
   if (kind === 'card') return [seat, variableId(angledPlug({ seat }))];
   if (kind === 'memory') return [seat, variableId(slotFurther({ seat }))];
   if (kind === 'supply') return ['supply', variableId(turnSupply()), OUTSIDE];
@@ -154,11 +154,6 @@ export function familiesOf(plan: Plan): Family[] {
       ],
       run: driveMounts,
     },
-    {
-      name: 'watts and plugs',
-      variables: ['supply', ...cards],
-      run: every([...wattChecks, ...plugChecks]),
-    },
     ...plan.seats.map(({ seat }): Family => ({
       name: `${seat}, promised or not`,
       variables: [seat],
@@ -210,6 +205,12 @@ export function familiesOf(plan: Plan): Family[] {
       });
     }
   }
+  /* The dearest last: it is asked only of what every other sum lets stand. */
+  families.push({
+    name: 'watts and plugs',
+    variables: ['supply', ...cards],
+    run: every([...wattChecks, ...plugChecks]),
+  });
   return families.map((family) => ({
     ...family,
     run: (at) =>
@@ -219,7 +220,8 @@ export function familiesOf(plan: Plan): Family[] {
 
 /** What hangs in the cage, or ends at it, is judged by sums of its own. */
 const inCage = (a: string, b: string): boolean =>
-  [a, b].includes('case') && [a, b].some((seat) => /^(?:card|drive|fan|board)/.test(seat));
+  [a, b].includes('case') && [a, b].some((seat) => caged.some((kind) => kind === kindOfSeat(seat)));
+const caged: readonly Kind[] = ['card', 'drive', 'fan', 'board'];
 
 /** Seats of one kind, two by two. */
 function pairs(plan: Plan): [string, string][] {
@@ -232,6 +234,6 @@ function pairs(plan: Plan): [string, string][] {
 
 /** Drives hang in the case, the board lies under the supply: between them the supply counts too. */
 function shared(a: string, b: string): string[] {
-  const drive = a.startsWith('drive') || b.startsWith('drive');
-  return drive && !(a.startsWith('drive') && b.startsWith('drive')) ? ['supply', OUTSIDE] : [];
+  const drives = [a, b].filter((seat) => kindOfSeat(seat) === 'drive').length;
+  return drives === 1 ? ['supply', OUTSIDE] : [];
 }

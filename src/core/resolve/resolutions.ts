@@ -6,6 +6,7 @@ import {
   levelAt,
   ranking,
   type Found,
+  type Levels,
   type Problem,
   type Progress,
 } from './solve.ts';
@@ -175,29 +176,28 @@ export function modelOf(shop: Shop, job: Job, weights: Weights): Model {
   const known = new Map<string, Plan>();
   const constraints = families.map(({ family, scope }) => ({
     scope,
-    levels: table(model, family, scope, known),
+    levels: levelsOf(model, family, scope, known),
   }));
   return { ...model, problem: { ...model.problem, constraints } };
 }
 
-function table(
-  model: Model,
-  family: Family,
-  scope: number[],
-  known: Map<string, Plan>,
-): Uint8Array {
+const UNKNOWN = 255;
+
+/** What a sum says of the combinations it hangs on, each worked out when the search first looks at it. */
+function levelsOf(model: Model, family: Family, scope: number[], known: Map<string, Plan>): Levels {
   const sizes = scope.map((v) => model.variables[v]!.options.length);
-  const size = sizes.reduce((product, n) => product * n, 1);
-  const levels = new Uint8Array(size);
-  const picks = new Array<number>(model.variables.length).fill(0);
-  const base = new Set(
-    family
-      .run(model.plan)
-      .filter((each) => each.mark === 'mend' || (family.tolerant && each.mark === 'stop'))
-      .map((each) => each.id),
-  );
-  for (let i = 0; i < size; i += 1) {
-    let rest = i;
+  const length = sizes.reduce((product, n) => product * n, 1);
+  const levels = new Uint8Array(length).fill(UNKNOWN);
+  let base: Set<string> | undefined;
+  const work = (index: number): number => {
+    base ??= new Set(
+      family
+        .run(model.plan)
+        .filter((each) => each.mark === 'mend' || (family.tolerant && each.mark === 'stop'))
+        .map((each) => each.id),
+    );
+    const picks = new Array<number>(model.variables.length).fill(0);
+    let rest = index;
     for (let s = scope.length - 1; s >= 0; s -= 1) {
       picks[scope[s]!] = rest % sizes[s]!;
       rest = Math.floor(rest / sizes[s]!);
@@ -205,9 +205,12 @@ function table(
     const key = picks.join();
     let plan = known.get(key);
     if (!plan) known.set(key, (plan = planWith(model, picks)));
-    levels[i] = levelOf(family.run(plan), base, plan);
-  }
-  return levels;
+    return (levels[index] = levelOf(family.run(plan), base, plan));
+  };
+  return {
+    length,
+    at: (index) => (levels[index] === UNKNOWN ? work(index) : levels[index]),
+  };
 }
 
 /** Whether one of the ways out of a Mend is taken. */

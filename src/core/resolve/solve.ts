@@ -11,7 +11,13 @@ export interface Constraint {
   /** Variables it is about, by index. */
   scope: readonly number[];
   /** A level for every combination of their options, the last variable running fastest. */
-  levels: Uint8Array;
+  levels: Levels;
+}
+
+/** Written out, or worked out when it is asked for: most combinations no search ever looks at. */
+export interface Levels {
+  readonly length: number;
+  at: (index: number) => number | undefined;
 }
 
 export interface Problem {
@@ -179,7 +185,7 @@ export function levelAt(
 ): Level {
   let index = 0;
   for (const v of constraint.scope) index = index * costs[v]!.length + picks[v]!;
-  return constraint.levels[index] as Level;
+  return constraint.levels.at(index) as Level;
 }
 
 function startingDomains(problem: Problem, least: number): number[][] | undefined {
@@ -187,7 +193,7 @@ function startingDomains(problem: Problem, least: number): number[][] | undefine
   for (const { scope, levels } of problem.constraints) {
     const [v, more] = scope;
     if (v === undefined || more !== undefined) continue;
-    domains[v] = domains[v]!.filter((o) => levels[o]! >= least);
+    domains[v] = domains[v]!.filter((o) => levels.at(o)! >= least);
   }
   return domains.every((domain) => domain.length > 0) ? domains : undefined;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { staying, worth, WorthError, type Amount, type Worth } from '$core/donors/index.ts';
   import { editMachine, newOffer } from '$core/edits/edits.ts';
   import { setOffer, writeEntry } from '$core/edits/ledgerEdits.ts';
@@ -20,8 +21,8 @@
   const { view }: Props = $props();
   /** A machine that is offered, or `loose` for one nobody has written down. */
   const offered = $derived(shopStore.shop.machines.filter(({ state }) => state === 'offered'));
-  // svelte-ignore state_referenced_locally (chosen once, then by hand)
-  let which = $state(offered[0]?.id ?? 'loose');
+  /* Chosen once, then by hand. */
+  let which = $state(untrack(() => offered[0]?.id ?? 'loose'));
   const machine = $derived(shopStore.shop.machines.find((each) => each.id === which));
   let value = $state('');
   let asked = $state('');
@@ -53,8 +54,7 @@
       .join('\n');
     hours = offer?.hours ? spanOf(offer.hours) : '';
   }
-  // svelte-ignore state_referenced_locally (recalled once, then by hand)
-  recall(which);
+  untrack(() => recall(which));
 
   /** Kept with the machine as soon as it makes sense. */
   function keep(): void {

@@ -12,8 +12,7 @@
   import { fitViews } from './views.ts';
 
   const { view }: { view: JobView } = $props();
-  // svelte-ignore state_referenced_locally (the view is the frame's, one for all pages)
-  const chosen = new Chosen(view, 'fit');
+  const chosen = $derived(new Chosen(view, 'fit'));
   const plan = $derived(view.plan);
   const shell = $derived(plan && partOfKind(plan, 'case'));
   const shown = new ViewSwitch(fitViews);

@@ -35,8 +35,7 @@
     tools,
     nothing = 'Nothing to say yet. Put a board and a PSU into the plan at Intake.',
   }: Props = $props();
-  // svelte-ignore state_referenced_locally (a station's stage never changes its station)
-  const chosen = new Chosen(view, station);
+  const chosen = $derived(new Chosen(view, station));
   const choose = (id: string) => (uiState.chosen = id);
   const left = $derived(chosen.here.filter((each) => !isDrawn(each)));
   const listed = $derived(

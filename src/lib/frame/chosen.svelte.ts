@@ -7,25 +7,23 @@ import { uiState } from '$lib/shop/uiState.svelte.ts';
 
 /** The sum in hand at a station: the chosen one, else the worst, with its ways out. */
 export class Chosen {
-  #view: JobView;
-  #station: StationId;
   here = $derived.by((): Finding[] =>
-    this.#view.found.filter((finding) => finding.station === this.#station),
+    this.view.found.filter((finding) => finding.station === this.station),
   );
   finding = $derived.by(
     (): Finding | undefined =>
       this.here.find((finding) => finding.id === uiState.chosen) ?? this.here[0],
   );
   remedies = $derived.by((): Remedy[] =>
-    this.finding && this.#view.job ? remediesFor(shopStore.shop, this.#view.job, this.finding) : [],
+    this.finding && this.view.job ? remediesFor(shopStore.shop, this.view.job, this.finding) : [],
   );
 
-  constructor(view: JobView, station: StationId) {
-    this.#view = view;
-    this.#station = station;
-  }
+  constructor(
+    readonly view: JobView,
+    readonly station: StationId,
+  ) {}
 
   take = (remedy: Remedy): void => {
-    if (this.#view.job) shopStore.edit(remedy.title, applyRemedy(this.#view.job.id, remedy));
+    if (this.view.job) shopStore.edit(remedy.title, applyRemedy(this.view.job.id, remedy));
   };
 }

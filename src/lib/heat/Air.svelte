@@ -19,8 +19,7 @@
 
   const { view, plan }: ViewProps = $props();
   const air = $derived(airOf(plan));
-  // svelte-ignore state_referenced_locally (a station's view stays with its station)
-  const chosen = new Chosen(view, 'heat');
+  const chosen = $derived(new Chosen(view, 'heat'));
   const fans = $derived(placedFans(plan));
   /** Which way a fan blows, seen at the bench. */
   function turn(seat: string, way: string): void {

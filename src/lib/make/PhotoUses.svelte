@@ -43,8 +43,18 @@
       return [
         ...(each.is === 'rectangle'
           ? [
-              { id: `${i} w`, words: `${name} ${upright ? 'across' : 'up'}`, mm: each.width, within: each.within },
-              { id: `${i} h`, words: `${name} ${upright ? 'up' : 'across'}`, mm: each.height, within: each.within },
+              {
+                id: `${i} w`,
+                words: `${name} ${upright ? 'across' : 'up'}`,
+                mm: each.width,
+                within: each.within,
+              },
+              {
+                id: `${i} h`,
+                words: `${name} ${upright ? 'up' : 'across'}`,
+                mm: each.height,
+                within: each.within,
+              },
             ]
           : []),
         ...(each.is === 'hole'

@@ -24,8 +24,8 @@
   let caution = $state('');
   let who = $state('');
   let uses = $state<Resource | ''>('');
-  // svelte-ignore state_referenced_locally (where it begins; picked by hand from then on)
-  let behind = $state(after ?? '');
+  /* Where it begins; picked by hand from then on. */
+  let behind = $derived(after ?? '');
   let sent = $state(false);
 
   const titleFault = $derived(sent && title.trim() === '' ? 'what is done' : '');

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { newPart } from '$core/edits/edits.ts';
   import type { Facts } from '$core/model/types/fact.ts';
   import { indexOf } from '$core/model/lookup/lookup.ts';
@@ -41,8 +42,8 @@
   let typing = $state<FactKey>();
 
   /* Asked once: what stands there does not move under the hand that types. */
-  // svelte-ignore state_referenced_locally (the dialog opens anew for every seat)
-  const asked = decidingFigures(shopStore.shop, job, seat, stage);
+  /* As it opens: a figure that was typed stays where it is. */
+  const asked = untrack(() => decidingFigures(shopStore.shop, job, seat, stage));
   const all = $derived(properties[kind]);
   const now = $derived(asked.flatMap((key) => all.find((each) => each.key === key) ?? []));
   const more = $derived(all.filter(({ key }) => !asked.includes(key)));

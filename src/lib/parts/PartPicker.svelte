@@ -38,8 +38,8 @@
   const changed = $derived(job.changes.some((change) => change.seat === seat));
   const planned = $derived(inStages(job.changes.filter((change) => change.seat === seat)));
   const stages = Array.from({ length: MOST_STAGES }, (_, i) => i + 1);
-  // svelte-ignore state_referenced_locally (the dialog opens anew for every seat)
-  let stage = $state(Math.max(1, ...planned.map(stageOf)));
+  const last = $derived(Math.max(1, ...planned.map(stageOf)));
+  let stage = $derived(last);
   let query = $state('');
   let typing = $state(false);
 

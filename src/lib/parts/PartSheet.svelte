@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { editPart } from '$core/edits/edits.ts';
   import { recordFact } from '$lib/shop/recordFact.ts';
   import { lend, reserve, type LoanFields } from '$core/edits/ledgerEdits.ts';
@@ -56,13 +57,17 @@
       .join(', ');
   }
 
-  /** What was known when the sheet was opened, and what is said first of its kind; the rest lies under More. */
-  // svelte-ignore state_referenced_locally (a field that is emptied stays where it is)
-  const firstShown = new Set<string>(
-    part && [
-      ...firstFigures[part.kind],
-      ...properties[part.kind].flatMap(({ key }) => (factOf(shopStore.shop, part, key) ? key : [])),
-    ],
+  /** What was known when the sheet was opened, and what is said first of its kind; the rest lies under More: a field that is emptied stays where it is. */
+  const firstShown = untrack(
+    () =>
+      new Set<string>(
+        part && [
+          ...firstFigures[part.kind],
+          ...properties[part.kind].flatMap(({ key }) =>
+            factOf(shopStore.shop, part, key) ? key : [],
+          ),
+        ],
+      ),
   );
   const shownOf = ({ kind }: Part) => properties[kind].filter(({ key }) => firstShown.has(key));
   const moreOf = ({ kind }: Part) => properties[kind].filter(({ key }) => !firstShown.has(key));

@@ -23,13 +23,11 @@
   const { plan, view, onclose }: ViewProps = $props();
   const leads = $derived(partOfKind(plan, 'leads'));
   const board = $derived(partOfKind(plan, 'board'));
-  // svelte-ignore state_referenced_locally (only where one begins)
-  const said = (leads && textAt(plan, leads, 'frontPlug')?.text) ?? 'front10';
-  // svelte-ignore state_referenced_locally (only where one begins)
-  const wanted = (board && textAt(plan, board, 'frontHeader')?.text) ?? 'front10';
+  const said = $derived((leads && textAt(plan, leads, 'frontPlug')?.text) ?? 'front10');
+  const wanted = $derived((board && textAt(plan, board, 'frontHeader')?.text) ?? 'front10');
   let subject = $state<'front' | 'fan'>('front');
-  let blockId = $state(said);
-  let headerId = $state(wanted);
+  let blockId = $derived(said);
+  let headerId = $derived(wanted);
   let alarms = $state<'satisfy' | 'silence'>('satisfy');
   /** Pins found, by the name of what they do. */
   let found = $state<Record<string, number[]>>({});

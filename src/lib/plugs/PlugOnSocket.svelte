@@ -18,10 +18,9 @@
   import FilePick from '$lib/ui/FilePick.svelte';
 
   const { plan, onclose }: ViewProps = $props();
-  // svelte-ignore state_referenced_locally (only where one begins)
-  const supply = partOfKind(plan, 'supply');
-  // svelte-ignore state_referenced_locally (only where one begins)
-  let plugId = $state((supply && textAt(plan, supply, 'mainPlug')?.text) ?? 'card6');
+  const supply = $derived(partOfKind(plan, 'supply'));
+  const usual = $derived((supply && textAt(plan, supply, 'mainPlug')?.text) ?? 'card6');
+  let plugId = $derived(usual);
   let socketId = $state('cpu8');
   let snapped = $state(false);
   let chosen = $state(0);

@@ -37,17 +37,18 @@
   const { plan, onclose }: ViewProps = $props();
   const supply = $derived(partOfKind(plan, 'supply') as Placed);
   const notes = $derived(notesOf((supply && listAt(plan, supply, 'pinReadings')?.items) ?? []));
-  /* The housing last said of this supply, to begin with. */
-  // svelte-ignore state_referenced_locally (only where one begins)
-  const usual = supply && plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? '');
-  let rows = $state(usual?.rows ?? 2);
-  let columns = $state(usual ? usual.ways / usual.rows : 5);
+  /* The housing last said of this supply, to begin with: said anew, these follow. */
+  const usual = $derived(supply && plugIn(plan.shop, textAt(plan, supply, 'mainPlug')?.text ?? ''));
+  const usualRows = $derived(usual?.rows ?? 2);
+  const usualColumns = $derived(usual ? usual.ways / usual.rows : 5);
+  let rows = $derived(usualRows);
+  let columns = $derived(usualColumns);
   let view = $state<View>('plug wire side');
   let loadSet = $state(false);
   let chosen = $state<number | undefined>();
   let typed = $state('');
-  // svelte-ignore state_referenced_locally (only where one begins)
-  let name = $state(supply ? `main of ${supply.part.name}` : '');
+  const usualName = $derived(supply ? `main of ${supply.part.name}` : '');
+  let name = $derived(usualName);
   let fault = $state('');
   const meter = $derived(simulatedBench(supply?.part.id ?? '', notes.grid?.ways ?? 10));
   const inHand = $derived({ ...handMeter, beepsTo: uiState.beepsTo ?? handMeter.beepsTo });

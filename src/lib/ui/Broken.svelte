@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Snippet } from 'svelte';
   import Button from './Button.svelte';
 
@@ -15,8 +16,8 @@
     children?: Snippet;
   }
   const { what, why, reset, resetOn, children }: Props = $props();
-  // svelte-ignore state_referenced_locally (what it was when it broke)
-  const broke = resetOn;
+  /* What it was when it broke. */
+  const broke = untrack(() => resetOn);
   $effect(() => {
     if (resetOn !== broke) reset?.();
   });

@@ -31,6 +31,10 @@ const byId = new Map(plugs.map((each) => [each.id, each]));
 
 export const plug = (id: string): Plug | undefined => byId.get(id);
 
+/** Whether it is one of the published plugs of a group. */
+export const isOfGroup = (id: string, group: Plug['group']): boolean =>
+  byId.get(id)?.group === group;
+
 /** Whether a plug goes where another one is wanted: itself, or one it splits into. */
 export const goesAs = (id: string, wanted: string): boolean =>
   id === wanted || byId.get(id)?.goesAs?.includes(wanted) === true;

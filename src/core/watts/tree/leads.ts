@@ -13,7 +13,7 @@ import {
   sortOf,
 } from '../../model/lookup/plan.ts';
 import { keptByReads, plugsOf } from '../../model/lookup/reads.ts';
-import { contactA, plug, type Plug } from '../../standards/plugs/index.ts';
+import { contactA, isOfGroup, plug, type Plug } from '../../standards/plugs/index.ts';
 import { contactOhm } from '../../standards/wire.ts';
 import { range, type Range } from '../../units/range.ts';
 import { wireOhmPerM } from '../../units/wire.ts';
@@ -66,13 +66,13 @@ function bringsLeads(plan: Plan, supply: Placed): Lead[] {
   const known = main && !main.pins.includes('?') ? main : plug('main24');
   if (known) add('main', known.name, known, 'main', length('leadMain'));
   others
-    .filter((id) => id.startsWith('cpu'))
+    .filter((id) => isOfGroup(id, 'processor'))
     .forEach((id, i) => {
       const own = plug(id);
       if (own) add(`processor${i + 1}`, own.name, own, 'processor', length('leadProcessor'));
     });
   others
-    .filter((id) => id.startsWith('card'))
+    .filter((id) => isOfGroup(id, 'card'))
     .forEach((id, i) => {
       const own = plug(id);
       if (own) add(`card lead${i + 1}`, own.name, own, 'card', length('leadCard'));
@@ -86,7 +86,7 @@ function bringsLeads(plan: Plan, supply: Placed): Lead[] {
   const drive = plug('drive4');
   if (drive && others.includes('drive4'))
     add('drive lead', '4-pin peripheral lead', drive, 'drive', SATA_LENGTH, { sharedWire: true });
-  const missing = !others.some((id) => id.startsWith('cpu'));
+  const missing = !others.some((id) => isOfGroup(id, 'processor'));
   return [...list, ...smallLeads(plan, list), ...(missing ? instead(plan) : [])];
 }
 

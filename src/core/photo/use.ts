@@ -1,5 +1,7 @@
+import { registerOn } from '../fit/holes/register.ts';
 import { standardOpening } from '../fit/pickPort.ts';
 import type { Area, Place } from '../model/types/shapes.ts';
+import { holes as standardPlaces } from '../standards/boards.ts';
 import { ioOpening } from '../standards/ports.ts';
 import { driveHoles, fourHoles, supplyFaces } from '../standards/patterns.ts';
 import { fanHoles } from '../standards/room.ts';
@@ -15,6 +17,36 @@ export function placesOf(holes: readonly MeasuredHole[]): Place[] {
   const x0 = Math.min(...holes.map(({ x }) => x));
   const y0 = Math.min(...holes.map(({ y }) => y));
   return holes.map(({ x, y }) => ({ x: near(x - x0), y: near(y - y0) }));
+}
+
+const everyPlace = {
+  name: 'every standard place',
+  holes: Object.entries(standardPlaces).map(([name, at]) => ({ name, ...at })),
+};
+
+/**
+ * Standoffs of a tray by the letters of their standard places, and how many lie at none. Half a turn leaves the letters of
+ * a rectangle as they are, so which way the tray lies need not be said.
+ */
+export function standoffsOf(
+  stands: readonly MeasuredHole[],
+): { letters: string[]; elsewhere: number } | { lacks: string } {
+  const found =
+    stands.length < 3
+      ? undefined
+      : registerOn(everyPlace, {
+          points: stands,
+          accuracyMm: Math.max(0.1, ...stands.map(({ within }) => within / 2)),
+        });
+  if (!found)
+    return {
+      lacks:
+        'Fewer than three of them lie as standard places do: a maker’s own tray, or more of them must be measured.',
+    };
+  return {
+    letters: found.pairs.map(({ hole }) => hole).sort(),
+    elsewhere: found.extra.length,
+  };
 }
 
 /** The port opening is known by its size to within this, mm. */

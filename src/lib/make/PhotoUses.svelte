@@ -2,7 +2,7 @@
   import { properties, type FactKey } from '$core/model/properties/index.ts';
   import { partAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { between, type Measured } from '$core/photo/survey.ts';
-  import { likePattern, openingsOf, pitchOf, placesOf } from '$core/photo/use.ts';
+  import { likePattern, openingsOf, pitchOf, placesOf, standoffsOf } from '$core/photo/use.ts';
   import { area as areaShape } from '$core/model/types/shapes.ts';
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';
   import { recordFact } from '$lib/shop/recordFact.ts';
@@ -99,8 +99,20 @@
     );
   }
 
-  let outside = $state(true);
   let lacks = $state('');
+  async function toTray(): Promise<void> {
+    const found = standoffsOf(holes);
+    lacks = 'lacks' in found ? found.lacks : '';
+    if ('lacks' in found || !shell) return;
+    await recordFact(shell.part, 'standoffs', { items: found.letters }, { how: 'measured' });
+    toast(
+      `${shell.part.name}: standoffs ${found.letters.join(', ')}${
+        found.elsewhere > 0 ? `; ${found.elsewhere} at no standard place` : ''
+      }.`,
+    );
+  }
+
+  let outside = $state(true);
   async function toRear(): Promise<void> {
     const found = openingsOf(rectangles, outside, table.turn);
     lacks = 'lacks' in found ? found.lacks : '';
@@ -168,6 +180,9 @@
     {#if board && holes.length >= 3}
       <Button next onclick={toBoard}>{holes.length} holes to the board</Button>
     {/if}
+    {#if shell && holes.length >= 3}
+      <Button onclick={toTray}>They are the tray’s standoffs</Button>
+    {/if}
     {#if shell && rectangles.length > 0}
       <span class="row">
         <Button next onclick={toRear}
@@ -176,8 +191,8 @@
         >
         <Tick label="Seen from outside" bind:checked={outside} />
       </span>
-      {#if lacks}<Fault text={lacks} />{/if}
     {/if}
+    {#if lacks}<Fault text={lacks} />{/if}
     {#if figure}
       <span class="row">
         <Select

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { standardOpening } from '../../../src/core/fit/pickPort.ts';
+import { holes, type HoleName } from '../../../src/core/standards/boards.ts';
 import type { Area } from '../../../src/core/model/types/shapes.ts';
 import type { At } from '../../../src/core/photo/plane.ts';
 import type { MeasuredHole, MeasuredRectangle } from '../../../src/core/photo/survey.ts';
@@ -9,6 +10,7 @@ import {
   openingsOf,
   pitchOf,
   placesOf,
+  standoffsOf,
   turnedBy,
 } from '../../../src/core/photo/use.ts';
 
@@ -168,6 +170,27 @@ describe('photo/use', () => {
     expect(likePattern(turned(four(105, 105), 0).slice(1))).to.equal(undefined);
     const found = likePattern(turned(four(105.5, 105), 0));
     expect([found?.name, Math.round((found?.offMm ?? 0) * 10)]).to.deep.equal(['fan 120', 5]);
+  });
+  /* Places of the published formats: ATX 2.x, from memory (standards/boards.ts). */
+  it('standoffs of a tray come by their letters, whichever way it lies', () => {
+    const at = (letters: string, by: number) =>
+      [...letters].map((letter) => {
+        const { x, y } = holes[letter as HoleName];
+        return hole(
+          x * Math.cos(by) - y * Math.sin(by) - 40 + 0.1 * Math.sin(x),
+          x * Math.sin(by) + y * Math.cos(by) + 7 + 0.1 * Math.cos(y),
+        );
+      });
+    for (const letters of ['CFHJ', 'ACFGHJKLM', 'BCFHJLMRS', 'CFHJLM'])
+      for (const by of [0, 0.3, Math.PI, -1.6])
+        expect(standoffsOf(at(letters, by))).to.deep.equal({
+          letters: [...letters].sort(),
+          elsewhere: 0,
+        });
+    expect(standoffsOf([...at('CFHJ', 0.2), hole(5, 5)])).to.deep.include({ elsewhere: 1 });
+    const own = standoffsOf([hole(0, 0), hole(100, 3), hole(7, 91), hole(110, 95)]);
+    expect('lacks' in own && own.lacks).to.match(/maker’s own tray/);
+    expect('lacks' in standoffsOf(at('CF', 0))).to.equal(true);
   });
   it('a row of contacts gives its pitch: so many spaces, one fewer than contacts', () => {
     const main = pitchOf(46.2, 0.3, 12);

@@ -1,17 +1,6 @@
 <script lang="ts">
-  import { goto } from '$app/navigation';
-  import { resolve } from '$app/paths';
   import { editPart } from '$core/edits/edits.ts';
-  import {
-    deleteParts,
-    markParts,
-    moveParts,
-    priceParts,
-    reserveParts,
-    sendToJob,
-    whyPartsKept,
-    type Leaving,
-  } from '$core/edits/shelfEdits.ts';
+  import { markParts, moveParts, type Leaving } from '$core/edits/shelfEdits.ts';
   import {
     filterShelf,
     kindsThere,
@@ -23,7 +12,7 @@
   } from '$core/quick/shelf.ts';
   import { conditions, countOf, type Condition, type Kind } from '$core/model/types/types.ts';
   import { kindName } from '$core/model/types/seats.ts';
-  import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
+  import { formatMoney, parseMoney } from '$core/units/money.ts';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
   import Picture from '$lib/photos/Picture.svelte';
@@ -32,11 +21,11 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import { dateText } from '$lib/ui/dates.ts';
-  import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import LongList from '$lib/ui/LongList.svelte';
+  import ChosenParts from './ChosenParts.svelte';
   import AddPart from './AddPart.svelte';
   import Leftovers from './Leftovers.svelte';
   import LeavingDialog from './LeavingDialog.svelte';
@@ -80,7 +69,6 @@
   const kindList = $derived(kindsThere(rows));
   /** What is chosen and still there. */
   const picked = $derived([...chosen].filter((id) => rows.some(({ part }) => part.id === id)));
-  const open = $derived(shop.jobs.filter(({ handedOver }) => !handedOver));
   const photoOf = $derived(
     new Map(shop.photos.flatMap((photo) => (photo.partId ? [[photo.partId, photo]] : []))),
   );
@@ -111,55 +99,6 @@
     chosen = allChosen ? new Set() : new Set(list.map(({ part }) => part.id));
   }
 
-  const say = (what: string) => toast(what, 'plain', () => void shopStore.undo());
-  const few = (ids: readonly string[]) => (ids.length > 3 ? `${ids.length} parts` : ids.join(', '));
-
-  let place = $state('');
-  let price = $state('');
-  let fault = $state('');
-  function move(): void {
-    if (place.trim() === '') return;
-    void shopStore.edit(`${few(picked)} to ${place.trim()}`, moveParts(picked, place.trim()));
-    say(`${few(picked)}: ${place.trim()}.`);
-    place = '';
-  }
-  function setPrice(): void {
-    const money = price.trim() === '' ? undefined : parseMoney(price, currency);
-    fault = price.trim() !== '' && !money ? 'A price: 12.50' : '';
-    if (fault) return;
-    void shopStore.edit(`price of ${few(picked)}`, priceParts(picked, money));
-    say(
-      `${few(picked)}: ${money ? `${formatMoney(money)} ${currencySign(money.currency)}` : 'no price'}.`,
-    );
-    price = '';
-  }
-  function remove(): void {
-    const kept = whyPartsKept(shop, picked);
-    const going = picked.length - kept.length;
-    if (going > 0) {
-      void shopStore.edit(`${few(picked)} deleted`, deleteParts(picked));
-      say(`${going} deleted.${kept.length > 0 ? ` ${kept.length} stay.` : ''}`);
-    }
-    if (kept.length > 0) toast(kept.slice(0, 3).join(' '), 'stop');
-  }
-  function toJob(jobId: string): void {
-    if (jobId === '') return;
-    void shopStore.edit(`${few(picked)} to job ${jobId}`, sendToJob(picked, jobId));
-    say(`${few(picked)} planned in job ${jobId}.`);
-  }
-  function keepFor(jobId: string): void {
-    void shopStore.edit(`${few(picked)} kept`, reserveParts(picked, jobId || undefined));
-    say(`${few(picked)} ${jobId ? `kept for job ${jobId}` : 'kept for nobody'}.`);
-  }
-  function mark(value: string): void {
-    if (value === '') return;
-    void shopStore.edit(`${few(picked)} ${value}`, markParts(picked, value as Condition));
-    say(`${few(picked)}: ${value}.`);
-  }
-  function labels(): void {
-    uiState.labelsOf = picked;
-    void goto(resolve('/labels'));
-  }
   function bound({ part, wanted }: ShelfRow): string {
     if (wanted.length > 0) return `job ${wanted.join(', ')}`;
     if (part.loan) return `${part.loan.way}${part.loan.who ? `, ${part.loan.who}` : ''}`;
@@ -220,63 +159,7 @@
     <Tick label="promised to nobody" bind:checked={unwanted} />
   </div>
   {#if picked.length > 0}
-    <div class="chosen no-print" role="group" aria-label="What to do with what is chosen">
-      <b>{picked.length} chosen</b>
-      <form
-        onsubmit={(event) => {
-          event.preventDefault();
-          move();
-        }}
-      >
-        <TextField short label="Move to" bind:value={place} maxlength={60} />
-        <Button type="submit">Move</Button>
-      </form>
-      <form
-        onsubmit={(event) => {
-          event.preventDefault();
-          setPrice();
-        }}
-      >
-        <TextField
-          short
-          label="Price each"
-          {fault}
-          bind:value={price}
-          inputmode="decimal"
-          maxlength={14}
-        />
-        <Button type="submit">Set</Button>
-      </form>
-      <Select
-        label="Condition"
-        options={conditions}
-        none="say"
-        value=""
-        onchange={(event) => mark(event.currentTarget.value)}
-      />
-      <Select
-        label="Send to job"
-        options={open.map((job) => ({ value: job.id, words: `${job.id} · ${job.name}` }))}
-        none="which"
-        value=""
-        onchange={(event) => toJob(event.currentTarget.value)}
-      />
-      <Field label="Keep for"
-        ><select value="-" onchange={(event) => keepFor(event.currentTarget.value)}
-          ><option value="-" disabled>which</option><option value="">nobody</option
-          >{#each open as job (job.id)}<option value={job.id}>{job.id} · {job.name}</option
-            >{/each}</select
-        ></Field
-      >
-      <span class="acts">
-        <Button onclick={labels}>Labels</Button>
-        <Button onclick={() => (leaving = 'sold')}>Sell</Button>
-        <Button onclick={() => (leaving = 'given away')}>Give away</Button>
-        <Button onclick={() => (leaving = 'scrapped')}>Scrap</Button>
-        <Button onclick={remove}>Delete</Button>
-        <Button quiet onclick={() => (chosen = new Set())}>Choose none</Button>
-      </span>
-    </div>
+    <ChosenParts {picked} onleave={(how) => (leaving = how)} onnone={() => (chosen = new Set())} />
   {/if}
   <div class="table" role="table" aria-label="Parts" aria-rowcount={list.length}>
     <div class="row head" role="row">
@@ -434,30 +317,12 @@
 {/if}
 
 <style>
-  .filters,
-  .chosen,
-  .chosen form {
+  .filters {
     display: flex;
     flex-wrap: wrap;
     align-items: flex-end;
     gap: 8px 14px;
-  }
-  .filters {
     margin-bottom: 10px;
-  }
-  .chosen {
-    margin-bottom: 10px;
-    padding: 8px 12px;
-    background: var(--tape-lit);
-    border-left: 5px solid var(--accent);
-  }
-  .chosen form {
-    gap: 6px;
-  }
-  .acts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
   }
   .row {
     display: grid;

@@ -37,9 +37,11 @@ if (scripts.length > 0)
   });
 
 /** Figures of speed, measured here and now, written to docs/bench.md. */
-const core = scripts.flatMap((script) =>
-  JSON.parse(capture('node', ['--expose-gc', `${BUNDLE}/${script}.js`]).stdout),
-);
+const core = scripts.flatMap((script) => {
+  const { status, stdout, stderr } = capture('node', ['--expose-gc', `${BUNDLE}/${script}.js`]);
+  if (status !== 0) throw new Error(`${script}: ${stderr}`);
+  return JSON.parse(stdout);
+});
 const browserFigures = wanted('page') ? await inBrowser() : [];
 const rows = [...core, ...browserFigures];
 

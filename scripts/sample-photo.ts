@@ -2,6 +2,14 @@ import { writeFileSync } from 'node:fs';
 import { rendered, type Scene } from '../tests/helpers/rendered.ts';
 import { launch } from './browser.mjs';
 
+/** From outside, the board's side to the right: across the board runs down the picture, up from it to the left. */
+const opening = (x0: number, x1: number, y0: number, y1: number) => ({
+  x0: 30 - y1,
+  x1: 30 - y0,
+  y0: x0 - 81,
+  y1: x1 - 81,
+  r: 1,
+});
 /**
  * The picture that ships to try measuring on: the rear wall of the lamp tester, drawn by rays on an A3 mat as a
  * phone would see it. Made up. `npx tsx scripts/sample-photo.ts`
@@ -22,8 +30,8 @@ const scene: Scene = {
   plate: {
     x: 149,
     y: 208,
-    halfX: 62,
-    halfY: 122,
+    halfX: 75,
+    halfY: 101.5,
     turned: 0.02,
     top: 14,
     thick: 1,
@@ -32,19 +40,20 @@ const scene: Scene = {
     shadow: true,
     strokes: [],
     holes: [
-      { x: 52, y: -112, r: 1.6 },
-      { x: -52, y: -112, r: 1.6 },
-      { x: 52, y: 112, r: 1.6 },
-      { x: -52, y: 112, r: 1.6 },
+      { x: 66, y: -92, r: 1.6 },
+      { x: -66, y: -92, r: 1.6 },
+      { x: 66, y: 92, r: 1.6 },
+      { x: -66, y: 92, r: 1.6 },
       { x: -54, y: 30, r: 2.2 },
       { x: -4, y: 30, r: 2.2 },
       { x: -4, y: 80, r: 2.2 },
       { x: -54, y: 80, r: 2.2 },
     ],
     openings: [
-      /* The port opening, 44.45 by 158.75, and two card slots beside it. */
-      { x0: 8, x1: 52.45, y0: -102, y1: 56.75, r: 1 },
-      { x0: -20, x1: -4, y0: -96, y1: -8, r: 0.5 },
+      /* The gauge hole and the cable slot as the demo has them, and one nobody has measured yet. */
+      opening(22, 64, -2, 34),
+      opening(80, 104, -2, 16),
+      opening(116, 140, 2, 14),
     ],
   },
   blur: 0.7,

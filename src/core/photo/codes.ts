@@ -60,7 +60,25 @@ export function codesIn(pixels: Pixels, light: Light): { seen: Seen[]; mirrored:
     const fine = quadNear(light, rough);
     return fine ? [{ id, ...fine }] : [];
   });
-  return { seen, mirrored: false };
+  return { seen: onceEach(seen), mirrored: false };
+}
+
+/** The search may come upon one square twice, by its rim's two sides: the better read of them is the code. */
+function onceEach(seen: readonly Seen[]): Seen[] {
+  const middle = ({ corners }: Seen): Pixel => ({
+    u: corners.reduce((sum, { u }) => sum + u, 0) / 4,
+    v: corners.reduce((sum, { v }) => sum + v, 0) / 4,
+  });
+  const kept: Seen[] = [];
+  for (const each of [...seen].sort((a, b) => a.off - b.off)) {
+    const at = middle(each);
+    const near = Math.sqrt(areaOf(each.corners)) / 2;
+    const there = kept.some(
+      (one) => one.id === each.id && Math.hypot(middle(one).u - at.u, middle(one).v - at.v) < near,
+    );
+    if (!there) kept.push(each);
+  }
+  return kept.sort((a, b) => a.id - b.id);
 }
 
 interface Line {

@@ -108,6 +108,7 @@ export function edgeAlong(
   );
   let result: Edge | undefined;
   let doubt = 0;
+  let halfLit = false;
   for (let round = 0; round < 3; round += 1) {
     const [nx, ny] = [-dy, dx];
     const count = Math.max(24, Math.min(160, Math.round((2 * half) / mm)));
@@ -129,8 +130,12 @@ export function edgeAlong(
       });
     }
     const away = awayFromCamera(plane, at, nx, ny);
-    const line = steadiest(rows, reach, mm, round === 0 ? away : 0, tapMm);
+    const of = { rows, reach, mm, away: round === 0 ? away : 0, tapMm };
+    const even = steadiest({ ...of, either: false });
+    /* A shadow under half of a rim: darker beyond it there, brighter on the other half. Of a tap it would be any line. */
+    const line = even ?? (tapMm === Infinity ? steadiest({ ...of, either: true }) : undefined);
     if (!line) return undefined;
+    halfLit = even === undefined;
     const angle = Math.atan(line.slope);
     at = { x: at.x + nx * line.at, y: at.y + ny * line.at };
     [dx, dy] = [
@@ -152,7 +157,8 @@ export function edgeAlong(
     reach = Math.max(2.2 * mm, 0.25);
   }
   if (!result) return undefined;
-  const edge = edgeByItsRim(plane, result, mm);
+  /* One light to each side is what the rim's model knows. */
+  const edge = halfLit ? result : edgeByItsRim(plane, result, mm);
   return { ...edge, off: Math.hypot(edge.off, doubt) };
 }
 
@@ -205,13 +211,22 @@ interface Row {
 }
 
 /** The line through peaks of most rows: at = a + slope t. Of two alike, the one away from the camera's foot: the upper rim. */
-function steadiest(
-  rows: readonly Row[],
-  reach: number,
-  mm: number,
-  away: number,
-  tapMm: number,
-): { at: number; slope: number; rms: number; on: { t: number }[]; doubt: number } | undefined {
+function steadiest({
+  rows,
+  reach,
+  mm,
+  away,
+  tapMm,
+  either,
+}: {
+  rows: readonly Row[];
+  reach: number;
+  mm: number;
+  away: number;
+  tapMm: number;
+  /** Whether it may turn brighter along one part of it and darker along another. */
+  either: boolean;
+}): { at: number; slope: number; rms: number; on: { t: number }[]; doubt: number } | undefined {
   const near = Math.max(1.2 * mm, 0.06);
   const roll = dice();
   const all = rows.flatMap(({ t, peaks }) =>
@@ -222,7 +237,8 @@ function steadiest(
   const tried: { at: number; slope: number; score: number; count: number }[] = [];
   for (let i = 0; i < 240; i += 1) {
     const [p, q] = [all[Math.floor(roll() * all.length)]!, all[Math.floor(roll() * all.length)]!];
-    if (Math.abs(p.t - q.t) < long / 5 || Math.sign(p.step) !== Math.sign(q.step)) continue;
+    if (Math.abs(p.t - q.t) < long / 5 || (!either && Math.sign(p.step) !== Math.sign(q.step)))
+      continue;
     const slope = (q.at - p.at) / (q.t - p.t);
     if (Math.abs(slope) > 0.15) continue;
     const at = p.at - slope * p.t;
@@ -230,7 +246,8 @@ function steadiest(
     for (const { t, peaks } of rows) {
       const hit = peaks.find(
         (peak) =>
-          Math.sign(peak.step) === Math.sign(p.step) && Math.abs(peak.at - at - slope * t) <= near,
+          (either || Math.sign(peak.step) === Math.sign(p.step)) &&
+          Math.abs(peak.at - at - slope * t) <= near,
       );
       if (!hit) continue;
       count += 1;
@@ -272,8 +289,13 @@ function steadiest(
   );
   let on = rows.flatMap(({ t, peaks }) => {
     const own = peaks
-      .filter((peak) => Math.sign(peak.step) === sign)
-      .map((peak) => ({ t, at: peak.at, away: Math.abs(peak.at - chosen.at - chosen.slope * t) }))
+      .filter((peak) => either || Math.sign(peak.step) === sign)
+      .map((peak) => ({
+        t,
+        at: peak.at,
+        step: peak.step,
+        away: Math.abs(peak.at - chosen.at - chosen.slope * t),
+      }))
       .filter((peak) => peak.away <= near * 1.5)
       .sort((a, b) => a.away - b.away)[0];
     return own ? [own] : [];
@@ -295,9 +317,15 @@ function steadiest(
     if (next.length === on.length) break;
     on = next;
   }
-  if (on.length < rows.length * 0.5) return undefined;
+  if (on.length < rows.length * (either ? MOSTLY : 0.5)) return undefined;
+  if (either && flips(on.map(({ step }) => step)) > 1) return undefined;
   return { at, slope, rms, on, doubt: twin < 1.6 ? twin * DOUBT : 0 };
 }
+
+/** A rim under half of which a shadow lies is borne out by so much of its length, its light turned over once. */
+const MOSTLY = 0.85;
+const flips = (steps: readonly number[]): number =>
+  steps.filter((step, i) => i > 0 && Math.sign(step) !== Math.sign(steps[i - 1] ?? 0)).length;
 
 /** A line close beside another is the wrong one of the two so often, as a share of what lies between (by the rendered pictures of the bench). */
 const DOUBT = 0.22;

@@ -1,5 +1,14 @@
 import { edgeAlong, type Edge } from './edge.ts';
-import { lightAt, peaksOf, pixelMm, profileOf, type At, type Peak, type Plane } from './plane.ts';
+import {
+  lightAt,
+  median,
+  peaksOf,
+  pixelMm,
+  profileOf,
+  type At,
+  type Peak,
+  type Plane,
+} from './plane.ts';
 
 export interface Rectangle {
   /** Its four corners where its edges would meet, round it, mm; its sides' own deviations. */
@@ -78,6 +87,11 @@ export function rectangleRound(plane: Plane, tap: At, most = 260): Rectangle | u
   };
 }
 
+/** How much the smaller of two nearly alike is preferred (by the rendered pictures of the bench). */
+const INNER = 3;
+/** Light beyond a side is read at so many places along it, mm from its middle: a hole or a scratch there says nothing. */
+const BESIDE_MM = [-3, -1.5, 0, 1.5, 3];
+
 /** Sides are looked for among so many on each hand. */
 const SIDES = 4;
 
@@ -114,7 +128,8 @@ function closed(
         if (each.n < 4 || top.length === SIDES) break;
         if (top.some(({ at }) => Math.abs(at - each.at) < near * 2)) continue;
         const out = sign * (each.at + Math.max(1.6, near * 3));
-        top.push({ ...each, behind: axis === 'u' ? light(out, 0) : light(0, out) });
+        const beyond = BESIDE_MM.map((by) => (axis === 'u' ? light(out, by) : light(by, out)));
+        top.push({ ...each, behind: median(beyond) });
       }
       return top;
     }),
@@ -131,7 +146,7 @@ function closed(
           const even = Number.isNaN(apart) ? 0.3 : 1 / (1 + (apart / 0.15) ** 2);
           const size = (right.at + left.at) * (down.at + up.at);
           const score =
-            four.reduce((sum, { n }) => sum + n, 0) * (0.3 + 0.7 * even) - Math.log(size);
+            four.reduce((sum, { n }) => sum + n, 0) * (0.3 + 0.7 * even) - INNER * Math.log(size);
           if (!best || score > best.score)
             best = { score, sides: [right.at, -left.at, down.at, -up.at] };
         }

@@ -49,9 +49,6 @@ export function standoffsOf(
   };
 }
 
-/** The port opening is known by its size to within this, mm. */
-const LIKE_IO_MM = 2.5;
-
 /** A place as it is looked at, the picture turned clockwise by so many quarters. */
 export function turnedBy({ x, y }: At, quarters: number): At {
   switch (quarters & 3) {
@@ -66,39 +63,60 @@ export function turnedBy({ x, y }: At, quarters: number): At {
   }
 }
 
+/** An opening is known by its size to within this, mm. */
+const LIKE_MM = 2.5;
+/** One at the place of another, its middle to within this, mm, is the same. */
+const SAME_PLACE_MM = 4;
+
+interface Datum {
+  seen: MeasuredRectangle;
+  area: Area;
+}
+
+/** The opening the others are counted from: the standard port opening, else one whose place is known, by its size. */
+function datumOf(
+  rectangles: readonly MeasuredRectangle[],
+  known: readonly Area[],
+): Datum | undefined {
+  const standard = standardOpening();
+  /* Its lower rim lies below the board. */
+  const io = { ...standard, y0: standard.y1 - ioOpening.heightMm };
+  for (const area of [io, ...known]) {
+    const sides = sorted(area.x1 - area.x0, area.y1 - area.y0);
+    const like = rectangles.filter(({ width, height }) =>
+      sorted(width, height).every((side, i) => Math.abs(side - (sides[i] ?? 0)) < LIKE_MM),
+    );
+    const [seen] = like;
+    if (seen && like.length === 1) return { seen, area };
+  }
+  return undefined;
+}
+const sorted = (...sides: number[]) => sides.sort((p, q) => p - q);
+
 /**
  * Openings of a rear wall in the board's own figures: across from the board's edge, up from its surface, seen from
- * inside. The standard port opening among them says where the board is; without it none has a place. It must be seen
- * lying flat with the board below it: `quarters`: how far the picture is turned for that, clockwise.
+ * inside. One of them says where the board is: the standard port opening, or one of those known. It must be seen lying
+ * with the board below it: `quarters`: how far the picture is turned for that, clockwise. What was known and is not in
+ * the picture stays.
  */
 export function openingsOf(
   rectangles: readonly MeasuredRectangle[],
   outside: boolean,
   quarters = 0,
+  known: readonly Area[] = [],
 ): { openings: Area[] } | { lacks: string } {
-  const io = rectangles.find(
-    ({ width, height }) =>
-      Math.abs(Math.max(width, height) - ioOpening.widthMm) < LIKE_IO_MM &&
-      Math.abs(Math.min(width, height) - ioOpening.heightMm) < LIKE_IO_MM,
-  );
-  if (!io)
+  const datum = datumOf(rectangles, known);
+  if (!datum)
     return {
-      lacks: `None of them is the port opening (${ioOpening.widthMm} × ${ioOpening.heightMm} mm): tap it too, the others are counted from it.`,
+      lacks: `None of them is the port opening (${ioOpening.widthMm} × ${ioOpening.heightMm} mm) or one whose place is known: tap such a one too, the others are counted from it.`,
     };
-  const standard = standardOpening();
-  if (io.width >= io.height === (quarters % 2 === 1))
-    return {
-      lacks:
-        'Turn the picture until the port opening lies flat with the board below it: which way is up decides.',
-    };
-  const turn = (io.turned * Math.PI) / 180;
+  const turn = (datum.seen.turned * Math.PI) / 180;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  const own = (at: At) => {
-    const { x, y } = turnedBy(at, quarters);
-    return { across: (x * c + y * s) * (outside ? -1 : 1), up: x * s - y * c };
-  };
-  const box = (corners: readonly At[]) => {
-    const all = corners.map(own);
+  const box = ({ corners }: MeasuredRectangle) => {
+    const all = corners.map((at) => {
+      const { x, y } = turnedBy(at, quarters);
+      return { across: (x * c + y * s) * (outside ? -1 : 1), up: x * s - y * c };
+    });
     return {
       x0: Math.min(...all.map(({ across }) => across)),
       x1: Math.max(...all.map(({ across }) => across)),
@@ -106,21 +124,41 @@ export function openingsOf(
       y1: Math.max(...all.map(({ up }) => up)),
     };
   };
-  const zero = box(io.corners);
-  /* Its lower rim lies below the board: its upper one is where both agree. */
-  const [dx, dy] = [standard.x0 - zero.x0, standard.y1 - zero.y1];
-  let count = 0;
+  const zero = box(datum.seen);
+  const { area } = datum;
+  if (Math.abs(zero.x1 - zero.x0 - (area.x1 - area.x0)) > LIKE_MM)
+    return {
+      lacks: `Turn the picture until the ${area.name} lies as it does in the machine, the board below it: which way is up decides.`,
+    };
+  const [dx, dy] = [
+    (area.x0 + area.x1 - zero.x0 - zero.x1) / 2,
+    (area.y0 + area.y1 - zero.y0 - zero.y1) / 2,
+  ];
+  const same = (one: Omit<Area, 'name'>, two: Omit<Area, 'name'>) =>
+    Math.hypot(one.x0 + one.x1 - two.x0 - two.x1, one.y0 + one.y1 - two.y0 - two.y1) / 2 <
+    SAME_PLACE_MM;
+  const names = new Set(known.map(({ name }) => name));
+  const named = (at: Omit<Area, 'name'>, each: MeasuredRectangle): string => {
+    const before = known.find((one) => same(one, at))?.name;
+    if (before !== undefined) return before;
+    if (each === datum.seen) return area.name;
+    let count = 2;
+    while (names.has(`opening ${count}`)) count += 1;
+    names.add(`opening ${count}`);
+    return `opening ${count}`;
+  };
+  const openings = rectangles.map((each) => {
+    const at = box(each);
+    const moved = {
+      x0: near(at.x0 + dx),
+      x1: near(at.x1 + dx),
+      y0: near(at.y0 + dy),
+      y1: near(at.y1 + dy),
+    };
+    return { name: named(moved, each), ...moved };
+  });
   return {
-    openings: rectangles.map((each) => {
-      const at = box(each.corners);
-      return {
-        name: each === io ? standard.name : `opening ${(count += 1) + 1}`,
-        x0: near(at.x0 + dx),
-        x1: near(at.x1 + dx),
-        y0: near(at.y0 + dy),
-        y1: near(at.y1 + dy),
-      };
-    }),
+    openings: [...known.filter((one) => !openings.some((each) => same(one, each))), ...openings],
   };
 }
 

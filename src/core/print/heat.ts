@@ -40,7 +40,7 @@ export function printHeat(of: {
         ...from(beside),
       },
     ],
-    minimumMargin: 10,
+    minimumMargin: SPARE_K,
     short: 'softens',
     source: commonPractice,
     undoMinutes: 120,
@@ -48,7 +48,22 @@ export function printHeat(of: {
       mark === 'clear'
         ? 'It stays hard there.'
         : mark === 'stop'
-          ? 'It sags there: another material, or another place.'
-          : 'It may sag there: print it in a material that stands more.',
+          ? `It sags there: ${another(beside.text)}.`
+          : `It may sag there: ${another(beside.text)}.`,
   });
+}
+
+/** Left to where it softens, K (common practice, no source). */
+const SPARE_K = 10;
+
+/** What stays hard beside it, the least of them first; a place nobody said is every one. */
+function another(beside: string | undefined): string {
+  const hot = besideC[beside ?? '']?.hi ?? Math.max(...Object.values(besideC).map(({ hi }) => hi));
+  const stand = Object.entries(softensC)
+    .filter(([, { lo }]) => lo - hot >= SPARE_K)
+    .sort(([, a], [, b]) => a.lo - b.lo)
+    .map(([name]) => name);
+  return stand.length === 0
+    ? 'no usual print stays hard, metal does, or another place'
+    : `${stand.slice(0, 2).join(' or ')} stays hard, or another place`;
 }

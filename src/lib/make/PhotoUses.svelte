@@ -1,6 +1,6 @@
 <script lang="ts">
   import { properties, type FactKey } from '$core/model/properties/index.ts';
-  import { partAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
+  import { listAt, partAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { between, type Measured } from '$core/photo/survey.ts';
   import { likePattern, openingsOf, pitchOf, placesOf, standoffsOf } from '$core/photo/use.ts';
   import { area as areaShape } from '$core/model/types/shapes.ts';
@@ -113,8 +113,9 @@
   }
 
   let outside = $state(true);
+  const known = $derived((shell && listAt(plan, shell, 'openings')?.items) ?? []);
   async function toRear(): Promise<void> {
-    const found = openingsOf(rectangles, outside, table.turn);
+    const found = openingsOf(rectangles, outside, table.turn, known);
     lacks = 'lacks' in found ? found.lacks : '';
     if ('lacks' in found || !shell) return;
     if (!found.openings.every((each) => areaShape.holds(each))) {
@@ -178,7 +179,7 @@
   {/if}
   <div class="uses">
     {#if board && holes.length >= 3}
-      <Button next onclick={toBoard}>{holes.length} holes to the board</Button>
+      <Button next={rectangles.length === 0} onclick={toBoard}>{holes.length} holes to the board</Button>
     {/if}
     {#if shell && holes.length >= 3}
       <Button onclick={toTray}>They are the tray’s standoffs</Button>

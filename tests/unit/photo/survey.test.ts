@@ -280,6 +280,13 @@ describe('photo, pictures that cannot be measured', function () {
     for (let i = 0; i < dots.length; i += 1) dots[i] = roll.even(0, 255);
     expect(faultOf(readShot({ ...grey, data: dots }))).to.match(/No code/);
   });
+  it('a code the search comes upon twice is one code, not two mats', () => {
+    const twice = readShot(rendered(randomScene(3, SIZE)));
+    expect(faultOf(twice)).to.equal('');
+    const ids = 'shot' in twice ? twice.shot.seen.map(({ id }) => id) : [];
+    expect(ids.length).to.be.greaterThan(9);
+    expect(new Set(ids).size).to.equal(ids.length);
+  });
   it('two mats side by side are told, and codes cut off leave too few', () => {
     const one = plain();
     const data = new Uint8ClampedArray(one.width * 2 * one.height * 4);

@@ -121,6 +121,41 @@ describe('photo/use', () => {
     const turned = openingsOf([seen(io(), true, 1, 0)], true, 1);
     expect('openings' in turned).to.equal(true);
   });
+  /* An old shell has no port opening: what was measured by hand once says where the board is. */
+  it('counts from an opening whose place is known, and keeps what the picture does not show', () => {
+    const gauge = area('gauge hole', 22, 64, -2, 34);
+    const slot = area('cable slot', 80, 104, -2, 16);
+    const third = area('', 116, 140, 2, 14);
+    for (const outside of [true, false])
+      for (const quarters of [0, 1, 2, 3]) {
+        const found = openingsOf(
+          [third, { ...gauge, x1: 64.3 }].map((each) => seen(each, outside, quarters, 0.1)),
+          outside,
+          quarters,
+          [gauge, slot],
+        );
+        if ('lacks' in found) throw new Error(found.lacks);
+        expect(found.openings.map(({ name }) => name)).to.deep.equal([
+          'cable slot',
+          'opening 2',
+          'gauge hole',
+        ]);
+        expect(found.openings[0]).to.equal(slot);
+        expect(found.openings[1]!.x0).to.be.closeTo(116 - 0.15, 0.02);
+        expect(found.openings[1]!.y1).to.be.closeTo(14, 0.02);
+      }
+    const askew = openingsOf([seen(gauge, true, 1, 0)], true, 0, [gauge, slot]);
+    expect('lacks' in askew && askew.lacks).to.match(/Turn the picture until the gauge hole/);
+    /* Two alike in size: neither says which it is. */
+    const twins = [gauge, area('other', 122, 164, -2, 34)];
+    const neither = openingsOf(
+      twins.map((each) => seen(each, true, 0, 0)),
+      true,
+      0,
+      twins,
+    );
+    expect('lacks' in neither && neither.lacks).to.match(/one whose place is known/);
+  });
   it('an opening on the wrong side of the port opening is told from one on the right', () => {
     const left = area('opening 2', 170, 194, 0, 12);
     const outside = openingsOf(

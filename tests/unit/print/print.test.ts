@@ -166,6 +166,9 @@ describe('print, sums', () => {
     expect(heat('ASA', 'card').mark).to.equal('clear');
     expect(heat('PETG', 'card').margin).to.deep.equal({ lo: -10, hi: 20 });
     expect(heat('PETG', 'card').mark).to.equal('watch');
+    expect(heat('PETG', 'card').say).to.equal(
+      'It may sag there: ABS or ASA stays hard, or another place.',
+    );
     const own = {
       small1: { sort: 'printed part', material: 'PETG', beside: 'card' },
     };

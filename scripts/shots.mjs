@@ -59,7 +59,8 @@ const views = [
         [-4, 30],
         [-4, 80],
         [-54, 80],
-        [25, -20],
+        [14, -38],
+        [22, 47],
       ];
       for (const [i, [x, y]] of taps.entries()) {
         if (i === 4) await page.getByRole('button', { name: 'Opening', exact: true }).click();

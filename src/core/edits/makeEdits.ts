@@ -24,7 +24,11 @@ const making = (
     const begins = (value: RemedyValue) => !isMadeBy(before, value) && isMadeBy(after, value);
     found.applied = found.applied.filter((value) => !ends(value));
     for (const { value } of offered)
-      if (value.do !== 'put' && begins(value) && !found.applied.some((each) => sameRemedy(each, value)))
+      if (
+        value.do !== 'put' &&
+        begins(value) &&
+        !found.applied.some((each) => sameRemedy(each, value))
+      )
         found.applied.push(value);
     found.wants = found.wants.filter(({ remedy }) => !remedy || !begins(remedy));
   });

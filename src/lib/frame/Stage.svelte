@@ -44,6 +44,7 @@
   .tools {
     display: flex;
     flex-wrap: wrap;
+    align-items: end;
     gap: 8px;
     margin-left: auto;
     /* Names of views are whole words. */
@@ -82,7 +83,6 @@
     .tools {
       grid-column: 1 / -1;
       flex-wrap: nowrap;
-      align-items: end;
       margin: 0;
       padding-bottom: 4px;
       overflow-x: auto;

@@ -172,14 +172,16 @@
   {#if like}
     <p>
       The four holes are a <b>{like.name}</b>, off by {lengthWithUnit(
-        Math.round(like.offMm * 10) / 10,
+        Math.max(0.1, Math.round(like.offMm * 10) / 10),
         lengths,
       )} at the most.
     </p>
   {/if}
   <div class="uses">
     {#if board && holes.length >= 3}
-      <Button next={rectangles.length === 0} onclick={toBoard}>{holes.length} holes to the board</Button>
+      <Button next={rectangles.length === 0} onclick={toBoard}
+        >{holes.length} holes to the board</Button
+      >
     {/if}
     {#if shell && holes.length >= 3}
       <Button onclick={toTray}>They are the tray’s standoffs</Button>

@@ -70,7 +70,7 @@
 
 <style>
   .add {
-    margin-top: 16px;
+    margin: 16px 0 12px;
     padding-top: 12px;
     border-top: 1px dashed var(--line);
   }

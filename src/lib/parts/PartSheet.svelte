@@ -313,6 +313,7 @@
     margin: 4px 0;
   }
   small {
+    display: block;
     font-size: 13px;
   }
 </style>

@@ -369,7 +369,12 @@
     font: 600 26px var(--face-head);
     text-transform: uppercase;
   }
-  .palette,
+  .palette {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 12px;
+    align-items: center;
+  }
   .palette button {
     min-height: 40px;
     padding: 0 10px;

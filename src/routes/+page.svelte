@@ -7,7 +7,6 @@
   import { currencySign, formatMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
-  import BenchFoot from '$lib/frame/BenchFoot.svelte';
   import BenchStart from '$lib/frame/BenchStart.svelte';
   import BenchTape from '$lib/frame/BenchTape.svelte';
   import Front from '$lib/draw/Front.svelte';
@@ -179,7 +178,7 @@
   {/if}
 
   {#if !shopStore.shop.settings.demo}{@render which()}{/if}
-  <BenchFoot />
+  {#await import('$lib/frame/BenchFoot.svelte') then { default: BenchFoot }}<BenchFoot />{/await}
 </Stage>
 
 <svelte:boundary>

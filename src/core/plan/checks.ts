@@ -25,21 +25,22 @@ function shopsOwn(check: Check): Check {
   return (plan) => check(plan).map((finding) => ({ ...finding, shopsOwn: true as const }));
 }
 
-/** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
-export const checks: readonly Check[] = [
+/** Checks to which parts of one sort are all alike: what they measure, not which piece it is. */
+export const ofTheSort: readonly Check[] = [
   ...stations,
-  ...[
-    makeSums,
-    printSums,
-    missing,
-    condition,
-    headerAmps,
-    heatSums,
-    finishSums,
-    shopsOwn(promised),
-  ].map((check) => keptByReads(check)),
-  stageWatts,
+  ...[makeSums, printSums, missing, headerAmps, heatSums, finishSums].map((check) =>
+    keptByReads(check),
+  ),
+];
+
+/** Checks of the very piece: its condition, who else wants it, what it costs; and the stages, which look it up in the shop. */
+export const ofThePiece: readonly Check[] = [
+  ...[condition, shopsOwn(promised)].map((check) => keptByReads(check)),
   shopsOwn(overBudget),
   shopsOwn(boughtTwice),
+  stageWatts,
   stageStops(stations),
 ];
+
+/** Every check of the house, each kept by what it reads of a plan. Adding one is adding a file and a line in its station's list. */
+export const checks: readonly Check[] = [...ofTheSort, ...ofThePiece];

@@ -1,14 +1,15 @@
 import { byMark, worst, type Finding, type Mark } from '../findings/finding.ts';
 import { askedFor, byPrice, toPay, type Priced } from '../donors/index.ts';
 import { indexOf, standingOf } from '../model/lookup/lookup.ts';
+import type { Plan } from '../model/lookup/plan.ts';
+import { isText } from '../model/types/fact.ts';
 import { freeSeat, kindOfSeat } from '../model/types/seats.ts';
 import { withChange } from '../model/types/stages.ts';
 import type { Job, Machine, Part, Shop } from '../model/types/types.ts';
 import { planOf } from '../plan/planOf.ts';
-import { promised } from '../plan/promised.ts';
 import { sameSort } from './otherParts.ts';
-import { checksOf, runChecks, tightest } from '../plan/run.ts';
-import { boughtTwice } from '../plan/stageMoney.ts';
+import { ofThePiece, ofTheSort } from '../plan/checks.ts';
+import { checksOf, runSome, tightest } from '../plan/run.ts';
 
 /** A part for a seat, run through all checks of all stations. */
 export interface Candidate {
@@ -44,30 +45,28 @@ export function judging(
   const index = indexOf(shop);
   const planWith = (part: Part) =>
     planOf(shop, { ...job, changes: withChange(job.changes, { seat, partId: part.id, stage }) });
-  /* Twins are judged once; who else has a say in each of them is asked for each. */
-  const twins = new Map<string, Finding[]>();
+  /* Parts of one sort are judged once, under a name that stands for theirs; the piece itself each time. */
+  const sorts = new Map<string, { of: string; found: Finding[] }>();
+  const spoken = spokenOf(planOf(shop, job));
   return (part) => {
-    const key = twinKey(part);
     const home = index.homeOf.get(part.id);
     const plan = planWith(part);
-    const known = twins.get(key);
-    const found = known
-      ? [...known, ...promised(plan), ...boughtTwice(plan)].sort(byMark)
-      : runChecks(plan);
-    if (!known)
-      twins.set(
-        key,
-        found.filter(({ station }) => station !== 'donors'),
-      );
+    const key = `${home?.id ?? ''} ${spoken.has(part.id) ? part.id : ''} ${sortKey(part)}`;
+    let sort = sorts.get(key);
+    if (!sort)
+      sorts.set(key, (sort = { of: part.id, found: runSome(unnamed(plan, seat), ofTheSort) }));
+    const { of } = sort;
+    const found = [...sort.found, ...runSome(plan, ofThePiece)].sort(byMark);
     const marks = new Map(found.map(({ id, mark }) => [id, mark]));
     const own = found.filter((finding) => finding.seats.includes(seat));
+    const tight = tightest(own);
     return {
       part,
       mark: worst(own),
-      tight: tightest(own),
-      against: found.filter(
-        ({ id, mark }) => (mark === 'stop' || mark === 'mend') && !had.has(`${id} ${mark}`),
-      ),
+      tight: tight && named(tight, of, part),
+      against: found
+        .filter(({ id, mark }) => (mark === 'stop' || mark === 'mend') && !had.has(`${id} ${mark}`))
+        .map((finding) => named(finding, of, part)),
       settles: before.filter(({ id }) => {
         const now = marks.get(id);
         return now === undefined || now === 'clear' || now === 'watch';
@@ -85,9 +84,39 @@ export const byWorth = (a: Candidate, b: Candidate): number =>
   byPrice(a.pays, b.pays) ||
   a.part.id.localeCompare(b.part.id);
 
-/** Alike in everything checks look at: model, name, facts and what it costs. */
-const twinKey = ({ kind, name, modelId, facts, place, price, worth }: Part): string =>
-  JSON.stringify([kind, name, modelId, facts, place === 'buy', price, worth]);
+/** Stands for a name while all parts of a sort are judged at once: no text has this character. */
+const NAME = '\uE000';
+
+/** The plan with the part of this seat under that name. */
+const unnamed = (plan: Plan, seat: string): Plan => ({
+  ...plan,
+  seats: plan.seats.map((placed) =>
+    placed.seat === seat ? { ...placed, part: { ...placed.part, name: NAME } } : placed,
+  ),
+});
+
+/** What was found of a sort, said of one of its parts. */
+function named<T>(value: T, of: string, part: Part): T {
+  if (typeof value === 'string')
+    return (value === of ? part.id : value.replaceAll(NAME, part.name)) as T;
+  if (Array.isArray(value)) return value.map((each: unknown) => named(each, of, part)) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, each]) => [key, named(each as unknown, of, part)]),
+  ) as T;
+}
+
+/** Alike in all but which piece it is. */
+const sortKey = ({ id: _, name: __, where: ___, note: ____, ...rest }: Part): string =>
+  JSON.stringify(rest);
+
+/** Words facts of the plan's parts hold: a lead belongs to a PSU by its tag. */
+const spokenOf = ({ seats }: Plan): ReadonlySet<string> =>
+  new Set(
+    seats.flatMap(({ part }) =>
+      Object.values(part.facts).flatMap((fact) => (fact && isText(fact) ? fact.text : [])),
+    ),
+  );
 
 /**
  * What could go into a seat: parts of its kind on the shelf, on price lists, in donors, in machines in use and

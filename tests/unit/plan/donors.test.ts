@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { worst, type Finding } from '../../../src/core/findings/finding.ts';
 import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
+import { withChange } from '../../../src/core/model/types/stages.ts';
 import type { Job, Part, Shop } from '../../../src/core/model/types/types.ts';
 import { candidatesFor, pool, servicesOf } from '../../../src/core/resolve/candidatesFor.ts';
 import { cutFor } from '../../../src/core/shop/cut.ts';
@@ -8,7 +10,7 @@ import { loansOf } from '../../../src/core/shop/loans.ts';
 import { tripList } from '../../../src/core/shop/shopping.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { promised } from '../../../src/core/plan/promised.ts';
-import { runChecks } from '../../../src/core/plan/run.ts';
+import { runChecks, tightest } from '../../../src/core/plan/run.ts';
 import { boughtTwice, stageCosts } from '../../../src/core/plan/stageMoney.ts';
 import { stripping } from '../../../src/core/shop/stripping.ts';
 import { jobOver, jobWith, partFor } from '../../helpers/build.ts';
@@ -231,6 +233,38 @@ describe('plan/candidatesFor', () => {
     expect(told.get('T1')?.against.map(({ id }) => id)).to.not.include('reserved:supply');
     expect(told.get('T2')?.against.map(({ id }) => id)).to.include('reserved:supply');
     expect(told.get('T3')?.against.map(({ id }) => id)).to.include('loan:supply');
+  });
+  it('judged with all of its sort a part is what it is alone, word for word', () => {
+    const shelf = demo.parts.filter(({ place }) => place === 'shelf');
+    const more = shelf.map((part, i): Part => ({
+      ...part,
+      id: `T${i}`,
+      name: `Other ${part.kind} ${i}`,
+      ...(i % 5 === 0 && { condition: 'damaged' as const }),
+      ...(i % 7 === 0 && { reserved: '9' }),
+    }));
+    const many: Shop = { ...demo, parts: [...demo.parts, ...more] };
+    let looked = 0;
+    for (const id of ['14', '5', '18']) {
+      const job = jobOf(many, id);
+      const had = new Set(runChecks(planOf(many, job)).map((each) => `${each.id} ${each.mark}`));
+      for (const { seat } of planOf(many, job).seats)
+        for (const told of candidatesFor(many, job, seat)) {
+          const changes = withChange(job.changes, { seat, partId: told.part.id, stage: undefined });
+          const found = runChecks(planOf(many, { ...job, changes }));
+          const own = found.filter(({ seats }) => seats.includes(seat));
+          const against = found.filter(
+            ({ id: of, mark }) => (mark === 'stop' || mark === 'mend') && !had.has(`${of} ${mark}`),
+          );
+          expect(told.mark, `${id} ${seat} ${told.part.id}`).to.equal(worst(own));
+          expect(told.tight, `${id} ${seat} ${told.part.id}`).to.deep.equal(tightest(own));
+          const sorted = (list: readonly Finding[]) =>
+            [...list].sort((a, b) => a.id.localeCompare(b.id));
+          expect(sorted(told.against)).to.deep.equal(sorted(against));
+          looked += 1;
+        }
+    }
+    expect(looked).to.be.greaterThan(200);
   });
   it('finds where a part could serve, what settles something first', () => {
     const part = indexOf(demo).parts.get('S03');

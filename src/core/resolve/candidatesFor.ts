@@ -47,11 +47,14 @@ export function judging(
     planOf(shop, { ...job, changes: withChange(job.changes, { seat, partId: part.id, stage }) });
   /* Parts of one sort are judged once, under a name that stands for theirs; the piece itself each time. */
   const sorts = new Map<string, { of: string; found: Finding[] }>();
-  const spoken = spokenOf(planOf(shop, job));
+  const standing = planOf(shop, job);
+  const spoken = spokenOf(standing);
+  /* What was found together with parts of the plan needs no measuring against them. */
+  const homes = new Set(standing.seats.map((placed) => index.homeOf.get(placed.part.id)?.id));
   return (part) => {
     const home = index.homeOf.get(part.id);
     const plan = planWith(part);
-    const key = `${home?.id ?? ''} ${spoken.has(part.id) ? part.id : ''} ${sortKey(part)}`;
+    const key = `${home && homes.has(home.id) ? home.id : ''} ${spoken.has(part.id) ? part.id : ''} ${sortKey(part)}`;
     let sort = sorts.get(key);
     if (!sort)
       sorts.set(key, (sort = { of: part.id, found: runSome(unnamed(plan, seat), ofTheSort) }));
@@ -106,9 +109,9 @@ function named<T>(value: T, of: string, part: Part): T {
   ) as T;
 }
 
-/** Alike in all but which piece it is. */
-const sortKey = ({ id: _, name: __, where: ___, note: ____, ...rest }: Part): string =>
-  JSON.stringify(rest);
+/** Alike in everything the checks of a sort look at. */
+const sortKey = ({ kind, modelId, facts, place }: Part): string =>
+  JSON.stringify([kind, modelId, facts, place === 'buy']);
 
 /** Words facts of the plan's parts hold: a lead belongs to a PSU by its tag. */
 const spokenOf = ({ seats }: Plan): ReadonlySet<string> =>

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { stationIds } from '../../src/core/findings/finding.ts';
-import type { Job, Part } from '../../src/core/model/types/types.ts';
+import type { Job, Machine, Part } from '../../src/core/model/types/types.ts';
 import { scanWords } from '../../src/core/quick/line/understood.ts';
 import { openShop, stored, visit, type Shop } from './helpers/app.ts';
 import { byHand, scan, scanInside } from './helpers/keys.ts';
@@ -173,6 +173,32 @@ describe('a scanner, nothing focused', function () {
       (job?.changes ?? []).some((change) => change.partId === 'H03'),
     );
     expect(await origin.inputValue()).to.equal(before);
+  });
+
+  it('is understood in a field before the page found time to load what understands it', async () => {
+    const { page } = shop;
+    await page.addInitScript(() => (window.requestIdleCallback = () => 0));
+    await visit(page, '/job/12/take-in');
+    const origin = page.getByLabel(/^From/).first();
+    await origin.focus();
+    const before = await origin.inputValue();
+    await scan(page, 'H05');
+    await stored<Job>(page, 'jobs', '12', (job) =>
+      (job?.changes ?? []).some((change) => change.partId === 'H05'),
+    );
+    expect(await origin.inputValue()).to.equal(before);
+    /* What is no code stays where it was scanned, and its Enter counts. */
+    await visit(page, '/job/12/take-in');
+    await origin.focus();
+    await page.keyboard.press('ControlOrMeta+A');
+    await scan(page, 'pallet 77');
+    expect(await origin.inputValue()).to.equal('pallet 77');
+    await stored<Machine>(
+      page,
+      'machines',
+      demo.jobs.find((job) => job.id === '12')?.machineId ?? '',
+      (machine) => machine?.origin === 'pallet 77',
+    );
   });
 });
 

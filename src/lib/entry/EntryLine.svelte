@@ -117,7 +117,11 @@
     listenForScans({
       onscan: (scan) => void scanned(scan),
       onloose: into,
-      isCode: (scan) => codes.includes(understand?.(shopStore.shop, scan).kind ?? ''),
+      isCode: (scan) => {
+        const among = (read: Reader['understand']) =>
+          codes.includes(read(shopStore.shop, scan).kind);
+        return understand ? among(understand) : loaded().then((reads) => among(reads.understand));
+      },
     }),
   );
 

@@ -10,8 +10,8 @@ export interface ScanSigns {
   onscan: (text: string) => void;
   /** A figure begun by hand, or letters at machine speed without Enter: they belong in the entry line. */
   onloose: (text: string) => void;
-  /** Would this text, scanned into a field, be a code rather than what the field wants? */
-  isCode: (text: string) => boolean;
+  /** Would this text, scanned into a field, be a code rather than what the field wants? Later, while what reads it still loads. */
+  isCode: (text: string) => boolean | Promise<boolean>;
 }
 
 /** A station's digit may come this long after its `g`, ms. */
@@ -67,16 +67,37 @@ export function listenForScans(signs: ScanSigns): () => void {
       for (const key of keys) again(key);
       return;
     }
-    if (inField) {
-      if (!field || field.node !== target || !signs.isCode(scan)) return;
-      /* In the entry line a tag scanned behind typed words belongs to them: `sold A14`. */
-      if (target.dataset['entry'] !== undefined && field.value.trim() !== '') return;
-      field.node.value = field.value;
-      field.node.dispatchEvent(new Event('input', { bubbles: true }));
-    } else if (keys.length === 0) return;
-    event.preventDefault();
-    event.stopImmediatePropagation();
-    signs.onscan(scan);
+    const keep = () => {
+      event.preventDefault();
+      event.stopImmediatePropagation();
+    };
+    if (!inField) {
+      if (keys.length === 0) return;
+      keep();
+      signs.onscan(scan);
+      return;
+    }
+    if (field?.node !== target) return;
+    const { node, value } = field;
+    /* In the entry line a tag scanned behind typed words belongs to them: `sold A14`. */
+    if (target.dataset['entry'] !== undefined && value.trim() !== '') return;
+    const taken = () => {
+      node.value = value;
+      node.dispatchEvent(new Event('input', { bubbles: true }));
+      signs.onscan(scan);
+    };
+    const code = signs.isCode(scan);
+    if (code === false) return;
+    keep();
+    if (code === true) taken();
+    else void code.then((is) => (is ? taken() : entered(event, node)));
+  }
+
+  /** Enter in a field, late: what it would have done. */
+  function entered(event: KeyboardEvent, node: HTMLInputElement | HTMLTextAreaElement): void {
+    if (!again({ event, target: node })) return;
+    node.dispatchEvent(new Event('change', { bubbles: true }));
+    node.form?.requestSubmit();
   }
 
   /** A pause: one key was a shortcut; two of them a way to a station; more are a scan without Enter. */
@@ -95,8 +116,8 @@ export function listenForScans(signs: ScanSigns): () => void {
     else signs.onloose(text);
   }
 
-  /** The key once more, for whoever listens to shortcuts; a list of choices moves on as it would have. */
-  function again({ event, target }: { event: KeyboardEvent; target: EventTarget }): void {
+  /** The key once more, for whoever listens to shortcuts; false where one of them took it for itself. */
+  function again({ event, target }: { event: KeyboardEvent; target: EventTarget }): boolean {
     const { key, code, shiftKey } = event;
     const repeat = new KeyboardEvent('keydown', {
       key,
@@ -108,7 +129,7 @@ export function listenForScans(signs: ScanSigns): () => void {
     released.add(repeat);
     /* What had the focus may have gone meanwhile, a dialog that closed. */
     const there = target instanceof Node && target.isConnected;
-    (there ? target : (document.activeElement ?? document.body)).dispatchEvent(repeat);
+    return (there ? target : (document.activeElement ?? document.body)).dispatchEvent(repeat);
   }
 
   window.addEventListener('keydown', onkeydown, { capture: true });

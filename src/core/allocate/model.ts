@@ -76,6 +76,8 @@ export class Model {
   #cuts: (Row & { job?: number; reason?: string })[] = [];
   #cutKeys = new Set<string>();
   #elements = 0;
+  /** Which slot a variable picks for. */
+  #slotOf = new Map<string, number>();
   /** Variables of what is paid once, by job and reason. */
   #reasons = new Map<string, string>();
   /** Variables of remedies, by job and remedy. */
@@ -180,6 +182,7 @@ export class Model {
           this.#row(0, [name, 1], [late(j), -1]);
       }
       if (now) this.#cost('moved', put(at, STAYS), 1);
+      for (const name of names) this.#slotOf.set(name, at);
       this.#binaries.push(...names);
       /* One thing in every slot of a job that runs, nothing in those of one that does not. */
       const all = names.map((name) => [name, 1] as const);
@@ -369,10 +372,10 @@ export class Model {
 
   /** More than a line can differ by from plan to plan; Infinity where it is no line of whole numbers. */
   #span(dim: Dim): number {
-    const bySlot = new Map<string, number>();
+    const bySlot = new Map<number | string, number>();
     for (const [name, by] of this.line(dim)) {
       if (!Number.isInteger(by)) return Infinity;
-      const key = name.startsWith('x') ? name.slice(0, name.indexOf('_')) : name;
+      const key = this.#slotOf.get(name) ?? name;
       bySlot.set(key, Math.max(bySlot.get(key) ?? 0, Math.abs(by)));
     }
     return [...bySlot.values()].reduce((total, by) => total + by, 1);

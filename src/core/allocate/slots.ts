@@ -1,3 +1,4 @@
+import { inId } from '../model/types/step.ts';
 import { indexOf, numberOf, standingOf, textOf } from '../model/lookup/lookup.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
@@ -79,10 +80,10 @@ export function opened(
     const done = new Set(job.ticks.flatMap(({ stepId, failed }) => (failed ? [] : [stepId])));
     const [lifted, kept] = parted(job.changes, ({ seat, partId }) => {
       const part = partId === null ? undefined : parts.get(partId);
-      if (!part || done.has(`in:${seat}`)) return false;
+      if (!part || done.has(inId(seat))) return false;
       return swapped.includes(part.kind) || contested(today, part);
     });
-    const inside = job.changes.filter(({ seat }) => done.has(`in:${seat}`));
+    const inside = job.changes.filter(({ seat }) => done.has(inId(seat)));
     if (inside.length > 0)
       notes.push(
         `Job ${job.id}: ${inside.map(({ seat }) => seatName(seat)).join(', ')} ${inside.length === 1 ? 'is in already and stays' : 'are in already and stay'}.`,

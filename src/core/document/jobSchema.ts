@@ -79,6 +79,7 @@ export const jobSchema = shape({
       price: money(),
       bought: boolean().optional(),
       remedy: remedyField().optional(),
+      finish: id().optional(),
     }).required(),
   ).required(),
   sums: array(

@@ -1,3 +1,4 @@
+import { property } from '../model/properties/index.ts';
 import { writeList } from '../model/properties/listText.ts';
 import { isList, isNumber, isText } from '../model/types/fact.ts';
 import { indexOf, standingOf } from '../model/lookup/lookup.ts';
@@ -34,7 +35,7 @@ function row(shop: Shop, part: Part): string[] {
       : isText(fact)
         ? fact.text
         : isList(fact)
-          ? writeList(key, fact.items)
+          ? writeList(property(part.kind, key) ?? { key }, fact.items)
           : '';
     return `${key}=${value} (${fact.how})`;
   });

@@ -1,5 +1,5 @@
 import type { BathWork } from '../model/types/finishTypes.ts';
-import { step, type Step } from '../model/types/step.ts';
+import { finishId, step, type Step } from '../model/types/step.ts';
 import type { Source } from '../standards/source.ts';
 import { range, type Range } from '../units/range.ts';
 import { finishCautions } from './cautions.ts';
@@ -86,7 +86,7 @@ export function bathHours(bath: BathWork): Range {
 const litres = (ml: number): string => `${(ml / 1000).toFixed(ml < 10_000 ? 2 : 1)} l`;
 
 export function bathSteps(bath: BathWork): Step[] {
-  const stem = `finish:${bath.id}`;
+  const id = (what: string) => finishId(bath.id, what);
   const mixture = mixtureOf(bath);
   const hours = bathHours(bath);
   const half = Math.max(60, Math.round((hours.lo * 60) / 2));
@@ -95,14 +95,14 @@ export function bathSteps(bath: BathWork): Step[] {
   const by = `${Math.round(hours.lo)} to ${Math.round(hours.hi)} h in all`;
   return [
     step({
-      id: `${stem}:strip`,
+      id: id('strip'),
       phase: 'finish',
       title: `Strip the ${bath.piece}: no metal, springs, labels, rubber, paint or clear windows in the bath`,
       minutes: 15,
       tools: ['driver', 'soap'],
     }),
     step({
-      id: `${stem}:start`,
+      id: id('start'),
       phase: 'finish',
       title:
         cream || !mixture
@@ -114,10 +114,10 @@ export function bathSteps(bath: BathWork): Step[] {
       tools: ['goggles', 'nitrile gloves', cream ? 'brush' : 'measuring jug'],
       cautions: [finishCautions.peroxide],
       why: by,
-      after: [`${stem}:strip`],
+      after: [id('strip')],
     }),
     step({
-      id: `${stem}:turn`,
+      id: id('turn'),
       phase: 'finish',
       title: cream
         ? 'Spread the cream anew so that it leaves no streaks; look against an unfaded place'
@@ -128,17 +128,17 @@ export function bathSteps(bath: BathWork): Step[] {
       tools: ['goggles', 'nitrile gloves'],
       cautions: [finishCautions.peroxide],
       gate: 'lighter than it was; stop as soon as it matches, at the latest when it turns chalky',
-      after: [`${stem}:start`],
+      after: [id('start')],
     }),
     step({
-      id: `${stem}:rinse`,
+      id: id('rinse'),
       phase: 'finish',
       title: `Rinse the ${bath.piece} well; what is left goes where the local waste rules say`,
       minutes: 15,
       leaveMinutes: 12 * 60,
       tools: ['goggles', 'nitrile gloves'],
       cautions: [finishCautions.peroxide],
-      after: [`${stem}:turn`],
+      after: [id('turn')],
     }),
   ];
 }

@@ -1,5 +1,5 @@
 import type { PaintWork } from '../model/types/finishTypes.ts';
-import { step, type Draft, type Step } from '../model/types/step.ts';
+import { finishId, step, type Draft, type Step } from '../model/types/step.ts';
 import {
   BAKE_MIN,
   BEFORE_BAKE_MIN,
@@ -23,12 +23,11 @@ export function paintSteps(paint: PaintWork): Step[] {
   /* What nobody said it is made of is not put into an oven. */
   const bakeC = paint.bake && paint.material !== undefined ? facts.bakeC : undefined;
   const size = sizeOf(paint);
-  const stem = `finish:${paint.id}`;
   const bare = paint.ground === 'bare';
   const drafts: Draft[] = [];
   const put = (key: string, draft: Omit<Draft, 'id' | 'phase' | 'after'>) =>
     drafts.push({
-      id: `${stem}:${key}`,
+      id: finishId(paint.id, key),
       phase: 'finish',
       after: drafts.length > 0 ? [(drafts[drafts.length - 1] as Draft).id] : [],
       ...draft,
@@ -83,7 +82,7 @@ export function paintSteps(paint: PaintWork): Step[] {
     photo: 'What is masked: the earth points',
   });
   const layers = layersOf(paint);
-  layers.forEach((layer, i) => coatsOf(paint, layer, layers[i - 1], put, stem));
+  layers.forEach((layer, i) => coatsOf(paint, layer, layers[i - 1], put));
   if (bakeC !== undefined)
     put('bake', {
       title: `Bake the ${on} at ${trim(bakeAt(paint, bakeC), 0)} °C for an hour, then let it cool in the oven`,
@@ -126,13 +125,7 @@ const bakeAt = ({ bakeC }: PaintWork, ceiling: number): number =>
 
 type Put = (key: string, draft: Omit<Draft, 'id' | 'phase' | 'after'>) => void;
 
-function coatsOf(
-  paint: PaintWork,
-  layer: Layer,
-  before: Layer | undefined,
-  put: Put,
-  stem: string,
-): void {
+function coatsOf(paint: PaintWork, layer: Layer, before: Layer | undefined, put: Put): void {
   const times = paintTimes[paint.paint];
   const facts = materialFacts[paint.material ?? 'steel'];
   const minutes = SMALL.coat * sizeOf(paint);
@@ -145,10 +138,10 @@ function coatsOf(
       tools: ['fine-line tape'],
     });
   for (let coat = 1; coat <= layer.coats; coat += 1) {
-    const key = `${layer.name.replace(' ', '-')}:${coat}`;
+    const key = coatKey(layer, coat);
     const first = coat === 1;
     const last = coat === layer.coats;
-    const of = lastBefore(layer, coat, before, stem);
+    const of = lastBefore(paint.id, layer, coat, before);
     put(key, {
       title: `${capital(layer.what)}, coat ${coat} of ${layer.coats}${coverOf(paint, layer, coat)}`,
       minutes,
@@ -173,17 +166,19 @@ function coatsOf(
     });
 }
 
+const coatKey = ({ name }: Layer, coat: number): string => `${name.replace(' ', '-')}:${coat}`;
+
 /** The coat a recoat window runs from: the one before, or the last of the layer under it; sanded primer has none. */
 function lastBefore(
+  id: string,
   layer: Layer,
   coat: number,
   before: Layer | undefined,
-  stem: string,
 ): string | undefined {
-  if (coat > 1) return `${stem}:${layer.name.replace(' ', '-')}:${coat - 1}`;
+  if (coat > 1) return finishId(id, coatKey(layer, coat - 1));
   if (before === undefined || before.name === 'primer' || layer.name === 'second colour')
     return undefined;
-  return `${stem}:${before.name.replace(' ', '-')}:${before.coats}`;
+  return finishId(id, coatKey(before, before.coats));
 }
 
 const again = (times: PaintTimes): string =>

@@ -1,5 +1,5 @@
 import type { Finish } from '../model/types/finishTypes.ts';
-import { step, type Step } from '../model/types/step.ts';
+import { finishId, step, type Step } from '../model/types/step.ts';
 import { table } from '../units/table.ts';
 import { finishCautions } from './cautions.ts';
 
@@ -8,8 +8,10 @@ import { finishCautions } from './cautions.ts';
 type Work<D extends Finish['do']> = Extract<Finish, { do: D }>;
 const HOUR = 60;
 
-const one = (id: string, draft: Omit<Parameters<typeof step>[0], 'id' | 'phase'>): Step =>
-  step({ id: `finish:${id}`, phase: 'finish', ...draft });
+type Own = Omit<Parameters<typeof step>[0], 'id' | 'phase'>;
+
+const one = (finish: string, what: string | undefined, draft: Own): Step =>
+  step({ id: finishId(finish, what), phase: 'finish', ...draft });
 
 const washing = {
   panel: { title: 'Wash the panel in warm water with soap, dry it', dry: 4 * HOUR },
@@ -20,7 +22,7 @@ const washing = {
 } as const;
 
 export const washSteps = ({ id, what }: Work<'wash'>): Step[] => [
-  one(id, {
+  one(id, undefined, {
     title: washing[what].title,
     minutes: 15,
     ...(washing[what].dry > 0 && { leaveMinutes: washing[what].dry, rests: true }),
@@ -53,7 +55,7 @@ export function glueSteps({ id, which, piece }: Work<'glue'>): Step[] {
   const times = glueTimes[which];
   if (!times) return [];
   return [
-    one(`${id}:glue`, {
+    one(id, 'glue', {
       title: `Glue the ${piece} with ${which} and clamp it; open for ${times.open}`,
       minutes: 12,
       leaveMinutes: times.clamp,
@@ -61,56 +63,56 @@ export function glueSteps({ id, which, piece }: Work<'glue'>): Step[] {
       cautions: [finishCautions.glue],
       why: `for ${times.on}: scuffed and free of grease`,
     }),
-    one(`${id}:unclamp`, {
+    one(id, 'unclamp', {
       title: 'Take the clamps off, no load yet',
       minutes: 3,
       leaveMinutes: times.holds - times.clamp,
-      after: [`finish:${id}:glue`],
+      after: [finishId(id, 'glue')],
     }),
   ];
 }
 
 export const fillerSteps = ({ id, which, piece }: Work<'filler'>): Step[] => [
-  one(`${id}:fill`, {
+  one(id, 'fill', {
     title: `Fill the ${piece} with ${which === 'two-part' ? 'two-part filler, three minutes to work' : 'spot putty, thin layers'}`,
     minutes: 12,
     leaveMinutes: which === 'two-part' ? 30 : 2 * HOUR,
     tools: ['filler', 'spatula'],
     cautions: [finishCautions.solvent],
   }),
-  one(`${id}:sand`, {
+  one(id, 'sand', {
     title: 'Sand it flush: 120, 240',
     minutes: 15,
     tools: ['120 to 240 grit', 'dust mask'],
     cautions: [finishCautions.dust],
-    after: [`finish:${id}:fill`],
+    after: [finishId(id, 'fill')],
   }),
 ];
 
 const cutting = { file: 'File', drill: 'Drill', cut: 'Cut' } as const;
 
 export const metalSteps = ({ id, what, piece, minutes }: Work<'metal'>): Step[] => [
-  one(`${id}:${what}`, {
+  one(id, what, {
     title: `${cutting[what]} the ${piece}, with every board out of it`,
     minutes,
     tools: what === 'drill' ? ['drill', 'centre punch', 'goggles'] : ['file', 'goggles', 'gloves'],
     cautions: [finishCautions.edges],
     undoable: false,
   }),
-  one(`${id}:deburr`, {
+  one(id, 'deburr', {
     title: 'Deburr both sides, clear every chip: magnet, brush, wipe',
     minutes: 8,
     tools: ['deburring tool', 'magnet', 'brush'],
     cautions: [finishCautions.chips],
     gate: 'a white cloth drawn through the case stays clean',
-    after: [`finish:${id}:${what}`],
+    after: [finishId(id, what)],
   }),
 ];
 
 export function printSteps({ id, piece, material, hours, unattended }: Work<'print'>): Step[] {
   return [
     {
-      ...one(`${id}:start`, {
+      ...one(id, 'start', {
         title: `Start the print of the ${piece} in ${material}, watch the first layer`,
         minutes: 10,
         leaveMinutes: Math.round(hours * HOUR),
@@ -124,12 +126,12 @@ export function printSteps({ id, piece, material, hours, unattended }: Work<'pri
       phase: 'before',
     },
     {
-      ...one(`${id}:off`, {
+      ...one(id, 'off', {
         title: 'Take the print off, clean its holes',
         minutes: 10,
         uses: 'printer',
         tools: ['scraper', 'drill by hand'],
-        after: [`finish:${id}:start`],
+        after: [finishId(id, 'start')],
       }),
       phase: 'before',
     },
@@ -187,7 +189,7 @@ export function shellGates({ id, shell, built }: Work<'old shell'>): Step[] {
   const lift: Step[] = heavy
     ? [
         {
-          ...one(`${id}:lift`, {
+          ...one(id, 'lift', {
             title: 'Lift it onto the bench, glass towards you',
             minutes: 5,
             people: 2,
@@ -198,12 +200,12 @@ export function shellGates({ id, shell, built }: Work<'old shell'>): Step[] {
       ]
     : [];
   const asked = gates.map(({ key, title, gate, caution }, i) => ({
-    ...one(`${id}:${key}`, {
+    ...one(id, key, {
       title,
       minutes: 5,
       gate,
       cautions: [caution],
-      after: i > 0 ? [`finish:${id}:${gates[i - 1]?.key ?? ''}`] : lift.map((each) => each.id),
+      after: i > 0 ? [finishId(id, gates[i - 1]?.key ?? '')] : lift.map((each) => each.id),
     }),
     phase: 'before' as const,
   }));

@@ -1,5 +1,5 @@
 import { seatName } from '../model/types/seats.ts';
-import type { Step } from '../model/types/step.ts';
+import { inId, type Step } from '../model/types/step.ts';
 
 /** `first` has to be in before `later` is, or there is no way in for it. */
 export interface Blockage {
@@ -13,7 +13,7 @@ export function blockedSteps(steps: readonly Step[], blocked: readonly Blockage[
   const after = new Map(steps.map((step) => [step.id, new Set(step.after)]));
   const why = new Map<string, string>();
   for (const { first, later, sure } of blocked) {
-    const [a, b] = [`in:${first}`, `in:${later}`];
+    const [a, b] = [inId(first), inId(later)];
     const waits = after.get(b);
     if (!waits || !after.has(a) || needs(after, a, b)) continue;
     if (waits.has(a)) {

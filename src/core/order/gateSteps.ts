@@ -11,7 +11,7 @@ import { trainingOf } from '../model/lookup/training.ts';
 import type { Schools } from '../model/types/types.ts';
 import { hotSockets } from '../standards/sockets.ts';
 import { cautions } from './cautions.ts';
-import { type Step, step } from '../model/types/step.ts';
+import { inId, type Step, step } from '../model/types/step.ts';
 import { pictureFrom, type Gated } from './gates.ts';
 
 /** Between two gates nothing is fitted under standby power. */
@@ -62,7 +62,7 @@ export function gateSteps(
       gate: 'a picture; if it started outside and not here, look for a short under the board',
       cautions: warn,
       after: [
-        ...coming.filter((each) => !late.has(each.seat)).map((each) => `in:${each.seat}`),
+        ...coming.filter((each) => !late.has(each.seat)).map((each) => inId(each.seat)),
         'shell',
         'out',
       ],
@@ -79,7 +79,7 @@ export function gateSteps(
         minutes: 5,
         uses: 'test screen',
         gate,
-        after: [last, ...[...seats].map((seat) => `in:${seat}`)],
+        after: [last, ...[...seats].map((seat) => inId(seat))],
       }),
     );
     last = id;

@@ -1,4 +1,6 @@
 import { isSort, partOfKind, textAt, type Placed, type Plan } from '../model/lookup/plan.ts';
+import { kindOfSeat } from '../model/types/seats.ts';
+import type { Kind } from '../model/types/types.ts';
 import { risers } from '../model/properties/smallSorts.ts';
 import type { Blockage } from './blockages.ts';
 
@@ -11,6 +13,9 @@ export function pictureFrom(plan: Plan): PictureFrom {
   const own = processor && textAt(plan, processor, 'graphics')?.text;
   return own === 'yes' ? 'board' : own === 'no' ? 'card' : 'unknown';
 }
+
+/** What the gates wait with. */
+const gatedKinds: readonly Kind[] = ['card', 'drive'];
 
 /** What goes in only after a gate is passed, and which gate. */
 export interface Gated {
@@ -32,7 +37,7 @@ export function gatedOf(
 ): Gated {
   const early = new Set(
     blocked
-      .filter((block) => block.sure && !/^(?:card|drive)/.test(block.later))
+      .filter((block) => block.sure && !gatedKinds.some((kind) => kind === kindOfSeat(block.later)))
       .map((block) => block.first),
   );
   const late = coming.filter((placed) => !early.has(placed.seat));

@@ -6,7 +6,7 @@ import { stepIdOf } from '../remedies/index.ts';
 import { offBefore } from './gateSteps.ts';
 import type { Gated } from './gates.ts';
 import { cautions } from './cautions.ts';
-import { type Step, step } from '../model/types/step.ts';
+import { inId, outId, type Step, step } from '../model/types/step.ts';
 import { hands, onBoard } from './handwork.ts';
 import { retestId } from './retestSteps.ts';
 
@@ -20,10 +20,10 @@ export function inSteps(
 ): Step[] {
   const present = new Set(coming.map((placed) => placed.seat));
   const ids = (kinds: readonly Kind[]) =>
-    coming.filter((placed) => kinds.includes(placed.kind)).map((placed) => `in:${placed.seat}`);
+    coming.filter((placed) => kinds.includes(placed.kind)).map((placed) => inId(placed.seat));
   const risersIn = coming
     .filter((placed) => isSort(plan, placed, risers))
-    .map((placed) => `in:${placed.seat}`);
+    .map((placed) => inId(placed.seat));
   return coming
     .filter(
       (placed) =>
@@ -38,7 +38,7 @@ export function inSteps(
       const fitted = onBoard.includes(placed.kind);
       const prepare = fitted && boardMoves;
       return step({
-        id: `in:${placed.seat}`,
+        id: inId(placed.seat),
         phase: prepare ? 'prepare' : 'in',
         title: inTitle(placed, prepare),
         minutes: hands[placed.kind].in,
@@ -82,7 +82,7 @@ function inAfter(
   schools: Schools,
   early: boolean,
 ): string[] {
-  const out = [`out:${placed.seat}`, 'open'];
+  const out = [outId(placed.seat), 'open'];
   const bench = schools.start === 'bench' && boardMoves ? ['off-bench'] : [];
   switch (placed.kind) {
     case 'processor':

@@ -5,7 +5,7 @@ import type { Kind } from '../model/types/types.ts';
 import { LIFT_ALONE_KG } from '../standards/lifting.ts';
 import { finishCautions } from '../finish/cautions.ts';
 import { cautions } from './cautions.ts';
-import { type Step, step } from '../model/types/step.ts';
+import { outId, type Step, step } from '../model/types/step.ts';
 import { hands, onBoard } from './handwork.ts';
 
 /** The shell is more than one person lifts: known, not guessed. */
@@ -97,7 +97,7 @@ export function outSteps(plan: Plan, moved: Placed[], boardMoves: boolean): Step
     .filter((each) => !(each.moving && withBoard(each.kind) && boardStays))
     .map((each) =>
       step({
-        id: `out:${each.seat}`,
+        id: outId(each.seat),
         phase: 'out',
         title: `${each.kind === 'leads' ? 'Note and unplug' : 'Take out'} the ${seatName(each.seat)}: ${each.part.name}`,
         minutes: hands[each.kind].out,
@@ -112,7 +112,7 @@ export function outSteps(plan: Plan, moved: Placed[], boardMoves: boolean): Step
         after: ['open'],
       }),
     );
-  const kindOf = new Map(leaving.map((each) => [`out:${each.seat}`, each.kind]));
+  const kindOf = new Map(leaving.map((each) => [outId(each.seat), each.kind]));
   for (const later of out) {
     for (const earlier of out) {
       const a = rank.indexOf(kindOf.get(earlier.id) ?? 'small');

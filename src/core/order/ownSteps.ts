@@ -1,6 +1,6 @@
 import type { OwnStep } from '../model/types/finishTypes.ts';
 import type { Job } from '../model/types/types.ts';
-import { step, type Step } from '../model/types/step.ts';
+import { ownId, step, type Step } from '../model/types/step.ts';
 
 /** An id no step of one's own has in this job. */
 export function nextOwnId({ own }: Pick<Job, 'own'>): string {
@@ -9,8 +9,6 @@ export function nextOwnId({ own }: Pick<Job, 'own'>): string {
   while (taken.has(`s${n}`)) n += 1;
   return `s${n}`;
 }
-
-export const ownId = (id: string): string => `own:${id}`;
 
 /**
  * Steps of one's own put into an order: each straight after the step it names, or first of all. One whose step is

@@ -2,7 +2,7 @@ import { conditionOf } from '../model/lookup/condition.ts';
 import type { Plan } from '../model/lookup/plan.ts';
 import { seatName } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/types.ts';
-import { type Step, step } from '../model/types/step.ts';
+import { outId, type Step, step } from '../model/types/step.ts';
 
 /** How a part is tried by itself, and the minutes of hands it takes (common practice, no source). */
 const trials: Partial<Record<Kind, readonly [how: string, minutes: number]>> = {
@@ -33,7 +33,7 @@ export function retestSteps(plan: Plan): Step[] {
         seats: [seat],
         gate: how,
         why: 'it was damaged or mended and not tried since',
-        after: state === 'comes' ? [`out:${seat}`] : ['in'],
+        after: state === 'comes' ? [outId(seat)] : ['in'],
       });
     });
 }

@@ -1,3 +1,4 @@
+import { houseSupply } from '../model/properties/shell.ts';
 import { printHeat } from '../print/heat.ts';
 import { goesOfKind } from '../model/lookup/reads.ts';
 import { hotSockets } from '../standards/sockets.ts';
@@ -110,8 +111,7 @@ export function airOf(plan: Plan): CaseAir | undefined {
   const drawn = total(draws.map((draw) => draw.watts.full));
   const inside = range(drawn.lo * LOSES.lo, drawn.hi * LOSES.hi);
   const sort = textAt(plan, shell, 'class')?.text;
-  /* Towers and slim cases have their supply inside; an custom case may have it anywhere. */
-  const housed = place !== undefined || /tower|slim/.test(sort ?? '');
+  const housed = place !== undefined || houseSupply.some((each) => each === sort);
   return caseAir({
     fans: [...placedFans(plan), ...ofRadiator(plan)],
     facesM2: facesOf(plan, shell),

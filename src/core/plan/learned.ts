@@ -1,15 +1,12 @@
 import { indexOf } from '../model/lookup/lookup.ts';
 import type { Plan } from '../model/lookup/plan.ts';
-import type { Step } from '../model/types/step.ts';
+import { sameStep, type Step } from '../model/types/step.ts';
 import type { Job, Shop } from '../model/types/types.ts';
 
 /** Minutes of hands as this shop takes them: what timers said of the same step, on machines of the same case first. */
 
 /** Fewer timings teach nothing. */
 const ENOUGH = 3;
-
-/** The same step of another job: what is only its own number falls away. */
-const sameStep = (id: string): string => id.replace(/^(finish|own):[^:]+/, '$1');
 
 interface Timings {
   /** Minutes by step. */
@@ -29,9 +26,10 @@ function timingsOf(shop: Shop): Timings {
   for (const job of shop.jobs) {
     const model = caseModel(shop, job.machineId);
     for (const { stepId, minutes } of job.ticks) {
-      if (minutes === undefined || stepId.startsWith('own:')) continue;
-      note(timings.all, sameStep(stepId), minutes);
-      if (model !== undefined) note(timings.byModel, `${model} ${sameStep(stepId)}`, minutes);
+      const same = sameStep(stepId);
+      if (minutes === undefined || same === undefined) continue;
+      note(timings.all, same, minutes);
+      if (model !== undefined) note(timings.byModel, `${model} ${same}`, minutes);
     }
   }
   kept.set(shop.jobs, timings);
@@ -53,8 +51,10 @@ export function withLearned(plan: Plan, steps: readonly Step[]): Step[] {
   if (all.size === 0) return [...steps];
   const model = caseModel(plan.shop, plan.machine?.id);
   return steps.map((step) => {
-    const own = byModel.get(`${model} ${sameStep(step.id)}`) ?? [];
-    const timed = own.length >= ENOUGH ? own : (all.get(sameStep(step.id)) ?? []);
+    const same = sameStep(step.id);
+    if (same === undefined) return step;
+    const own = byModel.get(`${model} ${same}`) ?? [];
+    const timed = own.length >= ENOUGH ? own : (all.get(same) ?? []);
     return timed.length < ENOUGH
       ? step
       : { ...step, minutes: Math.max(1, median(timed)), timed: timed.length };

@@ -4,6 +4,10 @@ import { kindName } from '../model/types/seats.ts';
 import type { Kind } from '../model/types/types.ts';
 import { commonPractice } from '../standards/source.ts';
 
+const missingId = (kind: Kind): string => `missing-${kind}`;
+/** Is it a finding of `missing`? */
+export const isMissing = (id: string): boolean => vital.some(([kind]) => id === missingId(kind));
+
 /** What a machine does not start without, and what becomes of it. */
 const vital: readonly (readonly [Kind, string])[] = [
   ['supply', 'Nothing feeds it.'],
@@ -22,7 +26,7 @@ export function missing(plan: Plan): Finding[] {
   const lacks = vital.filter(([kind]) => !partOfKind(plan, kind) && gone(kind));
   if (lacks.length === 0 || lacks.length > 2) return [];
   return lacks.map(([kind, say]) => ({
-    id: `missing-${kind}`,
+    id: missingId(kind),
     station: 'take-in',
     mark: 'stop',
     title: `${kindName(kind)} of the plan`,

@@ -96,8 +96,15 @@ export function sizesOf(print: Printed): Sizes {
   }
 }
 
+interface Thin {
+  what: string;
+  mm: number;
+  /** It stands round a screw. */
+  screw?: true;
+}
+
 /** The thinnest of what it is made of, mm, and where: a plate, a bar, what stands round a screw. */
-export function thinnestOf(print: Printed): { what: string; mm: number }[] {
+export function thinnestOf(print: Printed): Thin[] {
   switch (print.do) {
     case 'card support':
       return [{ what: 'lip', mm: LIP }];
@@ -128,9 +135,10 @@ export function thinnestOf(print: Printed): { what: string; mm: number }[] {
   }
 }
 
-const around = (outside: number, hole: number) => ({
+const around = (outside: number, hole: number): Thin => ({
   what: 'what stands round the screw',
   mm: (outside - hole) / 2,
+  screw: true,
 });
 
 /** Why it cannot be drawn as told; undefined where it can. */

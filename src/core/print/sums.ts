@@ -56,7 +56,7 @@ function walls(print: Printed): Finding[] {
     }),
   ];
   if (!('hold' in print)) return found;
-  const round_ = thinnestOf(print).find(({ what }) => what.includes('screw'));
+  const round_ = thinnestOf(print).find(({ screw }) => screw);
   if (!round_) return found;
   const least = aroundHole(print.hold);
   return [

@@ -93,12 +93,11 @@ const isFigure = (text: string) =>
   parseNumber(text) !== undefined || parseLength(text) !== undefined;
 
 /** One of the options by its name, or by words only one of them has. */
-function asOption(shop: Shop, text: string, { label, measure, options, key }: Property) {
+function asOption(shop: Shop, text: string, { label, measure, options, plugs }: Property) {
   const plain = (words: string) => words.toLowerCase().replace(/\s+/g, ' ');
-  const isPlug = /plug/i.test(key);
   const named = (measure === 'text' ? (options ?? []) : []).map((option) => ({
     option,
-    name: plain(isPlug ? plugNameIn(shop, option) : option),
+    name: plain(plugs ? plugNameIn(shop, option) : option),
   }));
   const said = plain(text);
   const same = named.find(({ option, name }) => name === said || plain(option) === said);

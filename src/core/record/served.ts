@@ -1,3 +1,4 @@
+import { inId } from '../model/types/step.ts';
 import { partOfKind } from '../model/lookup/plan.ts';
 import type { Job, Service, Shop } from '../model/types/types.ts';
 import { planOf } from '../plan/planOf.ts';
@@ -13,7 +14,7 @@ export function servedBy(shop: Shop, job: Job, at: string): Map<string, Service[
   const add = (partId: string, line: Omit<Service, 'jobId'>) =>
     served.set(partId, [...(served.get(partId) ?? []), { ...line, jobId: job.id }]);
   for (const { kind, seat, part } of plan.seats) {
-    const tick = job.ticks.find(({ stepId, failed }) => stepId === `in:${seat}` && !failed);
+    const tick = job.ticks.find(({ stepId, failed }) => stepId === inId(seat) && !failed);
     if (kind === 'cooler' && tick) add(part.id, { at: tick.at, what: 'paste' });
   }
   for (const { partId, what, mended, at: when } of job.damages)

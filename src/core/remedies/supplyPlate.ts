@@ -1,3 +1,4 @@
+import { faceOf } from '../standards/patterns.ts';
 import { remedy } from './kind.ts';
 
 declare module '../model/types/remedyValue.ts' {
@@ -20,7 +21,7 @@ export const supplyPlate = remedy({
   }),
   made: (thing, { from = 'SFX', to = 'ATX' }) =>
     (thing.do === 'PSU plate' || thing.do === 'printed PSU plate') &&
-    from.startsWith('SFX') &&
-    to === 'ATX',
+    faceOf(from) === 'SFX' &&
+    faceOf(to) === 'ATX',
   undoable: true,
 });

@@ -13,6 +13,7 @@ import {
   type SeatId,
   type Shop,
 } from '../model/types/types.ts';
+import { isMissing } from '../plan/missing.ts';
 import { checksOf } from '../plan/run.ts';
 import { byWorth, judging } from './candidatesFor.ts';
 
@@ -115,9 +116,6 @@ function around(shop: Shop, board: Part, free: readonly Part[]): Leftover {
     stops: findings.filter(({ mark }) => mark === 'stop').length,
   };
 }
-
-/** That something is not there is said by `lacks`. */
-const isMissing = (id: string): boolean => id.startsWith('missing');
 
 const valueOf = ({ worth, price }: Part): number => (worth ?? price)?.minor ?? 0;
 

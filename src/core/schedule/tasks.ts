@@ -3,7 +3,7 @@ import { finishSteps } from '../finish/index.ts';
 import type { Resource } from '../model/types/finishTypes.ts';
 import { CLEAN_MIN } from '../standards/coatings.ts';
 import type { Plan } from '../model/lookup/plan.ts';
-import type { Step } from '../model/types/step.ts';
+import { finishId, finishOf, inId, type Step } from '../model/types/step.ts';
 import type { Job, Shop, Workshop } from '../model/types/types.ts';
 import { planOf } from '../plan/planOf.ts';
 import { workOrderOf } from '../plan/workOrderOf.ts';
@@ -166,10 +166,11 @@ function cannot(
     return 'nobody works in this shop: name somebody in the settings';
   const endless = job.waits.find(({ until }) => until === undefined);
   if (endless) return `nobody knows when this ends: ${endless.why}`;
-  const open = left.find(
-    ({ id, seats }) =>
-      id.startsWith('in:') &&
-      seats.some((seat) => bought(plan, seat)?.due === undefined && bought(plan, seat)),
+  const open = left.find(({ id, seats }) =>
+    seats.some((seat) => {
+      const part = id === inId(seat) ? bought(plan, seat) : undefined;
+      return part !== undefined && part.due === undefined;
+    }),
   );
   if (open) return `no day for a part to buy: ${open.title}`;
   const nowhere = left.find(({ uses }) => uses !== undefined && !workshop.places.includes(uses));
@@ -194,8 +195,10 @@ const attendedBy = ({ unattended }: Step, { overnight }: Workshop): boolean =>
   unattended === false && !overnight;
 
 /** Steps of one piece of finishing hold their place together; any other step alone. */
-const groupOf = (job: Job, { id, uses }: Step): string =>
-  `${job.id} ${/^finish:[^:]+/.exec(id)?.[0] ?? id} ${uses ?? ''}`;
+function groupOf(job: Job, { id, uses }: Step): string {
+  const work = finishOf(id);
+  return `${job.id} ${work === undefined ? id : finishId(work)} ${uses ?? ''}`;
+}
 
 type Span = readonly [number, number];
 const DAY = 1440;
@@ -332,12 +335,10 @@ function releaseOf(plan: Plan, job: Job, steps: readonly Step[], block: readonly
     until === undefined || titles.has(why) ? [] : [minuteOf(until)],
   );
   const deliveries = block.flatMap(({ id, seats }) =>
-    id.startsWith('in:')
-      ? seats.flatMap((seat) => {
-          const due = bought(plan, seat)?.due;
-          return due === undefined ? [] : [minuteOf(due)];
-        })
-      : [],
+    seats.flatMap((seat) => {
+      const due = id === inId(seat) ? bought(plan, seat)?.due : undefined;
+      return due === undefined ? [] : [minuteOf(due)];
+    }),
   );
   const left = block.flatMap(({ after }) =>
     after.flatMap((id) => {

@@ -1,5 +1,7 @@
 import { indexOf } from '../model/lookup/lookup.ts';
-import type { Job, Shop } from '../model/types/types.ts';
+import type { Finish } from '../model/types/finishTypes.ts';
+import { finishOf, inId } from '../model/types/step.ts';
+import type { Shop } from '../model/types/types.ts';
 import type { Task } from './model.ts';
 import type { WeekPlan } from './plan.ts';
 
@@ -33,23 +35,23 @@ export function tripBefore(shop: Shop, { week, found }: WeekPlan): Trip | undefi
     for (const { seat, partId } of job.changes) {
       const part = partId === null ? undefined : parts.get(partId);
       if (part?.place !== 'buy' || part.due !== undefined) continue;
-      const needed = first(({ steps }) => steps.includes(`in:${seat}`));
+      const needed = first(({ steps }) => steps.includes(inId(seat)));
       lines.push({ label: part.name, count: 1, jobId: job.id, needed });
     }
-    for (const { what, count, bought } of job.wants)
-      if (!bought)
-        lines.push({ label: what, count, jobId: job.id, needed: first(workOf(job, what)) });
+    for (const { what, count, bought, finish } of job.wants) {
+      const work = job.finishes.find(({ id }) => id === finish);
+      if (!bought) lines.push({ label: what, count, jobId: job.id, needed: first(workOf(work)) });
+    }
   }
   if (lines.length === 0) return undefined;
   lines.sort((a, b) => (a.needed ?? Infinity) - (b.needed ?? Infinity));
   return { before: lines[0]?.needed, lines };
 }
 
-/** The work a want is for, by what `outcomeOf` calls it. */
-function workOf(job: Job, what: string): (task: Task) => boolean {
-  const sort = what.startsWith('spray can') ? 'paint' : what.startsWith('peroxide') ? 'bath' : '';
-  const ids = job.finishes.filter((finish) => finish.do === sort).map(({ id }) => id);
-  return ({ steps, place }) =>
-    steps.some((step) => ids.some((id) => step.startsWith(`finish:${id}`))) &&
-    (sort !== 'paint' || place?.name === 'paint place');
-}
+/** The task that uses up what was got for a piece of finishing: of paint, what is sprayed. */
+const workOf =
+  (work: Finish | undefined) =>
+  ({ steps, place }: Task): boolean =>
+    work !== undefined &&
+    steps.some((step) => finishOf(step) === work.id) &&
+    (work.do !== 'paint' || place?.name === 'paint place');

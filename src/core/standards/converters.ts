@@ -18,6 +18,9 @@ export interface Converter {
   source: Source;
 }
 
+/** What standby gives when its label was not read, A (common practice, no source). */
+export const standbyA: Record<string, number> = table({ '+5VSB': 2, '+12VSB': 1.5 });
+
 const made = (
   from: string,
   to: string,
@@ -32,7 +35,7 @@ const made = (
   mostA,
   efficiency,
   minutes,
-  ...(from.endsWith('SB') ? { standby: true } : {}),
+  ...(from in standbyA ? { standby: true } : {}),
   source: commonPractice,
 });
 
@@ -50,9 +53,6 @@ export const converters: readonly Converter[] = [
   made('+19V', '+12V', 15, 35),
   made('+12V', '-12V', 0.3, 18, { lo: 0.7, hi: 0.85 }),
 ];
-
-/** What standby gives when its label was not read, A (common practice, no source). */
-export const standbyA: Record<string, number> = table({ '+5VSB': 2, '+12VSB': 1.5 });
 
 /** What a board draws over its main plug when nobody measured it, A (common practice, no source). */
 export const usualA: Record<string, number> = table({

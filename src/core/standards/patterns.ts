@@ -1,3 +1,4 @@
+import { table } from '../units/table.ts';
 import type { Source } from './source.ts';
 
 /** Screw holes as they lie on the faces of standard parts, mm. */
@@ -15,8 +16,10 @@ const face = (width: number, height: number, points: SupplyFace['points']): Supp
   points,
 });
 
+export type SupplyFaceName = 'ATX' | 'SFX';
+
 /** Screw holes of the rear faces (ATX12V and SFX12V design guides, from memory): hold them against yours. */
-export const supplyFaces: Readonly<Record<'ATX' | 'SFX', SupplyFace>> = {
+export const supplyFaces: Readonly<Record<SupplyFaceName, SupplyFace>> = {
   ATX: face(150, 86, [
     [6, 80],
     [144, 80],
@@ -30,6 +33,10 @@ export const supplyFaces: Readonly<Record<'ATX' | 'SFX', SupplyFace>> = {
     [119, 6],
   ]),
 };
+
+/** Which face a PSU of a format has; undefined where none is kept. */
+export const faceOf = (format: string): SupplyFaceName | undefined => faces[format];
+const faces = table<SupplyFaceName>({ ATX: 'ATX', SFX: 'SFX', 'SFX-L': 'SFX' });
 
 export const supplySource: Source = { title: 'ATX12V and SFX12V design guides', memory: true };
 

@@ -39,9 +39,7 @@ const judged = (tree: Tree): Lead[] => tree.leads.filter((lead) => !lead.missing
 
 const branchesOf = (tree: Tree, lead: Lead): { rail: Rail; branch: Branch }[] =>
   tree.branches.flatMap((branch) =>
-    branch.kind === 'lead' && branch.id.endsWith(` ${lead.id}`)
-      ? [{ rail: branch.parent as Rail, branch }]
-      : [],
+    branch.lead === lead.id ? [{ rail: branch.parent as Rail, branch }] : [],
   );
 
 /** Amps of the tightest place of a lead, and what it bears: one wire for all plugs of a drive lead, else the worst contact. */

@@ -78,7 +78,13 @@
       {#if missing.length > 0}
         <Button
           onclick={() => {
-            void shopStore.edit(`to buy for: ${finishName(work)}`, addWants(job.id, missing));
+            void shopStore.edit(
+              `to buy for: ${finishName(work)}`,
+              addWants(
+                job.id,
+                missing.map((want) => ({ ...want, finish: work.id })),
+              ),
+            );
             toast(`On the shopping list: ${missing.map(({ what }) => what).join(', ')}.`);
           }}>Put it on the shopping list</Button
         >

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { isList, isNumber, isText, type Fact } from '$core/model/types/fact.ts';
-  import type { Property } from '$core/model/properties/index.ts';
+  import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
   import type { Range } from '$core/units/range.ts';
   import { plugNameIn } from '$core/model/lookup/ownPlugs.ts';
   import type { FactValue } from '$lib/shop/recordFact.ts';
@@ -19,13 +19,16 @@
   }
   const { property, fact, usual, lengths, onfact }: Props = $props();
   const id = $props.id();
-  const isPlug = $derived(/plug/i.test(property.key));
-  const name = (option: string) => (isPlug ? plugNameIn(shopStore.shop, option) : option);
-  /** Plugs of one's own stand among the known ones. */
-  const options = $derived(
-    property.options && isPlug
-      ? [...property.options, ...shopStore.shop.plugs.map((own) => own.id)]
+  const name = (option: string) => (property.plugs ? plugNameIn(shopStore.shop, option) : option);
+  /** Plugs of one's own stand among the known ones, and what a file said stands though it is none of them. */
+  const offered = $derived(
+    property.plugs
+      ? [...(property.options ?? knownPlugIds), ...shopStore.shop.plugs.map((own) => own.id)]
       : property.options,
+  );
+  const said = $derived(isText(fact) ? fact.text : '');
+  const options = $derived(
+    offered && said !== '' && !offered.includes(said) ? [...offered, said] : offered,
   );
 </script>
 
@@ -35,7 +38,7 @@
     {#if options}
       <select
         {id}
-        value={isText(fact) ? fact.text : ''}
+        value={said}
         onchange={(event) =>
           onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
       >
@@ -45,7 +48,7 @@
     {:else}
       <input
         {id}
-        value={isText(fact) ? fact.text : ''}
+        value={said}
         maxlength={200}
         oninput={(event) =>
           onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}

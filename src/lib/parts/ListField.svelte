@@ -1,12 +1,6 @@
 <script lang="ts">
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
-  import {
-    isPlugList,
-    listLike,
-    NONE,
-    readList,
-    writeList,
-  } from '$core/model/properties/listText.ts';
+  import { listLike, NONE, readList, writeList } from '$core/model/properties/listText.ts';
   import type { Item } from '$core/model/types/shapes.ts';
   import PlugSteppers from './PlugSteppers.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
@@ -38,7 +32,7 @@
   {property.label}
   <input
     {id}
-    value={typed ?? (items?.length === 0 ? NONE : writeList(property.key, items ?? []))}
+    value={typed ?? (items?.length === 0 ? NONE : writeList(property, items ?? []))}
     maxlength={4000}
     placeholder={listLike(property)}
     autocomplete="off"
@@ -58,7 +52,7 @@
   />
   {#if fault}<span class="fault" id="{id}-fault" role="alert">{fault}</span>{/if}
 </label>
-{#if isPlugList(property.key) && property.options}
+{#if property.plugs && property.options}
   <PlugSteppers
     options={property.options}
     items={(items ?? []) as readonly string[]}

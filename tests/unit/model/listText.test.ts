@@ -44,7 +44,7 @@ describe('model/listText', () => {
         const listed = kind === 'machine' ? undefined : property(kind, key);
         if (!listed || !isList(fact)) continue;
         lists += 1;
-        expect(readList(writeList(key, fact.items), listed, own), key).to.deep.equal({
+        expect(readList(writeList(listed, fact.items), listed, own), key).to.deep.equal({
           items: fact.items,
         });
       }

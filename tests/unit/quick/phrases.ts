@@ -180,7 +180,7 @@ export const phrases: readonly (readonly [line: string, kind: string, says: stri
   ['how long is F04', 'told', 'not measured'],
   ['watts F01', 'told', '110 to 120 W'],
   ['what does F01 draw', 'told', '110 to 120 W'],
-  ['plugs of F06', 'told', 'card8, card8'],
+  ['plugs of F06', 'told', 'PCIe 8-pin, PCIe 8-pin'],
   ['price F04', 'told', 'F04'],
   ['what did F04 cost', 'told', 'F04'],
   ['is H06 tested', 'told', 'H06'],

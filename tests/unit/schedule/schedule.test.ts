@@ -219,9 +219,10 @@ describe('week, what the shop has and what the days are like', () => {
     const of = withJob(
       '14',
       {
-        finishes: [paint],
+        /* A second one, earlier, whose id begins with that of the first. */
+        finishes: [paint, { ...freshFinish('wash', `${paint.id}0`, 'case') } as Finish],
         wants: [
-          { what: 'spray can 400 ml: red, acrylic', count: 2 },
+          { what: 'two tins of red', count: 2, finish: paint.id },
           { what: 'cable ties', count: 1 },
           { what: 'gloves', count: 1, bought: true },
         ],
@@ -235,7 +236,7 @@ describe('week, what the shop has and what the days are like', () => {
     expect(trip?.before).to.equal(Math.min(...starts));
     expect(trip?.lines).to.deep.equal([
       { label: 'cable ties', count: 1, jobId: '14', needed: Math.min(...starts) },
-      { label: 'spray can 400 ml: red, acrylic', count: 2, jobId: '14', needed: starts[coat] },
+      { label: 'two tins of red', count: 2, jobId: '14', needed: starts[coat] },
     ]);
     const none = withJob('14', { wants: [] }, only('14'));
     expect(tripBefore(none, planWeek(none, asked, { orders: 50 }))).to.equal(undefined);

@@ -11,7 +11,7 @@ import {
   usbHeaderIds,
 } from './words.ts';
 import { area, place } from '../types/shapes.ts';
-import { list, mm, num, shaped, text } from './property.ts';
+import { list, mm, num, plug, plugList, shaped, text } from './property.ts';
 
 export const boardProperties = [
   text('format', 'format', 'Which format is the board?', boardFormatNames),
@@ -41,8 +41,8 @@ export const boardProperties = [
   num('memorySlots', 'RAM slots', 'count', 'How many RAM slots has it?', 32, 5),
   num('memoryMax', 'RAM limit', 'GB', "What is the board's RAM limit?", 4096, 60),
   num('memorySpeed', 'fastest RAM', 'MT/s', 'How fast may its RAM be?', 12000, 60),
-  text('mainPlug', 'main plug', 'Which main plug does the board take?', mainPlugIds),
-  text('processorPlug', 'CPU plug', 'Which CPU plug does the board take?', [
+  plug('mainPlug', 'main plug', 'Which main plug does the board take?', mainPlugIds),
+  plug('processorPlug', 'CPU plug', 'Which CPU plug does the board take?', [
     'none',
     'cpu4',
     'cpu8',
@@ -154,7 +154,7 @@ export const boardProperties = [
   shaped('ports', 'ports', 'Where are its ports, from the port end and up from the board?', area),
   num('watts', 'draw at full load', 'W', 'What does the board draw by itself?', 200, 120),
   num('phases', 'power phases', 'count', 'How many chokes stand round the socket?', 30, 20),
-  list(
+  plugList(
     'usbKinds',
     'kinds of its USB headers',
     'Which headers has it for USB at the front?',
@@ -169,7 +169,7 @@ export const boardProperties = [
     20,
     30,
   ),
-  text('jack', 'jack for its brick', 'Which jack does it take its brick by?', barrelIds),
+  plug('jack', 'jack for its brick', 'Which jack does it take its brick by?', barrelIds),
   text('centre', 'middle of the barrel', 'Is plus or minus in the middle of the barrel?', [
     'plus',
     'minus',
@@ -202,7 +202,7 @@ export const boardProperties = [
     'both',
   ]),
   list('startsFrom', 'starts from', 'From which drives can it start?', ['SATA', 'NVMe', 'USB']),
-  text('frontHeader', 'front header', 'Which front header has the board?', frontPlugs),
-  list('fanHeaders', 'fan headers', 'Which fan headers has the board?', fanPlugs),
-  list('lightHeaders', 'light headers', 'Which light headers has the board?', lightPlugs),
+  plug('frontHeader', 'front header', 'Which front header has the board?', frontPlugs),
+  plugList('fanHeaders', 'fan headers', 'Which fan headers has the board?', fanPlugs),
+  plugList('lightHeaders', 'light headers', 'Which light headers has the board?', lightPlugs),
 ] as const;

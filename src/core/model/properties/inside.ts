@@ -3,7 +3,7 @@ import { radiatorSizes } from '../../standards/room.ts';
 import { m2Lengths } from '../../standards/links.ts';
 import { socketNames } from '../../standards/sockets.ts';
 import { walls } from '../types/shapes.ts';
-import { list, mm, num, text } from './property.ts';
+import { list, mm, num, plug, plugList, text } from './property.ts';
 import { drivePlugs, fanPlugs } from './words.ts';
 
 export const processorProperties = [
@@ -58,7 +58,7 @@ export const cardProperties = [
   text('bracket', 'bracket', 'Full height or low bracket?', ['full', 'low', 'both']),
   num('lanes', 'lanes', 'count', 'How many lanes has the card, by its contacts?', 16, 20),
   num('gen', 'generation', 'count', 'Which generation is the card?', 6, 20),
-  list('plugs', 'power plugs', 'Which power plugs does the card want?', [
+  plugList('plugs', 'power plugs', 'Which power plugs does the card want?', [
     'card6',
     'card8',
     'card16',
@@ -109,7 +109,7 @@ export const driveProperties = [
     'failed',
   ]),
   num('watts', 'draw at full load', 'W', 'What does the drive draw?', 40, 60),
-  text('plug', 'power plug', 'Which power plug does the drive take?', drivePlugs),
+  plug('plug', 'power plug', 'Which power plug does the drive take?', drivePlugs),
 ] as const;
 
 export const fanProperties = [
@@ -118,5 +118,5 @@ export const fanProperties = [
   text('wall', 'where it hangs', 'On which wall does it hang?', walls),
   text('blows', 'blows', 'Which way does it blow?', ['in', 'out']),
   num('amps', 'amps', 'A', 'How many amps are on its label?', 6),
-  text('plug', 'plug', 'Which plug has the fan?', fanPlugs),
+  plug('plug', 'plug', 'Which plug has the fan?', fanPlugs),
 ] as const;

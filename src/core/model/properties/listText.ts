@@ -1,32 +1,25 @@
 import { plugsSaid } from '../../standards/plugs/spoken.ts';
 import type { Item } from '../types/shapes.ts';
-import { itemTexts, shapeOf } from './index.ts';
+import { itemTexts } from './index.ts';
 import type { Property } from './property.ts';
 
 /** How the items of a list are written as one line of text, and read back from it. */
 
-/** Lists of plugs, where a plug may be said in the trade's words. */
-const plugLists = ['plugs', 'fanHeaders', 'lightHeaders', 'joinsFrom', 'joinsTo'];
+type Listed = Pick<Property, 'key' | 'plugs' | 'phrases' | 'shape'>;
 
-/** Is it a list of plugs, where each may stand several times? */
-export const isPlugList = (key: string): boolean => plugLists.includes(key);
-
-/** Lists whose words hold spaces of their own. */
-const sentences = ['wiring'];
-
-const parted = (key: string) =>
-  shapeOf(key) !== undefined || plugLists.includes(key) || sentences.includes(key);
+const parted = ({ plugs, phrases, shape }: Listed) =>
+  plugs === true || phrases === true || shape !== undefined;
 
 /** Some items as the field prints them. */
-export const writeList = (key: string, items: readonly Item[]): string =>
-  itemTexts(key, items).join(parted(key) ? ', ' : ' ');
+export const writeList = (property: Listed, items: readonly Item[]): string =>
+  itemTexts(property.key, items).join(parted(property) ? ', ' : ' ');
 
 /** The word for a list somebody looked at and found nothing for. */
 export const NONE = 'none';
 
 /** What an item of this list looks like. */
-export const listLike = ({ key, options, shape }: Property): string =>
-  shape?.like ?? writeList(key, options?.slice(0, 3) ?? []);
+export const listLike = (property: Property): string =>
+  property.shape?.like ?? writeList(property, property.options?.slice(0, 3) ?? []);
 
 /**
  * The items of a typed line, none of them for `none`, or a sentence about the first that is none. `plugIds`: every plug the shop
@@ -34,16 +27,17 @@ export const listLike = ({ key, options, shape }: Property): string =>
  */
 export function readList(
   text: string,
-  { key, options, shape }: Property,
+  property: Property,
   plugIds: readonly string[],
 ): { items: Item[] } | { fault: string } {
+  const { options, shape } = property;
   if (text.trim().toLowerCase() === NONE && !options?.includes(NONE)) return { items: [] };
-  if (isPlugList(key)) {
+  if (property.plugs) {
     const read = plugsSaid(text, options ?? plugIds);
     return 'ids' in read ? { items: read.ids } : read;
   }
   const typed = text
-    .split(parted(key) ? /[,;\n]/ : /[,;\s]+/)
+    .split(parted(property) ? /[,;\n]/ : /[,;\s]+/)
     .map((item) => item.trim().replace(/\s+/g, ' '))
     .filter((item) => item !== '');
   const items: Item[] = [];

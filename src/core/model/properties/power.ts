@@ -4,7 +4,7 @@ import { supplyFormats } from '../../standards/room.ts';
 import { efficiencyClasses } from '../../standards/supplies.ts';
 import { buzzedWire, curvePoint, plugReading, railAmps } from '../types/shapes.ts';
 import { smallSorts } from './smallSorts.ts';
-import { list, mm, num, shaped, text } from './property.ts';
+import { list, mm, num, plug, plugList, shaped, text } from './property.ts';
 import { antennaPlaces, wirelessForms } from '../../standards/links.ts';
 import { barrelIds, frontPlugs, powerPlugs, usbHeaderIds } from './words.ts';
 
@@ -85,7 +85,7 @@ export const supplyProperties = [
     60000,
   ),
   num('feedAwg', 'gauge of its lead', 'count', 'Which gauge (AWG) has the lead?', 30),
-  text('tip', 'tip', 'Which tip has the lead?', barrelIds),
+  plug('tip', 'tip', 'Which tip has the lead?', barrelIds),
   text('centre', 'middle of the barrel', 'Is plus or minus in the middle of the barrel?', [
     'plus',
     'minus',
@@ -95,8 +95,8 @@ export const supplyProperties = [
     'not known',
     'none',
   ]),
-  text('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
-  list('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
+  plug('mainPlug', 'main plug', 'Which main plug does it bring?', mainPlugIds),
+  plugList('plugs', 'other plugs', 'Which other plugs does it bring?', powerPlugs),
   shaped(
     'pinReadings',
     'readings of its plug',
@@ -124,14 +124,14 @@ export const leadsProperties = [
     "maker's block",
   ]),
   mm('length', 'length', 'How long are the front leads?'),
-  text('frontPlug', 'plug of the block', 'Which plug has the front block?', frontPlugs),
-  list('usb', 'USB leads', 'Which USB leads has the front?', usbHeaderIds),
+  plug('frontPlug', 'plug of the block', 'Which plug has the front block?', frontPlugs),
+  plugList('usb', 'USB leads', 'Which USB leads has the front?', usbHeaderIds),
 ] as const;
 
 export const smallProperties = [
   text('sort', 'sort', 'What sort of part is it?', smallSorts),
   num('count', 'count', 'count', 'How many are there?', 10000, 20),
-  text('plug', 'plug', 'Which plug has it?'),
+  plug('plug', 'plug', 'Which plug has it?'),
   mm(
     'rise',
     'slot of the riser over the board',
@@ -165,9 +165,12 @@ export const smallProperties = [
     'Which pin at the PSU end beeps with which at the other?',
     buzzedWire,
   ),
-  list('joinsFrom', 'joins from', 'Which plugs does the adapter take from the PSU?'),
-  list('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
-  list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
+  plugList('joinsFrom', 'joins from', 'Which plugs does the adapter take from the PSU?'),
+  plugList('joinsTo', 'joins to', 'Which plugs does the adapter give?'),
+  {
+    ...list('wiring', 'wiring', 'Which wire goes from which pin to which?'),
+    phrases: true,
+  },
   num('inVolts', 'volts in', 'V', 'Between which volts may its input lie?', 60),
   num('outVolts', 'volts out', 'V', 'How many volts does the converter give?', 60),
   num('outAmps', 'amps out', 'A', 'How many amps does it give at most?', 60),

@@ -30,6 +30,10 @@ export interface Property<K extends string = string, M extends Measure = Measure
   /** Seconds it takes to find out at the bench (common practice, no source). */
   seconds: number;
   options?: readonly string[];
+  /** Its words are ids of plugs: shown by the plug's name, and plugs the shop has measured are among them. */
+  plugs?: true;
+  /** Of a list whose words are several each: written apart by commas. */
+  phrases?: true;
   /** Of a list whose items are more than words. */
   shape?: Shape;
   /** Largest figure that can be meant, in its unit. */
@@ -75,6 +79,20 @@ export const list = <const K extends string>(
   seconds: 30,
   ...(options ? { options } : {}),
 });
+/** Which plug: one of the options, else any plug there is. */
+export const plug = <const K extends string>(
+  key: K,
+  label: string,
+  ask: string,
+  options?: readonly string[],
+): Property<K, 'text'> => ({ ...text(key, label, ask, options), plugs: true });
+/** Which plugs, each as often as it is there. */
+export const plugList = <const K extends string>(
+  key: K,
+  label: string,
+  ask: string,
+  options?: readonly string[],
+): Property<K, 'list'> => ({ ...list(key, label, ask, options), plugs: true });
 /** A list whose items have a shape. */
 export const shaped = <const K extends string, Item>(
   key: K,

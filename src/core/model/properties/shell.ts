@@ -12,6 +12,8 @@ export const caseClasses = [
   'notebook',
   'custom case',
 ] as const;
+/** Cases that have their PSU inside, whoever built them; any other may have it anywhere. */
+export const houseSupply: readonly (typeof caseClasses)[number][] = ['tower', 'mini tower', 'slim'];
 /** Where the supply sits, seen with the ports at the upper end of the rear wall. */
 export const supplyPlaces = [
   'above the board',

@@ -143,6 +143,8 @@ export interface Want {
   bought?: boolean | undefined;
   /** The remedy that put it on the list. */
   remedy?: RemedyValue | undefined;
+  /** The piece of finishing it is for. */
+  finish?: string | undefined;
 }
 
 /** A quick sum kept with the job, as it was typed. */

@@ -54,6 +54,25 @@ export interface Step {
   after: string[];
 }
 
+/*
+ * Ids of steps, which ticks keep: made and read here alone.
+ */
+
+/** What goes in at a seat, and what comes out of it. */
+export const inId = (seat: string): string => `in:${seat}`;
+export const outId = (seat: string): string => `out:${seat}`;
+/** A step of one's own. */
+export const ownId = (own: string): string => `own:${own}`;
+/** A piece of finishing, and what of it is done. */
+export const finishId = (finish: string, what?: string): string =>
+  what === undefined ? `finish:${finish}` : `finish:${finish}:${what}`;
+
+/** The piece of finishing a step belongs to; undefined for any other step. */
+export const finishOf = (id: string): string | undefined => /^finish:([^:]+)/.exec(id)?.[1];
+/** The same step of another job: what is only its own number falls away; undefined for one of its own, which no other has. */
+export const sameStep = (id: string): string | undefined =>
+  /^own:/.test(id) ? undefined : id.replace(/^finish:[^:]+/, 'finish');
+
 /** A step as it is written down: what is usual is left out. */
 export interface Draft extends Omit<Step, 'after' | 'cautions' | 'undoable' | 'tools' | 'seats'> {
   after?: string[];

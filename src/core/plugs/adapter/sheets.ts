@@ -35,13 +35,12 @@ function must(recipe: Recipe): ContinuityRow[] {
     };
   });
   const ties = recipe.ties.map((tie): ContinuityRow => {
-    const kilo = /([\d.]+) kΩ/.exec(tie.through ?? '');
-    const resistor = tie.through?.endsWith('kΩ') && !tie.through.includes('stage') && kilo;
+    const { ohm } = tie;
     return {
       a: tie.end,
       b: tie.at ?? tie.end,
       connect: true,
-      ...(resistor ? { ohm: range(Number(kilo[1]) * 950, Number(kilo[1]) * 1050) } : {}),
+      ...(ohm === undefined ? {} : { ohm: range(ohm * 0.95, ohm * 1.05) }),
       say: tie.through ? `${tie.say}, through ${tie.through}` : tie.say,
     };
   });

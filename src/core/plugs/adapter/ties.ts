@@ -169,6 +169,7 @@ function powerGood(end: End, brings: Has, kept: Kept): void {
       signal: 'PWR_OK',
       to: from,
       through: '1 kΩ',
+      ohm: 1000,
       say: 'the PSU has no power-good: made from 5 V',
       givesUp: 'the board is not told when the rails fail',
     });
@@ -201,6 +202,7 @@ function giving(end: End, name: string, takes: Has, brings: Has, kept: Kept): vo
       signal: name,
       to: brings('+5VSB') ? '+5VSB' : 'COM',
       through: 'switch and 1 kΩ',
+      ohm: 1000,
       say: 'starts the PSU without its machine; it starts on high',
     });
     return;

@@ -54,6 +54,8 @@ export interface Tie {
   at?: End | undefined;
   /** A part in the tie: a switch, a resistor, a stage. */
   through?: string | undefined;
+  /** What a resistor in it measures, ohms. */
+  ohm?: number | undefined;
   say: string;
   /** What is lost by it, if anything. */
   givesUp?: string | undefined;

@@ -1,4 +1,5 @@
 import type { PinReading } from '../../model/types/shapes.ts';
+import { standbyA } from '../../standards/converters.ts';
 import { signal } from '../../standards/plugs/signals.ts';
 
 /**
@@ -104,7 +105,7 @@ function gaugeLikelihood(awg: number, carries: SignalClass): number {
   const group =
     carries === 'open'
       ? 'open'
-      : carries.endsWith('SB')
+      : carries in standbyA
         ? 'standby'
         : ['COM', '+3.3V', '+5V', '+12V'].includes(carries)
           ? 'power'

@@ -31,7 +31,7 @@ const across = (plug: Plug) => Math.ceil(plug.ways / plug.rows);
 export function placements(plug: Plug, socket: Plug, keys: Keys = {}): Placement[] {
   if (Math.abs(plug.pitchMm - socket.pitchMm) > 0.05) return [];
   if (plug.rows !== socket.rows || plug.group === 'slot' || socket.group === 'slot') return [];
-  const isBare = bare.includes(socket.group) || socket.id.startsWith('usb2');
+  const isBare = bare.includes(socket.group) || socket.bare === true;
   const wider = across(socket) - across(plug);
   const list: Placement[] = [laid(plug, socket, 'as it is', true, {})];
   /* A shorter plug goes in at either end; only where its key leaves it. */

@@ -1,3 +1,4 @@
+import { barrelIds } from '../../model/properties/words.ts';
 import { plug, plugName, plugs as shelf } from '../../standards/plugs/index.ts';
 import { plugSaid } from '../../standards/plugs/spoken.ts';
 import { table } from '../../units/table.ts';
@@ -32,7 +33,7 @@ const several: Record<string, readonly string[]> = table({
   'usb c': ['usbC20'],
   'front panel': ['front10'],
   front: ['front10'],
-  barrel: ids.filter((id) => id.startsWith('barrel')),
+  barrel: barrelIds,
 });
 
 /** Old and roundabout names (common practice, no source). */

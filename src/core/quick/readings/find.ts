@@ -222,8 +222,8 @@ function measuresOf(
 
 /** Whether it has a plug of so many pins: open where nobody said which plugs it has. */
 function hasPins(shop: Shop, part: Part, pins: number): Is {
-  const told = properties[part.kind].flatMap(({ key }) => {
-    if (!/plug/i.test(key)) return [];
+  const told = properties[part.kind].flatMap(({ key, plugs }: Property) => {
+    if (!plugs) return [];
     const fact = factOf(shop, part, key)?.fact;
     return isText(fact)
       ? [fact.text]
@@ -267,10 +267,25 @@ const forLaptop = (shop: Shop, part: Part): Is =>
       ? 'yes'
       : 'no';
 
+/** Drives of chips: all M.2, none of 3.5 inches; of 2.5 inches its name says, or nobody did (common practice, no source). */
+function chips(shop: Shop, part: Part): Is {
+  if (part.kind !== 'drive') return 'no';
+  const form = textOf(shop, part, 'form');
+  if (form === 'M.2') return 'yes';
+  if (form === '3.5') return 'no';
+  const name = haystack(shop, part);
+  return /\b(?:ssd|flash)\b|solid state/.test(name)
+    ? 'yes'
+    : /\bhdd\b|hard (?:disk|drive)/.test(name)
+      ? 'no'
+      : 'open';
+}
+const opposite: Readonly<Record<Is, Is>> = { yes: 'no', no: 'yes', open: 'open' };
+
 /** Words for what a fact says otherwise. */
 const synonyms: Record<string, (shop: Shop, part: Part) => Is> = table({
-  ssd: (shop: Shop, part: Part): Is => (textOf(shop, part, 'form') === 'M.2' ? 'yes' : 'no'),
-  hdd: (shop: Shop, part: Part): Is => (haystack(shop, part).includes('hard') ? 'yes' : 'no'),
+  ssd: (shop: Shop, part: Part): Is => chips(shop, part),
+  hdd: (shop: Shop, part: Part): Is => (part.kind === 'drive' ? opposite[chips(shop, part)] : 'no'),
   /* An M.2 drive whose bus nobody said may be either. */
   nvme: (shop: Shop, part: Part): Is =>
     textOf(shop, part, 'form') === 'M.2' ? saysText('bus', 'NVMe')(shop, part) : 'no',

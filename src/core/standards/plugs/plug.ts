@@ -39,6 +39,8 @@ export interface Plug {
   squares?: readonly number[];
   /** Where the latch or the key sits, in words. */
   latch?: string;
+  /** Its pins stand bare, without a wall round them. */
+  bare?: true;
   /** Plugs it goes as, its pieces clipped together or apart. */
   goesAs?: readonly string[];
   /** Amps one contact carries, where the publication says so rather than the housing. */

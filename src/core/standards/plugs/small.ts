@@ -62,7 +62,7 @@ export const smallPlugs: readonly Plug[] = [
     2,
     words('VBUS VBUS D1- D2- D1+ D2+ COM COM key open'),
     frontGuide,
-    { contactA: 1.5 },
+    { contactA: 1.5, bare: true },
   ),
   header(
     'usb3',

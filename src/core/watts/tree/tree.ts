@@ -257,6 +257,7 @@ function assemble(plan: Plan, supply: Placed, parts: Parts): Tree {
         id: `${rail} ${lead.id}`,
         parent: rail,
         kind: 'lead',
+        lead: lead.id,
         label: lead.label,
         watts: add(loss, drawn),
         lossW: loss,

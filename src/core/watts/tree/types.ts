@@ -53,6 +53,8 @@ export interface Branch {
   parent: string | undefined;
   kind: 'wall' | 'source' | 'supply' | 'rail' | 'lead' | 'converter' | 'load';
   label: string;
+  /** The PSU's lead a branch of a rail runs in. */
+  lead?: string | undefined;
   seat?: string | undefined;
   /** Watts that go into it, and those lost in it. */
   watts: Range;

@@ -1,50 +1,26 @@
-import {
-  applyChanges,
-  changesBetween,
-  headOf,
-  joinChanges,
-  type RecordChange,
-} from '$core/edits/changes.ts';
+import { applyChanges, changesBetween, headOf, type RecordChange } from '$core/edits/changes.ts';
 import type { Edit } from '$core/edits/edits.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import type { Copy } from '$core/merge/merge.ts';
 import type { Answer, Question } from '$core/merge/questions.ts';
-import { tidy } from '$core/merge/stamp.ts';
-import { keyOf } from '$core/merge/names.ts';
-import { stampChanges, type Stamps } from '$core/merge/write.ts';
-import { plainVersion } from '$core/merge/slots.ts';
-import type { RecordVersion, Versions } from '$core/model/types/versionTypes.ts';
+import type { Versions } from '$core/model/types/versionTypes.ts';
 import {
   allVersions,
   DB_NAME,
-  layVersions,
   loadAll,
   openShopDb,
   readTx,
   writeRecords,
   writeTx,
-  versionsOf,
-  writeStamps,
-  writeVersion,
-  type Bench,
   type Db,
-  type Laid,
+  type StoredHead,
   type UndoEntry,
   type WriteTx,
 } from './db.ts';
+import { forgetUndone, joinStep, makeRoom, putStep, stepsAround } from './undoSteps.ts';
+import { Writer } from './writer.ts';
 
-/** A name of letters, drawn. */
-function letters(count: number): string {
-  const drawn = crypto.getRandomValues(new Uint8Array(count));
-  return [...drawn].map((each) => String.fromCharCode(97 + (each % 26))).join('');
-}
-
-/** Edits of one key within this time are one undo step. */
-const JOIN_MS = 1500;
-const MOST_UNDO = 300;
-/** Undo steps that stay when the browser's room is full. */
-const LEAST_UNDO = 20;
 const FIRST_RETRY_MS = 500;
 const LONGEST_RETRY_MS = 30_000;
 /** An answer this late is no answer: the page says so and waits on. */
@@ -64,6 +40,23 @@ interface Pending {
   before: Shop;
   after: Shop;
 }
+
+/** Nothing of it is written. */
+async function abandon(tx: WriteTx): Promise<void> {
+  try {
+    tx.abort();
+  } catch {
+    /* It has failed by itself already. */
+  }
+  await tx.done.catch(() => undefined);
+}
+
+/** What is done in one transaction to the newest shop: what comes of it, and the step in force then; undefined: nothing. */
+type Work = (
+  tx: WriteTx,
+  shop: Shop,
+  head: StoredHead,
+) => Promise<{ next: Shop; undoAt: number } | undefined>;
 
 /** What the store tells whoever shows it. */
 export interface StoreSigns {
@@ -103,8 +96,7 @@ export class ShopStore {
   #base: Shop = this.shop;
   #rev = 0;
   #undoAt = 0;
-  /** Who writes, as stored, while no other tab has written since. */
-  #own: Bench | undefined;
+  #writer = new Writer();
   #pending: Pending[] = [];
   /** Waiting edits taken back before they were stored. */
   #popped: Pending[] = [];
@@ -274,7 +266,7 @@ export class ShopStore {
     this.stored = loaded.stored;
     if (loaded.head.rev === this.#rev && this.#rev > 0) return;
     this.asks = (await readTx(db).objectStore('bench').get('bench'))?.asks ?? false;
-    this.#own = undefined;
+    this.#writer.forget();
     this.#took(loaded.shop, loaded.head.rev, loaded.head.undoAt);
     await this.#countUndo();
   }
@@ -311,7 +303,8 @@ export class ShopStore {
     try {
       await this.#write();
     } catch (error) {
-      if ((error as Error).name === 'QuotaExceededError') await this.#makeRoom();
+      if ((error as Error).name === 'QuotaExceededError')
+        if (this.#db) await makeRoom(this.#db, this.#undoAt);
       const why = (error as Error).message || (error as Error).name;
       this.#trouble(
         'not saved yet',
@@ -334,17 +327,20 @@ export class ShopStore {
       const head = await tx.objectStore('head').get('shop');
       const rev = head?.rev ?? 0;
       let shop = rev === this.#rev ? this.#base : (await loadAll(tx)).shop;
-      if (rev !== this.#rev) this.#own = undefined;
+      if (rev !== this.#rev) this.#writer.forget();
       let undoAt = head?.undoAt ?? 0;
-      void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(undoAt, true));
+      forgetUndone(tx, undoAt);
       for (const each of edits) {
         const { before, after } = this.#redone(each, shop);
         const changes = changesBetween(before, after);
-        if (changes.length > 0) undoAt = await this.#pushUndo(tx, undoAt, each, changes);
+        if (changes.length > 0)
+          undoAt = await joinStep(tx, undoAt, {
+            ...this.#labelled(each.label, changes),
+            key: each.key,
+          });
         writeRecords(tx, changes, 'after');
-        /* What is laid into an empty store is where all copies of this shop begin. */
-        if (head) await this.#stamp(tx, changes);
-        else void tx.objectStore('bench').put(await this.#bench(tx), 'bench');
+        if (head) await this.#writer.stamp(tx, changes);
+        else await this.#writer.begin(tx);
         shop = after;
       }
       void tx.objectStore('head').put({ ...headOf(shop), rev: rev + 1, undoAt }, 'shop');
@@ -353,64 +349,14 @@ export class ShopStore {
       this.stored = true;
       this.#took(shop, rev + 1, undoAt);
     } catch (error) {
-      this.#own = undefined;
-      try {
-        tx.abort();
-      } catch {
-        /* It has failed by itself already. */
-      }
-      await tx.done.catch(() => undefined);
+      this.#writer.forget();
+      await abandon(tx);
       throw error;
     }
     this.#signs.onwritten(this.#rev);
     this.canUndo = this.#undoAt > 0 || this.#pending.length > 0;
     this.canRedo = false;
     this.#signs.onchange();
-  }
-
-  /** Who writes: a name of its own for every store, and a new one once what it knows is another's copy. */
-  async #bench(tx: WriteTx): Promise<Bench> {
-    const known = this.#own ?? (await tx.objectStore('bench').get('bench'));
-    if (known && (known.seen[known.bench] ?? 0) === known.n) return known;
-    const bench = letters(8);
-    return known
-      ? { ...known, bench, n: 0 }
-      : { line: letters(16), bench, n: 0, seen: {}, asks: false };
-  }
-
-  /** Every record that was written gets its version, in the transaction that writes it. */
-  async #stamp(tx: WriteTx, changes: readonly RecordChange[]): Promise<void> {
-    if (changes.length === 0) return;
-    const bench = await this.#bench(tx);
-    const keys = changes.map((change) =>
-      change.in === 'head' ? 'head' : keyOf(change.in, change.id),
-    );
-    const comes = changes.some((change) => change.in !== 'head' && change.before === undefined);
-    const known = {
-      records: await versionsOf(tx, keys),
-      gone: comes ? await tx.objectStore('gone').getAll() : [],
-      seen: bench.seen,
-    };
-    const stamps: Stamps = stampChanges(changes, known, bench.bench);
-    writeStamps(tx, stamps);
-    const own = { ...bench, seen: stamps.seen, n: stamps.seen[bench.bench] ?? 0 };
-    this.#own = own;
-    void tx.objectStore('bench').put(own, 'bench');
-  }
-
-  async #layBack(tx: WriteTx, laid: Laid): Promise<void> {
-    const bench = await this.#bench(tx);
-    if (laid.all) {
-      layVersions(tx, laid.all);
-      const { line, seen } = laid.all;
-      void tx.objectStore('bench').put({ ...bench, line, seen, asks: true }, 'bench');
-    }
-    /* Values were written anew; what stood beside them is what it was. */
-    for (const [key, { apart, deleted, isNot }] of laid.some ?? []) {
-      const now = await tx.objectStore('versions').get(key);
-      writeVersion(tx, key, tidy({ ...(now ?? plainVersion()), apart, deleted, isNot }));
-    }
-    this.asks = true;
   }
 
   /** The shop with its versions, as a file of it holds them. Without a store there are none. */
@@ -430,40 +376,18 @@ export class ShopStore {
    * step to undo. `make` gets what is here; without versions the line begins anew under `line`.
    */
   lay(label: string, make: (here: Copy) => { shop: Shop; versions: Versions }): Promise<void> {
-    return this.#enqueue(async () => {
-      await this.#flush();
-      if (!this.#db || this.practice || this.#pending.length > 0)
-        throw new Error('What was done before is not stored yet.');
-      const tx = writeTx(this.#db);
-      this.#own = undefined;
-      const { shop, head } = await loadAll(tx);
-      const bench = await this.#bench(tx);
-      const before = await allVersions(tx, bench);
+    return this.#laid(async (tx, shop, { undoAt }) => {
+      const before = await allVersions(tx, await this.#writer.bench(tx));
       const made = make({ shop, versions: before });
       const changes = changesBetween(shop, made.shop);
-      const undoAt = head.undoAt + 1;
-      void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(head.undoAt, true));
-      const entry: UndoEntry = {
-        n: undoAt,
-        label,
-        at: this.#signs.now(),
-        changes,
-        laid: { before: { all: before }, after: { all: made.versions } },
-      };
-      void tx.objectStore('undo').put(entry);
       writeRecords(tx, changes, 'after');
-      layVersions(tx, made.versions);
-      const { line, seen } = made.versions;
-      void tx.objectStore('bench').put({ ...bench, line, seen, asks: true }, 'bench');
-      void tx.objectStore('head').put({ ...headOf(made.shop), rev: head.rev + 1, undoAt }, 'shop');
-      await tx.done;
-      this.#own = undefined;
-      this.before = shop;
-      this.stored = true;
-      this.asks = true;
-      this.#took(made.shop, head.rev + 1, undoAt);
-      this.#signs.onwritten(this.#rev);
-      await this.#countUndo();
+      await this.#writer.lay(tx, made.versions);
+      const laid = { before: { all: before }, after: { all: made.versions } };
+      forgetUndone(tx, undoAt);
+      return {
+        next: made.shop,
+        undoAt: putStep(tx, undoAt, { ...this.#labelled(label, changes), laid }),
+      };
     });
   }
 
@@ -494,7 +418,7 @@ export class ShopStore {
   async #asked(): Promise<void> {
     this.asks = false;
     if (!this.#db) return;
-    this.#own = undefined;
+    this.#writer.forget();
     const store = writeTx(this.#db).objectStore('bench');
     const bench = await store.get('bench');
     if (bench?.asks) await store.put({ ...bench, asks: false }, 'bench');
@@ -502,80 +426,58 @@ export class ShopStore {
 
   /** An answer: its edit, and what it settles though nothing visible changes. One step to undo. */
   async answer(label: string, answer: Answer): Promise<void> {
-    const { keysOf, settledBy } = await import('$core/merge/answer.ts');
+    const settling = await import('$core/merge/answer.ts');
+    return this.#laid(async (tx, shop, { undoAt }) => {
+      const next = answer.edit(shop);
+      const changes = changesBetween(shop, next);
+      const laid = await this.#writer.settle(tx, settling, answer, changes);
+      writeRecords(tx, changes, 'after');
+      forgetUndone(tx, undoAt);
+      return { next, undoAt: putStep(tx, undoAt, { ...this.#labelled(label, changes), laid }) };
+    });
+  }
+
+  #labelled(label: string, changes: RecordChange[]): Pick<UndoEntry, 'label' | 'at' | 'changes'> {
+    return { label, at: this.#signs.now(), changes };
+  }
+
+  /** What merging brings, once everything done before is stored; questions may stand after it. */
+  #laid(work: Work): Promise<void> {
     return this.#enqueue(async () => {
       await this.#flush();
       if (!this.#db || this.practice || this.#pending.length > 0)
         throw new Error('What was done before is not stored yet.');
-      const tx = writeTx(this.#db);
-      this.#own = undefined;
-      const { shop, head } = await loadAll(tx);
-      const next = answer.edit(shop);
-      const changes = changesBetween(shop, next);
-      const keys = keysOf(answer);
-      const before = await versionsOf(tx, keys);
-      await this.#stamp(tx, changes);
-      const bench = await this.#bench(tx);
-      const written = settledBy(answer, await versionsOf(tx, keys), bench.seen, bench.bench);
-      const after: Record<string, RecordVersion | undefined> = written.records;
-      for (const key of keys) writeVersion(tx, key, after[key]);
-      const { seen } = written;
-      void tx
-        .objectStore('bench')
-        .put({ ...bench, seen, n: seen[bench.bench] ?? bench.n }, 'bench');
-      const undoAt = head.undoAt + 1;
-      void tx.objectStore('undo').delete(IDBKeyRange.lowerBound(head.undoAt, true));
-      const some = (of: Record<string, RecordVersion | undefined>) =>
-        keys.map((key): [string, RecordVersion] => [key, of[key] ?? plainVersion()]);
-      void tx.objectStore('undo').put({
-        n: undoAt,
-        label,
-        at: this.#signs.now(),
-        changes,
-        laid: { before: { some: some(before) }, after: { some: some(after) } },
-      });
-      writeRecords(tx, changes, 'after');
-      void tx.objectStore('head').put({ ...headOf(next), rev: head.rev + 1, undoAt }, 'shop');
-      await tx.done;
-      this.#own = undefined;
-      this.before = shop;
+      await this.#onNewest(this.#db, work);
       this.asks = true;
-      this.#took(next, head.rev + 1, undoAt);
-      this.#signs.onwritten(this.#rev);
-      await this.#countUndo();
+      this.#signs.onchange();
     });
   }
 
-  async #pushUndo(
-    tx: WriteTx,
-    undoAt: number,
-    edit: Pending,
-    changes: RecordChange[],
-  ): Promise<number> {
-    const store = tx.objectStore('undo');
-    const last = edit.key && undoAt > 0 ? await store.get(undoAt) : undefined;
-    const at = this.#signs.now();
-    const since = last ? at - last.at : Infinity;
-    /* A clock that was set back is no reason to join. */
-    if (last && last.key === edit.key && since >= 0 && since < JOIN_MS) {
-      void store.put({ ...last, at, changes: joinChanges(last.changes, changes) });
-      return undoAt;
-    }
-    const { label, key } = edit;
-    const entry: UndoEntry = { n: undoAt + 1, label, at, changes, ...(key ? { key } : {}) };
-    void store.put(entry);
-    void store.delete(IDBKeyRange.upperBound(undoAt - MOST_UNDO));
-    return undoAt + 1;
-  }
-
-  /** A full store: old undo steps go before anything else is lost. */
-  async #makeRoom(): Promise<void> {
-    if (!this.#db) return;
+  /** Done to the newest shop in a transaction of its own, and shown once it is written: whole, or not at all. */
+  async #onNewest(db: Db, work: Work): Promise<void> {
+    const tx = writeTx(db);
+    this.#writer.forget();
+    const { shop, head } = await loadAll(tx);
+    let made: Awaited<ReturnType<Work>>;
     try {
-      await this.#db.delete('undo', IDBKeyRange.upperBound(this.#undoAt - LEAST_UNDO));
-    } catch {
-      /* No room even for that: the next try says it again. */
+      made = await work(tx, shop, head);
+      if (made)
+        void tx
+          .objectStore('head')
+          .put({ ...headOf(made.next), rev: head.rev + 1, undoAt: made.undoAt }, 'shop');
+      await tx.done;
+    } catch (error) {
+      await abandon(tx);
+      throw error;
+    } finally {
+      this.#writer.forget();
     }
+    if (!made) return;
+    this.before = shop;
+    this.stored = true;
+    this.#took(made.next, head.rev + 1, made.undoAt);
+    this.#signs.onwritten(this.#rev);
+    await this.#countUndo();
   }
 
   async #step(side: 'before' | 'after'): Promise<void> {
@@ -584,35 +486,25 @@ export class ShopStore {
     if (this.#pending.length > 0 || this.#popped.length > 0) {
       if (this.#stepWaiting(side)) return;
     }
-    const tried = side === 'before' ? 'Nothing to undo.' : 'Nothing to redo.';
-    if (!this.#db) {
-      this.#signs.onsay(tried);
-      return;
-    }
-    const tx = writeTx(this.#db);
-    this.#own = undefined;
-    const { shop, head } = await loadAll(tx);
-    const n = side === 'before' ? head.undoAt : head.undoAt + 1;
-    const entry = n > 0 ? await tx.objectStore('undo').get(n) : undefined;
-    if (!entry) {
-      await tx.done;
-      this.#signs.onsay(tried);
-      return;
-    }
-    const next = applyChanges(shop, entry.changes, side);
-    const laid = entry.laid?.[side];
-    if (!laid?.all) await this.#stamp(tx, changesBetween(shop, next));
-    if (laid) await this.#layBack(tx, laid);
-    const undoAt = side === 'before' ? n - 1 : n;
-    writeRecords(tx, entry.changes, side);
-    void tx.objectStore('head').put({ ...headOf(next), rev: head.rev + 1, undoAt }, 'shop');
-    await tx.done;
-    this.#own = undefined;
-    this.before = shop;
-    this.#took(next, head.rev + 1, undoAt);
-    this.#signs.onwritten(this.#rev);
-    await this.#countUndo();
-    this.#signs.onsay(`${side === 'before' ? 'Undone' : 'Redone'}: ${entry.label}`);
+    let done: UndoEntry | undefined;
+    if (this.#db)
+      await this.#onNewest(this.#db, async (tx, shop, { undoAt }) => {
+        const n = side === 'before' ? undoAt : undoAt + 1;
+        done = n > 0 ? await tx.objectStore('undo').get(n) : undefined;
+        if (!done) return undefined;
+        const next = applyChanges(shop, done.changes, side);
+        const laid = done.laid?.[side];
+        if (!laid?.all) await this.#writer.stamp(tx, changesBetween(shop, next));
+        if (laid) await this.#writer.layBack(tx, laid);
+        this.asks ||= laid !== undefined;
+        writeRecords(tx, done.changes, side);
+        return { next, undoAt: side === 'before' ? n - 1 : n };
+      });
+    this.#signs.onsay(
+      done
+        ? `${side === 'before' ? 'Undone' : 'Redone'}: ${done.label}`
+        : `Nothing to ${side === 'before' ? 'undo' : 'redo'}.`,
+    );
   }
 
   /** Undo and redo among edits that could not be stored; false when there is none on that side. */
@@ -648,14 +540,9 @@ export class ShopStore {
 
   async #countUndo(): Promise<void> {
     if (!this.#db || this.practice) return;
-    const store = readTx(this.#db).objectStore('undo');
-    /* Keys alone: the step that laid in a whole shop is as large as the shop. */
-    const [last, next] = await Promise.all([
-      store.getKey(this.#undoAt),
-      store.getKey(this.#undoAt + 1),
-    ]);
-    this.canUndo = last !== undefined || this.#pending.length > 0;
-    this.canRedo = next !== undefined;
+    const { before, after } = await stepsAround(this.#db, this.#undoAt);
+    this.canUndo = before || this.#pending.length > 0;
+    this.canRedo = after;
     this.#signs.onchange();
   }
 }

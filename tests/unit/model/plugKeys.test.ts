@@ -17,7 +17,7 @@ describe('model/plugs among the properties', () => {
   });
 
   it('are not what lies beside a plug: its end, its place, the key of its housing', () => {
-    const plugs = new Set(all.filter((each) => each.plugs).map(({ key }) => key));
+    const plugs = new Set<string>(all.filter((each) => each.plugs).map(({ key }) => key));
     for (const key of ['plugAt', 'plugEnd', 'driveKey', 'drivePlugs', 'pinReadings'])
       expect(plugs.has(key), key).to.equal(false);
   });

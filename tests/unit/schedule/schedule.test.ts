@@ -220,7 +220,7 @@ describe('week, what the shop has and what the days are like', () => {
       '14',
       {
         /* A second one, earlier, whose id begins with that of the first. */
-        finishes: [paint, { ...freshFinish('wash', `${paint.id}0`, 'case') } as Finish],
+        finishes: [paint, freshFinish('wash', `${paint.id}0`)],
         wants: [
           { what: 'two tins of red', count: 2, finish: paint.id },
           { what: 'cable ties', count: 1 },

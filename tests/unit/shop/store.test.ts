@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import { addJob, editJob, newJob, newPart } from '../../../src/core/edits/edits.ts';
 import { addItems, changeItems, dropItem } from '../../../src/core/shop/items.ts';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
+import { emptyShop } from '../../../src/core/model/types/empty.ts';
 import { writeShop } from '../../../src/core/export/json.ts';
 import { readShop } from '../../../src/core/document/read.ts';
 import type { Wall } from '../../../src/core/model/types/shapes.ts';
@@ -135,6 +136,27 @@ describe('shop/store', function () {
       expect(tab.trouble).to.equal(undefined);
       expect(tab.waiting).to.equal(0);
       expect(values((await profile.tab()).shop)).to.deep.equal([5, 6]);
+    });
+
+    it('of a whole shop leaves what was there, to the last record, and the next one goes through', async () => {
+      const tab = await profile.tab();
+      await tab.edit('desk', desk);
+      const { shop: before } = tab;
+      /* The job is deleted first; the machine that cannot be written comes after it. */
+      const broken = { ...emptyShop(), machines: [{ id: 'M1', name: () => 'no text' }] };
+      const versions = { line: 'l', records: {}, gone: [], seen: {} };
+      let refused = '';
+      await tab
+        .lay('opened', () => ({ shop: broken as unknown as Shop, versions }))
+        .catch((error: Error) => (refused = error.name));
+      expect(refused).to.equal('DataCloneError');
+      expect(tab.asks).to.equal(false);
+      expect(writeShop((await profile.tab()).shop)).to.equal(writeShop(before));
+      await tab.edit('reading', addItems('1', 'readings', [reading(7)]));
+      expect(values((await profile.tab()).shop)).to.deep.equal([7]);
+      await tab.undo();
+      await tab.undo();
+      expect(tab.shop.jobs).to.deep.equal([]);
     });
 
     it('can be undone and redone before it was ever stored', async () => {

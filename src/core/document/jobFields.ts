@@ -1,7 +1,7 @@
 import { number, string, type ObjectShape } from 'yup';
 import { id, optionalWords, shape, time } from './fields.ts';
 import { loadSchools } from '../model/types/jobTypes.ts';
-import { readingKinds, type ReadingKind } from '../model/types/readings.ts';
+import { clearingWays, readingKinds, type ReadingKind } from '../model/types/readings.ts';
 
 const readingKindNames = Object.keys(readingKinds) as ReadingKind[];
 
@@ -26,7 +26,9 @@ export const reading = () =>
 export const clearing = (more: ObjectShape = {}) =>
   shape({
     partId: id(),
-    how: string().oneOf(['clear', 'purge', 'destroy', 'none found']).required(),
+    how: string()
+      .oneOf([...clearingWays])
+      .required(),
     at: time().required(),
     tool: optionalWords(),
     who: optionalWords(),

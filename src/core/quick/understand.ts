@@ -1,5 +1,5 @@
 import { indexOf } from '../model/lookup/lookup.ts';
-import { plugNameIn } from '../model/lookup/ownPlugs.ts';
+import { wordIn } from '../model/lookup/ownPlugs.ts';
 import type { Property } from '../model/properties/index.ts';
 import type { Shop } from '../model/types/types.ts';
 import { readFigure } from '../units/figure.ts';
@@ -93,11 +93,12 @@ const isFigure = (text: string) =>
   parseNumber(text) !== undefined || parseLength(text) !== undefined;
 
 /** One of the options by its name, or by words only one of them has. */
-function asOption(shop: Shop, text: string, { label, measure, options, plugs }: Property) {
+function asOption(shop: Shop, text: string, property: Property) {
+  const { label, measure, options } = property;
   const plain = (words: string) => words.toLowerCase().replace(/\s+/g, ' ');
   const named = (measure === 'text' ? (options ?? []) : []).map((option) => ({
     option,
-    name: plain(plugs ? plugNameIn(shop, option) : option),
+    name: plain(wordIn(shop, property, option)),
   }));
   const said = plain(text);
   const same = named.find(({ option, name }) => name === said || plain(option) === said);

@@ -8,6 +8,8 @@
   import Button from '$lib/ui/Button.svelte';
   import Fault from '$lib/ui/Fault.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
 
   /** One price paid for several parts: their tags, the price, what each counts, what of it is dead. */
   let typed = $state('');
@@ -59,14 +61,13 @@
 <details>
   <summary>One price for several</summary>
   <p class="row">
-    <label
-      >Tags <input
-        bind:value={typed}
-        placeholder="E01 E02 C03"
-        autocomplete="off"
-        maxlength={400}
-      /></label
-    >
+    <TextField
+      label="Tags"
+      bind:value={typed}
+      placeholder="E01 E02 C03"
+      autocomplete="off"
+      maxlength={400}
+    />
     <MoneyField
       label="Price of all"
       value={price}
@@ -80,22 +81,19 @@
       {#each parts as part, i (part.id)}
         <li>
           <b class="figure">{part.id}</b> <span>{part.name}</span>
-          <label
-            >counts <input
-              class="weight"
-              inputmode="decimal"
-              value={weights[part.id] ?? String(pieces[i]?.weight ?? 1)}
-              disabled={dead[part.id]}
-              oninput={(event) => (weights[part.id] = event.currentTarget.value)}
-            /></label
-          >
-          <label class="dead"
-            ><input
-              type="checkbox"
-              checked={dead[part.id] ?? false}
-              onchange={(event) => (dead[part.id] = event.currentTarget.checked)}
-            /> dead</label
-          >
+          <TextField
+            label="counts"
+            short
+            inputmode="decimal"
+            value={weights[part.id] ?? String(pieces[i]?.weight ?? 1)}
+            disabled={dead[part.id]}
+            oninput={(event) => (weights[part.id] = event.currentTarget.value)}
+          />
+          <Tick
+            label="dead"
+            checked={dead[part.id] ?? false}
+            onchange={(event) => (dead[part.id] = event.currentTarget.checked)}
+          />
           <span class="figure"
             >{split.money ? formatMoney(split.money.get(part.id) as Money) : ''}</span
           >
@@ -117,10 +115,6 @@
     min-height: 36px;
     font: 500 16px var(--face-head);
   }
-  label {
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
   ul {
     margin: 6px 0;
     padding: 0;
@@ -136,27 +130,6 @@
   }
   li .figure:last-child {
     text-align: right;
-  }
-  input {
-    height: 36px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
-    font: 15px var(--face-figure);
-  }
-  .weight {
-    width: 84px;
-  }
-  .dead {
-    display: flex;
-    gap: 6px;
-    align-items: center;
-  }
-  .dead input {
-    width: 22px;
-    height: 22px;
   }
   @media (max-width: 37.5em) {
     li {

@@ -13,6 +13,7 @@
   import { outsideOf } from '$lib/draw/sizes.ts';
   import LongList from '$lib/ui/LongList.svelte';
   import PartSheet from '$lib/parts/PartSheet.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Bundle from './Bundle.svelte';
   import PriceLists from './PriceLists.svelte';
   import Strip from './Strip.svelte';
@@ -93,10 +94,15 @@
 
 <PriceLists />
 <Bundle />
-<label class="search"
-  ><span class="visually-hidden">Search the shelf</span>
-  <input bind:value={query} placeholder="fan 92 · ddr4 8 · a tag" /></label
->
+<div class="search">
+  <TextField
+    unseen
+    wide
+    label="Search the shelf"
+    bind:value={query}
+    placeholder="fan 92 · ddr4 8 · a tag"
+  />
+</div>
 <p class="count soft">{list.length} of {free.length} free parts</p>
 <LongList items={list} label="Free parts" rowPx={40} heightPx={400}>
   {#snippet row(part, y)}
@@ -116,6 +122,9 @@
 {#if showing}<PartSheet partId={showing} onclose={() => (showing = undefined)} />{/if}
 
 <style>
+  .search {
+    margin: 8px 0;
+  }
   .donors {
     display: flex;
     flex-wrap: wrap;
@@ -163,15 +172,6 @@
   .seats .wanted {
     border: 2px solid var(--accent-ink);
     font-weight: 700;
-  }
-  .search input {
-    width: 100%;
-    height: var(--target);
-    padding: 0 10px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    font: 17px var(--face-figure);
   }
   .count {
     font-size: 14px;

@@ -39,10 +39,14 @@
     {#each donor.seats as seat (seat.seat)}
       {@const part = parts.get(seat.partId)}
       {#if part}
-        <label
-          ><input type="checkbox" value={part.id} bind:group={chosen} />
-          {seatName(seat.seat)} <small>{part.name}</small></label
-        >
+        <Tick
+          label="{seatName(seat.seat)}: {part.name}"
+          checked={chosen.includes(part.id)}
+          onchange={(event) =>
+            (chosen = event.currentTarget.checked
+              ? [...chosen, part.id]
+              : chosen.filter((each) => each !== part.id))}
+        />
       {/if}
     {/each}
   </fieldset>
@@ -88,20 +92,6 @@
   }
   legend {
     font: 600 16px var(--face-head);
-  }
-  fieldset label {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: 32px;
-    font-size: 15px;
-  }
-  input[type='checkbox'] {
-    width: 22px;
-    height: 22px;
-  }
-  small {
-    font-size: 13.5px;
   }
   .minutes b {
     font-size: 22px;

@@ -11,9 +11,9 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
 
   interface Props {
     view: JobView;
@@ -180,10 +180,13 @@
     <TextField label="worth when done" bind:value inputmode="decimal" placeholder="180 to 220" />
     <TextField label="price asked" bind:value={asked} inputmode="decimal" placeholder="90" />
     <TextField label="hours of hands" bind:value={hours} inputmode="decimal" placeholder="2 to 4" />
-    <Field label="to fix, a line each" wide
-      ><textarea bind:value={fixes} rows="5" placeholder="PSU 25 to 40&#10;case 20&#10;paste"
-      ></textarea></Field
-    >
+    <TextArea
+      label="to fix, a line each"
+      wide
+      bind:value={fixes}
+      rows={5}
+      placeholder="PSU 25 to 40&#10;case 20&#10;paste"
+    />
   </p>
   <Fault text={answer.fault} />
   {#if answer.worth}
@@ -251,8 +254,7 @@
 </section>
 
 <style>
-  input,
-  textarea {
+  input {
     border: 0;
     border-bottom: 2px solid var(--ink);
     background: var(--tape);

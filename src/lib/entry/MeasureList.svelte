@@ -1,10 +1,12 @@
 <script lang="ts">
   import { spoken } from '$core/units/degrees.ts';
   import { tick } from 'svelte';
+  import { wordIn } from '$core/model/lookup/ownPlugs.ts';
   import { property } from '$core/model/properties/index.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
+  import Select from '$lib/ui/Select.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Question } from '$core/plan/questions.ts';
   import { answerThen, answerYesNo, measureInto } from './act.ts';
@@ -100,17 +102,24 @@
             {:else if listed?.options && listed.measure === 'text' && listed.options.length <= MOST_BUTTONS}
               <span class="answers" role="group" aria-label={question.ask}>
                 {#each listed.options as option (option)}
-                  <button onclick={() => choose(question, option)}>{option}</button>
+                  <button onclick={() => choose(question, option)}
+                    >{wordIn(shopStore.shop, listed, option)}</button
+                  >
                 {/each}
               </span>
             {:else if listed?.options && listed.measure === 'text'}
-              <select
-                aria-label={question.ask}
-                onchange={(event) => choose(question, event.currentTarget.value)}
-              >
-                <option value="">not known</option>
-                {#each listed.options as option (option)}<option>{option}</option>{/each}
-              </select>
+              <Select
+                unseen
+                wide
+                label={question.ask}
+                options={listed.options.map((option) => ({
+                  value: option,
+                  words: wordIn(shopStore.shop, listed, option),
+                }))}
+                none="not known"
+                value=""
+                onpick={(option) => choose(question, option)}
+              />
             {:else if listed && listed.measure !== 'list' && listed.measure !== 'text'}
               <MeasureField
                 compact
@@ -173,12 +182,5 @@
     border: 1.5px solid var(--ink);
     background: var(--tape);
     font: 600 15px var(--face-head);
-  }
-  select {
-    display: block;
-    width: 100%;
-    height: 40px;
-    margin-top: 4px;
-    border-bottom: 2px dashed var(--watch);
   }
 </style>

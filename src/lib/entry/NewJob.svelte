@@ -2,6 +2,7 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import { startJob } from './act.ts';
 
   let name = $state('');
@@ -21,22 +22,22 @@
 
 <Dialog title="New job" onclose={() => (uiState.dialog = undefined)}>
   <form onsubmit={submit}>
-    <label>
-      <span>What is it?</span>
-      <!-- svelte-ignore a11y_autofocus (the dialog's only purpose is this field) -->
-      <input
-        bind:value={name}
-        autofocus
-        maxlength={120}
-        placeholder="Slim desk unit"
-        aria-describedby="new-job-fault"
-      />
-    </label>
-    {#if fault}<p id="new-job-fault" class="fault" role="alert">{fault}</p>{/if}
-    <label>
-      <span>What should it become?</span>
-      <input bind:value={becomes} maxlength={200} placeholder="map desk, four screens" />
-    </label>
+    <TextField
+      wide
+      label="What is it?"
+      {fault}
+      bind:value={name}
+      autofocus
+      maxlength={120}
+      placeholder="Slim desk unit"
+    />
+    <TextField
+      wide
+      label="What should it become?"
+      bind:value={becomes}
+      maxlength={200}
+      placeholder="map desk, four screens"
+    />
     <p class="soft">Screens, drives and GB named here are counted against the plan.</p>
     <Button next type="submit">Create job</Button>
   </form>
@@ -46,15 +47,5 @@
   form {
     display: grid;
     gap: 12px;
-  }
-  label span {
-    display: block;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  input {
-    width: 100%;
-    padding: 0 10px;
-    font-size: 18px;
   }
 </style>

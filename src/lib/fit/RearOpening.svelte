@@ -15,6 +15,7 @@
   import { saveFile } from '$lib/files/save.ts';
   import Button from '$lib/ui/Button.svelte';
   import Remedies from '$lib/ui/Remedies.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     plan: Plan;
@@ -176,15 +177,16 @@
           {/each}
         </ul>
         <form onsubmit={(event) => (event.preventDefault(), add(list.key, list.placed))}>
-          <input
-            aria-label="{list.label}: name, from-to across, from-to up"
+          <TextField
+            unseen
+            wide
+            label="{list.label}: name, from-to across, from-to up"
             placeholder={list.hint}
             bind:value={typed[list.key]}
-            aria-invalid={fault[list.key] !== ''}
+            fault={fault[list.key]}
           />
           <Button type="submit">Add</Button>
         </form>
-        {#if fault[list.key]}<p class="fault" role="alert">{fault[list.key]}</p>{/if}
       </section>
     {/each}
     {#if cutLines.length > 0}
@@ -319,10 +321,5 @@
   form {
     display: flex;
     gap: 8px;
-  }
-  input {
-    flex: 1;
-    min-width: 0;
-    font: 15px var(--face-figure);
   }
 </style>

@@ -8,7 +8,7 @@
   import { ResolutionSearch } from '$lib/fit/resolving.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import Select from '$lib/ui/Select.svelte';
 
   interface Props {
     plan: Plan;
@@ -20,6 +20,9 @@
   $effect(() => () => worker.close());
   let a = $state('card');
   let b = $state('supply');
+  /** Two of one kind are no trade. */
+  const axesBeside = (other: string) =>
+    tradeAxes.map(({ id, label }) => ({ value: id, words: label, off: id === other }));
   let map = $state.raw<TradeOff | undefined>();
   let run = 0;
 
@@ -108,20 +111,8 @@
 
 <div class="trade">
   <p class="row">
-    <Field label="how much"
-      ><select bind:value={a}
-        >{#each tradeAxes as each (each.id)}<option value={each.id} disabled={each.id === b}
-            >{each.label}</option
-          >{/each}</select
-      ></Field
-    >
-    <Field label="against"
-      ><select bind:value={b}
-        >{#each tradeAxes as each (each.id)}<option value={each.id} disabled={each.id === a}
-            >{each.label}</option
-          >{/each}</select
-      ></Field
-    >
+    <Select label="how much" options={axesBeside(b)} bind:value={a} />
+    <Select label="against" options={axesBeside(a)} bind:value={b} />
     <span class="says" aria-live="polite">{says}</span>
   </p>
   <svg

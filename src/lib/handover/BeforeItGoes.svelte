@@ -4,12 +4,14 @@
   import { sheetOf } from '$core/record/sheet.ts';
   import { isText } from '$core/model/types/fact.ts';
   import type { Customer } from '$core/model/types/recordTypes.ts';
+  import { clearingWays } from '$core/model/types/readings.ts';
   import type { Clearing, Job, Machine } from '$core/model/types/types.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Photos from '$lib/photos/Photos.svelte';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import TextField from '$lib/ui/TextField.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
 
   interface Props {
     job: Job;
@@ -34,9 +36,6 @@
       setClearing(job.id, clearing),
       `clearing ${clearing.partId}`,
     );
-  function say(partId: string, how: string): void {
-    if (how !== '') clear({ partId, how: how as Clearing['how'], at: new Date().toISOString() });
-  }
   function give(event: SubmitEvent): void {
     event.preventDefault();
     if (what.trim() === '' || why.trim() === '') {
@@ -125,20 +124,19 @@
     {@const known =
       'how' in drive ? job.clearings.find((each) => each.partId === drive.partId) : undefined}
     <div class="row apart drive">
-      <Field label="Data on {drive.name} ({drive.partId})"
-        ><select
-          aria-label="How was {drive.name} cleared?"
-          value={known?.how ?? ''}
-          onchange={(event) =>
-            known
-              ? clear({ ...known, how: event.currentTarget.value as Clearing['how'] })
-              : say(drive.partId, event.currentTarget.value)}
-        >
-          {#if !known}<option value="">say how</option>{/if}<option>clear</option><option
-            >purge</option
-          ><option>destroy</option><option>none found</option>
-        </select></Field
-      >
+      <Select
+        label="Data on {drive.name} ({drive.partId})"
+        aria-label="How was {drive.name} cleared?"
+        options={clearingWays}
+        value={known?.how ?? ''}
+        {...known ? {} : { none: 'say how' }}
+        onpick={(how) => {
+          if (how === '') return;
+          clear(
+            known ? { ...known, how } : { partId: drive.partId, how, at: new Date().toISOString() },
+          );
+        }}
+      />
       {#if known}
         {#each [['tool', 'with'], ['who', 'by whom'], ['serial', 'its serial number']] as const as [key, label] (key)}
           <TextField
@@ -177,14 +175,14 @@
       >
     </p>
   {/each}
-  <Field wide label="Note, for the shop"
-    ><textarea
-      rows="2"
-      maxlength={1500}
-      value={job.note ?? ''}
-      oninput={(event) => set('note', { note: event.currentTarget.value || undefined })}
-    ></textarea></Field
-  >
+  <TextArea
+    wide
+    label="Note, for the shop"
+    rows={2}
+    maxlength={1500}
+    value={job.note ?? ''}
+    oninput={(event) => set('note', { note: event.currentTarget.value || undefined })}
+  />
   <Photos
     place={{ jobId: job.id }}
     of="the machine as it goes out"
@@ -210,11 +208,5 @@
   }
   .line {
     font-size: 15px;
-  }
-  textarea {
-    border: 1px solid var(--line);
-    background: var(--tape);
-    padding: 6px;
-    color: var(--ink);
   }
 </style>

@@ -8,12 +8,12 @@
   import Button from '$lib/ui/Button.svelte';
   import { Logs } from './logs.svelte.ts';
   import { celsius, labelled, say } from '$lib/shop/units.svelte.ts';
-  import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Fault from '$lib/ui/Fault.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
 
   interface Props {
     job: Job;
@@ -216,10 +216,12 @@
       />
     </p>
   {:else}
-    <Field wide label="or typed: minutes and degrees"
-      ><textarea bind:value={typed} rows="3" placeholder="0 31&#10;2 55&#10;5 63.5"
-      ></textarea></Field
-    >
+    <TextArea
+      label="or typed: minutes and degrees"
+      bind:value={typed}
+      rows={3}
+      placeholder="0 31&#10;2 55&#10;5 63.5"
+    />
   {/if}
   <p class="row apart">
     <TextField label="name" bind:value={name} maxlength={80} placeholder="as found" />
@@ -247,7 +249,13 @@
             : changed.filter((one) => one !== each))}
       />
     {/each}
-    <input bind:value={more} maxlength={200} placeholder="paste, feet" aria-label="other changes" />
+    <TextField
+      unseen
+      label="other changes"
+      bind:value={more}
+      maxlength={200}
+      placeholder="paste, feet"
+    />
     <Button next={logs.shown !== undefined || typed.trim() !== ''} onclick={() => void keep()}
       >Hang it on the job</Button
     >
@@ -266,20 +274,5 @@
   }
   .checks {
     align-items: center;
-  }
-  input:not([type]),
-  textarea {
-    height: var(--target);
-    max-width: 230px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
-  }
-  textarea {
-    height: auto;
-    width: 230px;
-    font: 16px var(--face-figure);
   }
 </style>

@@ -15,7 +15,6 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { fromUnitOf, labelled, say } from '$lib/shop/units.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Fault from '$lib/ui/Fault.svelte';
@@ -130,8 +129,7 @@
     bind:value={kind}
   />
   {#if namedKinds.includes(kind)}
-    <Field label="Of what, how set"><input class="words" bind:value={name} maxlength={200} /></Field
-    >
+    <TextField label="Of what, how set" bind:value={name} maxlength={200} />
   {/if}
   <Select
     label="When"
@@ -202,10 +200,6 @@
   .over {
     color: var(--mend);
   }
-  .words {
-    width: 260px;
-    text-align: left;
-  }
   .slot {
     stroke: var(--ink);
     stroke-width: 3;
@@ -220,11 +214,6 @@
     gap: 10px;
     align-items: flex-end;
     margin: 14px 0;
-  }
-  input {
-    width: 110px;
-    font: 18px var(--face-figure);
-    text-align: right;
   }
   ul {
     padding: 0;

@@ -9,6 +9,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import { countOf, piecesOf, readPieces, sayRead, type Piece } from './takingIn.ts';
 
   let text = $state('');
@@ -55,13 +56,14 @@
       Run <code>sudo dmidecode</code>, <code>lshw -json</code> or <code>lspci -vv</code> on it and paste
       what it prints, or drop the files here. A job is made of it at once.
     </p>
-    <!-- svelte-ignore a11y_autofocus (the dialog's only purpose is this field) -->
-    <textarea
+    <TextArea
+      unseen
+      wide
+      label="Paste the inventory here"
       bind:value={text}
-      rows="9"
+      rows={9}
       spellcheck="false"
       autofocus
-      aria-label="Paste the inventory here"
       placeholder="paste here"
       onpaste={(event) => {
         const pasted = event.clipboardData?.getData('text') ?? '';
@@ -69,7 +71,8 @@
         event.preventDefault();
         text = pasted.slice(0, 20_000);
         void begin([{ from: 'paste', text: pasted }]);
-      }}></textarea>
+      }}
+    />
     <p class="row mid apart">
       <Button
         next
@@ -85,15 +88,6 @@
 </Dialog>
 
 <style>
-  textarea {
-    width: 100%;
-    margin-top: 12px;
-    padding: 8px;
-    border: 1.5px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font: 14px var(--face-figure);
-  }
   code {
     font-family: var(--face-figure);
   }

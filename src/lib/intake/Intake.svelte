@@ -15,6 +15,7 @@
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
   import { countOf, piecesOf, readPieces, sayRead, type Piece } from './takingIn.ts';
 
   interface Props {
@@ -125,22 +126,18 @@
     <ul>
       {#each commands as [label, command] (label)}
         <li>
-          <span>{label}</span><input
-            class="command"
-            readonly
-            value={command}
-            aria-label="Command for {label}"
-            onfocus={(event) => event.currentTarget.select()}
-          />
+          <span>{label}</span><code>{command}</code>
           <button onclick={() => copy(command)}>Copy</button>
         </li>
       {/each}
     </ul>
-    <textarea
+    <TextArea
+      unseen
+      wide
+      label="Paste the inventory here"
       bind:value={text}
-      rows="4"
+      rows={4}
       spellcheck="false"
-      aria-label="Paste the inventory here"
       placeholder="paste here"
       onpaste={(event) => {
         const pasted = event.clipboardData?.getData('text') ?? '';
@@ -149,7 +146,8 @@
           text = pasted.slice(0, 20_000);
           read([{ from: 'paste', text: pasted }]);
         }
-      }}></textarea>
+      }}
+    />
     <p class="row apart">
       <Button next onclick={() => read([{ from: 'paste', text }])} disabled={text.trim() === ''}
         >Read it</Button
@@ -207,14 +205,11 @@
     align-items: center;
     font-size: 14.5px;
   }
-  .command {
-    min-width: 0;
-    height: 36px;
-    padding: 0 8px;
-    border: 0;
+  code {
+    overflow: auto;
+    padding: 8px;
     background: var(--paper-deep);
-    color: var(--ink);
-    font: 14px var(--face-figure);
+    white-space: nowrap;
   }
   li button {
     min-height: 36px;
@@ -222,24 +217,8 @@
     background: none;
     font: 500 15px var(--face-head);
   }
-  textarea {
-    width: 100%;
-    padding: 8px;
-    border: 1.5px solid var(--ink);
-    background: var(--tape);
-    font: 14px var(--face-figure);
-  }
   .hand {
     margin-top: 16px;
-  }
-  .hand input {
-    height: var(--target);
-    min-width: 130px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    padding: 0 8px;
-    color: var(--ink);
   }
   .fault {
     margin-top: 8px;

@@ -23,6 +23,8 @@
   import Button from '$lib/ui/Button.svelte';
   import { dateText } from '$lib/ui/dates.ts';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import LoanOpen from '$lib/parts/LoanOpen.svelte';
+  import LoansPast from '$lib/parts/LoansPast.svelte';
   import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
@@ -35,7 +37,6 @@
   let again = $state(false);
   let count = $state('12');
   let fault = $state('');
-  let back = $state('');
   const batch = $derived(batchOf(shopStore.shop, job));
   const differences = $derived(machine ? loanDifferences(shopStore.shop, machine) : []);
   const now = () => new Date().toISOString();
@@ -59,9 +60,8 @@
     void shopStore.edit(`${machine.id} ${way}`, lendMachine(machine.id, { way }, now()));
     toast(`${machine.id} ${way}, with its list of parts as it stands.`, 'plain', undo);
   }
-  function end(): void {
+  function end(words: string[]): void {
     if (!machine) return;
-    const words = back.trim() ? [back.trim()] : [];
     void shopStore.edit(`${machine.id} is back`, endMachineLoan(machine.id, now(), words));
     const found = differences.length + words.length;
     toast(
@@ -69,7 +69,6 @@
       'plain',
       undo,
     );
-    back = '';
   }
   async function removeJob(): Promise<void> {
     const why = whyJobKept(shopStore.shop, job.id);
@@ -106,70 +105,24 @@
           ? ` since ${dateText(loan.since, 'day')}`
           : ''}
       </h3>
-      <div class="row apart">
-        <TextField
-          label={loan.way === 'lent' ? 'To whom' : 'From whom'}
-          value={loan.who ?? ''}
-          maxlength={80}
-          oninput={(event) =>
-            void shopStore.edit(
-              'loan',
-              editMachineLoan(machine.id, { who: event.currentTarget.value || undefined }),
-              `loan ${machine.id}`,
-            )}
+      <LoanOpen
+        {loan}
+        onset={(fields) =>
+          void shopStore.edit('loan', editMachineLoan(machine.id, fields), `loan ${machine.id}`)}
+        onback={end}
+      >
+        <Photos
+          place={{ machineId: machine.id, about: { of: 'loan', key: loan.since ?? 'loan' } }}
+          of="{machine.name} as it went"
         />
-        <TextField
-          label="Owed back by"
-          type="date"
-          value={loan.until?.slice(0, 10) ?? ''}
-          oninput={(event) =>
-            void shopStore.edit(
-              'loan',
-              editMachineLoan(machine.id, { until: event.currentTarget.value || undefined }),
-              `loan ${machine.id}`,
-            )}
-        />
-        <TextField
-          wide
-          label="As it went"
-          value={loan.as ?? ''}
-          maxlength={200}
-          oninput={(event) =>
-            void shopStore.edit(
-              'loan',
-              editMachineLoan(machine.id, { as: event.currentTarget.value || undefined }),
-              `loan ${machine.id}`,
-            )}
-        />
-      </div>
-      <Photos
-        place={{ machineId: machine.id, about: { of: 'loan', key: loan.since ?? 'loan' } }}
-        of="{machine.name} as it went"
-      />
-      <p>
-        Against its list of {loan.held?.length ?? 0} parts:
-        {differences.length > 0 ? differences.join('; ') : 'as it went'}.
-      </p>
-      <div class="row apart">
-        <TextField
-          wide
-          label="Found at its return"
-          bind:value={back}
-          maxlength={200}
-          placeholder="scratch on the lid"
-        />
-        <Button onclick={end}>It is back</Button>
-      </div>
+        <p>
+          Against its list of {loan.held?.length ?? 0} parts:
+          {differences.length > 0 ? differences.join('; ') : 'as it went'}.
+        </p>
+      </LoanOpen>
     </section>
   {/if}
-  {#each machine?.pastLoans ?? [] as past (past.back)}
-    <p class="past">
-      {past.way}{past.who ? `, ${past.who}` : ''}, back {dateText(past.back, 'day')}: {past.found
-        .length > 0
-        ? past.found.join('; ')
-        : 'as it went'}
-    </p>
-  {/each}
+  <LoansPast loans={machine?.pastLoans} />
   <p class="row apart">
     <Button onclick={() => (again = true)}>Same again</Button>
     {#if machine && !machine.loan}
@@ -220,8 +173,5 @@
   form {
     display: grid;
     gap: 10px;
-  }
-  .past {
-    font-size: 15px;
   }
 </style>

@@ -16,6 +16,7 @@
   import Select from '$lib/ui/Select.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Fault from '$lib/ui/Fault.svelte';
+  import TextArea from '$lib/ui/TextArea.svelte';
 
   interface Props {
     view: JobView;
@@ -58,18 +59,19 @@
 
 <section>
   <h2>What was trained</h2>
-  <label class="no-print"
-    >Paste <code>lspci -vv</code>, or drop it here
-    <textarea
-      bind:value={text}
-      rows="3"
-      spellcheck="false"
-      ondragover={(event) => event.preventDefault()}
-      ondrop={(event) => {
-        event.preventDefault();
-        void event.dataTransfer?.files[0]?.text().then((dropped) => (text = dropped));
-      }}></textarea></label
-  >
+  <TextArea
+    screenOnly
+    wide
+    label="Paste lspci -vv, or drop it here"
+    bind:value={text}
+    rows={3}
+    spellcheck="false"
+    ondragover={(event) => event.preventDefault()}
+    ondrop={(event) => {
+      event.preventDefault();
+      void event.dataTransfer?.files[0]?.text().then((dropped) => (text = dropped));
+    }}
+  />
   <Fault text={read.fault} />
   {#if read.links}
     <ul>
@@ -116,15 +118,6 @@
 </section>
 
 <style>
-  textarea {
-    display: block;
-    width: 100%;
-    max-width: 720px;
-    border: 1px solid var(--line);
-    background: var(--tape);
-    color: var(--ink);
-    font: 13px var(--face-figure);
-  }
   ul {
     margin: 6px 0;
     padding: 0;

@@ -2,9 +2,11 @@
   import { isList, isNumber, isText, type Fact } from '$core/model/types/fact.ts';
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
   import type { Range } from '$core/units/range.ts';
-  import { plugNameIn } from '$core/model/lookup/ownPlugs.ts';
+  import { wordIn } from '$core/model/lookup/ownPlugs.ts';
   import type { FactValue } from '$lib/shop/recordFact.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import ListField from './ListField.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
 
@@ -18,8 +20,6 @@
     onfact: (value: FactValue | undefined) => void;
   }
   const { property, fact, usual, lengths, onfact }: Props = $props();
-  const id = $props.id();
-  const name = (option: string) => (property.plugs ? plugNameIn(shopStore.shop, option) : option);
   /** Plugs of one's own stand among the known ones, and what a file said stands though it is none of them. */
   const offered = $derived(
     property.plugs
@@ -33,28 +33,26 @@
 </script>
 
 {#if property.measure === 'text'}
-  <label for={id}>
-    {property.label}
-    {#if options}
-      <select
-        {id}
-        value={said}
-        onchange={(event) =>
-          onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
-      >
-        <option value="">not known</option>
-        {#each options as option (option)}<option value={option}>{name(option)}</option>{/each}
-      </select>
-    {:else}
-      <input
-        {id}
-        value={said}
-        maxlength={200}
-        oninput={(event) =>
-          onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
-      />
-    {/if}
-  </label>
+  {#if options}
+    <Select
+      label={property.label}
+      options={options.map((option) => ({
+        value: option,
+        words: wordIn(shopStore.shop, property, option),
+      }))}
+      none="not known"
+      value={said}
+      onpick={(option) => onfact(option === '' ? undefined : { text: option })}
+    />
+  {:else}
+    <TextField
+      label={property.label}
+      value={said}
+      maxlength={200}
+      oninput={(event) =>
+        onfact(event.currentTarget.value ? { text: event.currentTarget.value } : undefined)}
+    />
+  {/if}
 {:else if property.measure === 'list'}
   <ListField
     {property}
@@ -72,15 +70,3 @@
     onmeasure={(value) => onfact({ lo: value, hi: value })}
   />
 {/if}
-
-<style>
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  input,
-  select {
-    min-width: 0;
-  }
-</style>

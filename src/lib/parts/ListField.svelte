@@ -2,6 +2,7 @@
   import { knownPlugIds, type Property } from '$core/model/properties/index.ts';
   import { listLike, NONE, readList, writeList } from '$core/model/properties/listText.ts';
   import type { Item } from '$core/model/types/shapes.ts';
+  import TextField from '$lib/ui/TextField.svelte';
   import PlugSteppers from './PlugSteppers.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
@@ -13,7 +14,6 @@
     onitems: (items: Item[] | undefined) => void;
   }
   const { property, items, onitems }: Props = $props();
-  const id = $props.id();
   let typed = $state<string | undefined>(undefined);
   let fault = $state('');
   const plugIds = $derived([...knownPlugIds, ...shopStore.shop.plugs.map((own) => own.id)]);
@@ -28,30 +28,25 @@
   }
 </script>
 
-<label for={id}>
-  {property.label}
-  <input
-    {id}
-    value={typed ?? (items?.length === 0 ? NONE : writeList(property, items ?? []))}
-    maxlength={4000}
-    placeholder={listLike(property)}
-    autocomplete="off"
-    aria-invalid={fault !== ''}
-    aria-describedby={fault ? `${id}-fault` : undefined}
-    oninput={(event) => {
-      typed = event.currentTarget.value;
-      fault = '';
-    }}
-    onblur={commit}
-    onkeydown={(event) => {
-      if (event.key === 'Enter') {
-        event.preventDefault();
-        commit();
-      }
-    }}
-  />
-  {#if fault}<span class="fault" id="{id}-fault" role="alert">{fault}</span>{/if}
-</label>
+<TextField
+  label={property.label}
+  {fault}
+  value={typed ?? (items?.length === 0 ? NONE : writeList(property, items ?? []))}
+  maxlength={4000}
+  placeholder={listLike(property)}
+  autocomplete="off"
+  oninput={(event) => {
+    typed = event.currentTarget.value;
+    fault = '';
+  }}
+  onblur={commit}
+  onkeydown={(event) => {
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      commit();
+    }
+  }}
+/>
 {#if property.plugs && property.options}
   <PlugSteppers
     options={property.options}
@@ -63,18 +58,3 @@
     }}
   />
 {/if}
-
-<style>
-  label {
-    display: grid;
-    font-size: 14px;
-    color: var(--ink-soft);
-  }
-  input {
-    min-width: 0;
-  }
-  .fault {
-    font-size: 13.5px;
-    overflow-wrap: anywhere;
-  }
-</style>

@@ -16,6 +16,7 @@
   import { show, unitWord } from '$lib/ui/figures.ts';
   import PartForm from './PartForm.svelte';
   import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     job: Job;
@@ -114,12 +115,7 @@
     />
   {:else}
     <p class="row apart">
-      <input
-        class="search"
-        bind:value={query}
-        placeholder="tag or name"
-        aria-label="Search the shelf"
-      />
+      <TextField unseen label="Search the shelf" bind:value={query} placeholder="tag or name" />
       <Select
         label="from"
         options={stages.map((each) => ({ value: each, words: stageName(each) }))}
@@ -185,15 +181,6 @@
     text-decoration: underline;
     text-underline-offset: 3px;
     font-weight: 700;
-  }
-  .search {
-    flex: 1;
-  }
-  input {
-    width: 100%;
-  }
-  .search {
-    width: auto;
   }
   ul {
     list-style: none;

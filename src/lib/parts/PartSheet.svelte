@@ -18,7 +18,6 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
   import Button from '$lib/ui/Button.svelte';
-  import { dateText } from '$lib/ui/dates.ts';
   import { exportCards } from '$lib/files/save.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import { disputesOf } from '$core/cards/takeCards.ts';
@@ -26,6 +25,8 @@
   import { endPartLoan } from '$core/edits/loanEdits.ts';
   import FactField from './FactField.svelte';
   import ServesAt from '$lib/parts/ServesAt.svelte';
+  import LoanOpen from '$lib/parts/LoanOpen.svelte';
+  import LoansPast from '$lib/parts/LoansPast.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -72,13 +73,10 @@
   const shownOf = ({ kind }: Part) => properties[kind].filter(({ key }) => firstShown.has(key));
   const moreOf = ({ kind }: Part) => properties[kind].filter(({ key }) => !firstShown.has(key));
 
-  let found = $state('');
   /** What was lent is here again, what was borrowed is gone from here; the loan stays on record. */
-  function isBack(): void {
-    const words = found.trim() === '' ? [] : [found.trim()];
+  function isBack(words: string[]): void {
     void shopStore.edit('loan over', endPartLoan(partId, new Date().toISOString(), words));
     toast(`${partId}: the loan is over.`, 'plain', () => void shopStore.undo());
-    found = '';
   }
 
   /** Another way of loan, or none, or something more about it. */
@@ -196,45 +194,11 @@
           setLoan({ way: (event.currentTarget.value || undefined) as Loan['way'] | undefined })}
       />
       {#if part.loan}
-        <TextField
-          label={part.loan.way === 'lent' ? 'To whom' : 'From whom'}
-          value={part.loan.who ?? ''}
-          maxlength={80}
-          oninput={(event) => setLoan({ who: event.currentTarget.value || undefined })}
-        />
-        <TextField
-          label="Owed back by"
-          type="date"
-          value={part.loan.until?.slice(0, 10) ?? ''}
-          oninput={(event) => setLoan({ until: event.currentTarget.value || undefined })}
-        />
-        <TextField
-          label="How it went out"
-          value={part.loan.as ?? ''}
-          maxlength={200}
-          placeholder="whole, two scratches"
-          oninput={(event) => setLoan({ as: event.currentTarget.value || undefined })}
-        />
-      {/if}
-      {#if part.loan}
-        <TextField
-          label="Found at its return"
-          bind:value={found}
-          maxlength={200}
-          placeholder="as it went"
-        />
-        <Button onclick={isBack}>It is back</Button>
+        <div class="whole"><LoanOpen loan={part.loan} onset={setLoan} onback={isBack} /></div>
       {/if}
       {#each shownOf(part) as property (property.key)}{@render fact(part, property)}{/each}
     </div>
-    {#each part.pastLoans ?? [] as past (past.back)}
-      <p class="past">
-        {past.way}{past.who ? `, ${past.who}` : ''}, back {dateText(past.back, 'day')}: {past.found
-          .length > 0
-          ? past.found.join('; ')
-          : 'as it went'}
-      </p>
-    {/each}
+    <LoansPast loans={part.pastLoans} />
     <details>
       <summary>More, {moreOf(part).length}</summary>
       <div class="fields">
@@ -285,6 +249,9 @@
 {/if}
 
 <style>
+  .whole {
+    grid-column: 1 / -1;
+  }
   .fields {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));

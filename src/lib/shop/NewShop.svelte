@@ -5,7 +5,6 @@
   import { uiState } from './uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
 
@@ -30,10 +29,14 @@
 
 <Dialog title="Start my own shop" onclose={() => (uiState.dialog = undefined)}>
   <form onsubmit={submit}>
-    <Field wide label="Name"
-      ><!-- svelte-ignore a11y_autofocus (the first of four fields of a dialog) -->
-      <input bind:value={name} autofocus maxlength={120} placeholder="My shop" /></Field
-    >
+    <TextField
+      wide
+      label="Name"
+      bind:value={name}
+      autofocus
+      maxlength={120}
+      placeholder="My shop"
+    />
     <Select
       label="Lengths"
       options={[

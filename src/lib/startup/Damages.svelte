@@ -7,6 +7,8 @@
   import Button from '$lib/ui/Button.svelte';
   import Tick from '$lib/ui/Tick.svelte';
   import Photos from '$lib/photos/Photos.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   interface Props {
     job: Job;
@@ -67,18 +69,25 @@
       add();
     }}
   >
-    <input
+    <TextField
+      unseen
+      wide
+      label="What was damaged"
       bind:value={what}
       maxlength={200}
       placeholder="lifted leg, bent pins, cracked tab …"
-      aria-label="What was damaged"
     />
-    <select bind:value={partId} aria-label="What it happened to">
-      <option value="">no part, or not in the list</option>
-      {#each pieces as { seat, part } (`${seat} ${part.id}`)}<option value={part.id}
-          >{seatName(seat)}: {part.name}</option
-        >{/each}
-    </select>
+    <Select
+      unseen
+      wide
+      label="What it happened to"
+      options={pieces.map(({ seat, part }) => ({
+        value: part.id,
+        words: `${seatName(seat)}: ${part.name}`,
+      }))}
+      none="no part, or not in the list"
+      bind:value={partId}
+    />
     <Button type="submit">Note it</Button>
   </form>
 </section>
@@ -98,16 +107,5 @@
     gap: 14px;
     align-items: center;
     min-height: var(--target);
-  }
-  .row input,
-  .row select {
-    flex: 1;
-    min-width: 0;
-    height: var(--target);
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    padding: 0 8px;
   }
 </style>

@@ -12,6 +12,7 @@
   import { usualOutside } from '$lib/draw/sizes.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
 
   const shells = ['tower', 'mini tower', 'slim', 'micro', 'custom case'] as const;
   /** What a machine does that will not start; what it does later is asked at Power-up. */
@@ -81,7 +82,11 @@
     <legend>In it</legend>
     <div class="row">
       {#each Object.keys(inside) as Kind[] as kind (kind)}
-        <label><input type="checkbox" bind:checked={inside[kind]} /> {kindName(kind)}</label>
+        <Tick
+          label={kindName(kind)}
+          checked={inside[kind] ?? false}
+          onchange={(event) => (inside[kind] = event.currentTarget.checked)}
+        />
       {/each}
     </div>
   </fieldset>
@@ -129,17 +134,6 @@
   button[aria-pressed='true'] {
     background: var(--tape-lit);
     box-shadow: inset 0 -4px 0 var(--accent);
-  }
-  label {
-    display: flex;
-    gap: 8px;
-    align-items: center;
-    min-height: var(--target);
-    padding-right: 14px;
-  }
-  label input {
-    width: 22px;
-    height: 22px;
   }
   .end {
     display: flex;

@@ -9,9 +9,10 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import Select from '$lib/ui/Select.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import FaultFan from './FaultFan.svelte';
   import TestInHand from './TestInHand.svelte';
-  import Field from '$lib/ui/Field.svelte';
 
   interface Props {
     view: JobView;
@@ -45,6 +46,8 @@
   const changed = $derived(
     plan.seats.filter((placed) => placed.state === 'comes').map((placed) => placed.seat),
   );
+  /** Stands for a moment only: what was picked begins a search. */
+  let symptom = $state('');
   let note = $state('');
   let started = $state(Date.now());
 
@@ -103,19 +106,16 @@
 
 <section>
   <p class="row mid apart no-print">
-    <Field label="It does not start"
-      ><select
-        aria-label="It does not start"
-        value=""
-        onchange={(event) => {
-          begin(event.currentTarget.value);
-          event.currentTarget.value = '';
-        }}
-      >
-        <option value="" disabled>what does it do?</option>
-        {#each symptomIds as id (id)}<option value={id}>{symptoms[id]}</option>{/each}
-      </select></Field
-    >
+    <Select
+      label="It does not start"
+      options={symptomIds.map((id) => ({ value: id, words: symptoms[id] }))}
+      none="what does it do?"
+      bind:value={symptom}
+      onpick={(id) => {
+        if (id !== '') begin(id);
+        symptom = '';
+      }}
+    />
     {#each hunts as each (each.id)}
       <Button onclick={() => (openId = each.id)} aria-pressed={each.id === hunt?.id}
         >{symptoms[each.symptom as keyof typeof symptoms] ?? each.symptom}{each.verdict
@@ -177,14 +177,15 @@
         </p>
       {/if}
       <p class="row mid apart no-print">
-        <input
+        <TextField
+          unseen
+          short
+          label="who"
           bind:value={uiState.who}
           maxlength={40}
           placeholder="who"
-          aria-label="who"
-          class="who"
         />
-        <input bind:value={note} maxlength={400} placeholder="a note" aria-label="note" />
+        <TextField unseen label="note" bind:value={note} maxlength={400} placeholder="a note" />
         <Button next={stand?.named !== undefined} onclick={() => close('found')}
           >Found{likeliest ? `: ${likeliest.cause.name}` : ''}</Button
         >
@@ -217,9 +218,6 @@
 </section>
 
 <style>
-  .who {
-    width: 90px;
-  }
   .named {
     padding: 10px 14px;
     border-left: 6px solid var(--clear);

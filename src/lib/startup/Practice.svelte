@@ -15,7 +15,6 @@
   } from '$core/startup/index.ts';
   import Button from '$lib/ui/Button.svelte';
   import FaultFan from './FaultFan.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
 
@@ -98,18 +97,15 @@
       <p class="row mid apart">
         <Button quiet onclick={() => (hint = tests[0]?.test.id)}>Which would tell most?</Button>
       </p>
-      <Field label="It is"
-        ><select
-          value=""
-          onchange={(event) => (guess = event.currentTarget.value)}
-          aria-label="It is"
-        >
-          <option value="" disabled>name the cause</option>
-          {#each course[0] ?? [] as { cause } (cause.id)}<option value={cause.id}
-              >{cause.name}</option
-            >{/each}
-        </select></Field
-      >
+      <Select
+        label="It is"
+        options={(course[0] ?? []).map(({ cause }) => ({ value: cause.id, words: cause.name }))}
+        none="name the cause"
+        value=""
+        onpick={(id) => {
+          if (id !== '') guess = id;
+        }}
+      />
     {:else}
       <p class="named" class:wrong={guess !== machine.cause.id}>
         {guess === machine.cause.id ? 'Right' : 'No'}: it was <b>{machine.cause.name}</b>. {machine

@@ -11,6 +11,7 @@
   import Damages from '$lib/startup/Damages.svelte';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
 
   const { view, plan }: ViewProps = $props();
   const gates = $derived(view.steps.filter((step) => step.gate));
@@ -70,11 +71,12 @@
           <Button next={next?.id === gate.id} onclick={() => stamp(gate.id, false)}>Passed</Button>
           <Button onclick={() => stamp(gate.id, true)}>Failed</Button>
           {#if next?.id === gate.id}
-            <input
+            <TextField
+              unseen
+              label="Lost on the way"
               bind:value={loss}
               maxlength={200}
               placeholder="with a loss: module B2 out"
-              aria-label="Lost on the way"
             />
           {/if}
         </p>
@@ -134,9 +136,6 @@
   }
   .loses {
     color: var(--mend);
-  }
-  input {
-    width: 230px;
   }
   li {
     max-width: 410px;

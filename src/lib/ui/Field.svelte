@@ -12,6 +12,8 @@
     wide?: boolean;
     /** Holds a short figure. */
     short?: boolean;
+    /** Its label is read aloud, not seen: the place says what it is. */
+    unseen?: boolean;
     /** Not on paper. */
     screenOnly?: boolean;
     /** The control itself: an input, a select, a textarea. */
@@ -23,14 +25,19 @@
     check = false,
     wide = false,
     short = false,
+    unseen = false,
     screenOnly = false,
     children,
   }: Props = $props();
 </script>
 
+{#snippet words()}
+  {#if unseen}<span class="visually-hidden">{label}</span>{:else}{label}{/if}
+{/snippet}
+
 <span class="field" class:check class:wide class:short class:no-print={screenOnly}>
   <label>
-    {#if check}{@render children()}{label}{:else}{label}{@render children()}{/if}
+    {#if check}{@render children()}{@render words()}{:else}{@render words()}{@render children()}{/if}
   </label>
   {#if fault}<span class="fault" role="alert">{fault}</span>{/if}
 </span>

@@ -5,8 +5,8 @@
   interface Props extends Omit<HTMLSelectAttributes, 'value'> {
     /** What is asked for. */
     label: string;
-    /** What can be picked, each with its words where they differ from it. */
-    options: readonly (Value | { value: Value; words: string })[];
+    /** What can be picked, each with its words where they differ from it; `off`: seen, not to be picked now. */
+    options: readonly (Value | { value: Value; words: string; off?: boolean })[];
     /** What stands picked; empty: nothing yet. */
     value?: Value | '' | undefined;
     /** What stands there while nothing is picked; left out: one is always picked. */
@@ -15,6 +15,8 @@
     fault?: string | undefined;
     /** Takes what is left of its row. */
     wide?: boolean;
+    /** Its label is read aloud, not seen: the place says what it is. */
+    unseen?: boolean;
     /** Not on paper. */
     screenOnly?: boolean;
     /** After another was picked. */
@@ -28,16 +30,19 @@
     none,
     fault = '',
     wide = false,
+    unseen = false,
     screenOnly = false,
     onpick,
     ...rest
   }: Props = $props();
   const list = $derived(
-    options.map((each) => (typeof each === 'object' ? each : { value: each, words: String(each) })),
+    options.map((each) =>
+      typeof each === 'object' ? each : { value: each, words: String(each), off: false },
+    ),
   );
 </script>
 
-<Field {label} {fault} {wide} {screenOnly}>
+<Field {label} {fault} {wide} {unseen} {screenOnly}>
   <select
     bind:value={
       () => value,
@@ -49,6 +54,7 @@
     {...rest}
   >
     {#if none !== undefined}<option value="">{none}</option>{/if}
-    {#each list as each, i (i)}<option value={each.value}>{each.words}</option>{/each}
+    {#each list as each, i (i)}<option value={each.value} disabled={each.off}>{each.words}</option
+      >{/each}
   </select>
 </Field>

@@ -13,6 +13,8 @@
     wide?: boolean;
     /** Holds a short figure. */
     short?: boolean;
+    /** Its label is read aloud, not seen: the place says what it is. */
+    unseen?: boolean;
     /** Not on paper. */
     screenOnly?: boolean;
   }
@@ -23,11 +25,12 @@
     fault = '',
     wide = false,
     short = false,
+    unseen = false,
     screenOnly = false,
     ...rest
   }: Props = $props();
 </script>
 
-<Field {label} {fault} {wide} {short} {screenOnly}>
+<Field {label} {fault} {wide} {short} {unseen} {screenOnly}>
   <input bind:value aria-invalid={fault === '' ? undefined : true} {...rest} />
 </Field>

@@ -4,6 +4,7 @@
   import type { Workshop } from '$core/model/types/types.ts';
   import { formatHours } from '$core/units/duration.ts';
   import TextField from '$lib/ui/TextField.svelte';
+  import Tick from '$lib/ui/Tick.svelte';
   import Weather from './Weather.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
 
@@ -94,13 +95,11 @@
   <fieldset>
     <legend>Works on</legend>
     {#each days as name, i (name)}
-      <label
-        ><input
-          type="checkbox"
-          checked={!workshop.off.includes(numberOf(i))}
-          onchange={(event) => toggleDay(numberOf(i), event.currentTarget.checked)}
-        />{name}</label
-      >
+      <Tick
+        label={name}
+        checked={!workshop.off.includes(numberOf(i))}
+        onchange={(event) => toggleDay(numberOf(i), event.currentTarget.checked)}
+      />
     {/each}
   </fieldset>
   <fieldset>
@@ -116,13 +115,11 @@
         >{place}</label
       >
     {/each}
-    <label
-      ><input
-        type="checkbox"
-        checked={workshop.overnight}
-        onchange={(event) => set('nights', { overnight: event.currentTarget.checked })}
-      />oven and printer may run alone</label
-    >
+    <Tick
+      label="oven and printer may run alone"
+      checked={workshop.overnight}
+      onchange={(event) => set('nights', { overnight: event.currentTarget.checked })}
+    />
   </fieldset>
   <TextField
     label="Drying rack holds"

@@ -76,10 +76,15 @@
   {/snippet}
   <BookLine />
   <AccountGap account={sums} />
-  <label class="search"
-    ><span class="visually-hidden">Search the book</span>
-    <input bind:value={query} placeholder="job 14 · paint · 2026-11" /></label
-  >
+  <div class="search">
+    <TextField
+      unseen
+      wide
+      label="Search the book"
+      bind:value={query}
+      placeholder="job 14 · paint · 2026-11"
+    />
+  </div>
   <p class="soft">
     {list.length} of {shopStore.shop.ledger.length} lines. Prices noted at parts count in their job's
     own book.
@@ -127,14 +132,24 @@
           None: what is paid in another currency is named, and not counted.
         </p>{/each}
       <p class="line">
-        1 <input bind:value={rate.currency} maxlength={3} placeholder="USD" aria-label="currency" />
+        1
+        <TextField
+          unseen
+          size={4}
+          label="currency"
+          bind:value={rate.currency}
+          maxlength={3}
+          placeholder="USD"
+        />
         =
-        <input
+        <TextField
+          unseen
+          size={6}
+          label="rate in {currency}"
           bind:value={rate.rate}
           maxlength={14}
           inputmode="decimal"
           placeholder="0.92"
-          aria-label="rate in {currency}"
         />
         <Button type="submit">Keep</Button>
       </p>
@@ -158,15 +173,8 @@
 </Tape>
 
 <style>
-  .search input {
-    width: 100%;
-    height: var(--target);
-    padding: 0 10px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font: 17px var(--face-figure);
+  .search {
+    margin: 8px 0;
   }
   .soft {
     font-size: 14px;
@@ -208,17 +216,5 @@
     display: flex;
     gap: 6px;
     align-items: center;
-  }
-  .tape input {
-    height: var(--target);
-    width: 84px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: none;
-    color: var(--ink);
-    font: 16px var(--face-figure);
-  }
-  .tape .line input:first-child {
-    width: 52px;
   }
 </style>

@@ -9,7 +9,6 @@
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
-  import Field from '$lib/ui/Field.svelte';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
 
@@ -47,17 +46,20 @@
 
 <Stage title="Labels" subtitle="a scan finds the part">
   {#snippet tools()}
-    <Field label="Labels of"
-      ><select bind:value={which}>
-        {#if part}<option value="part:{part}">{named}</option>{/if}
-        <option value="shelf">the shelf</option>
-        <option value="places">places on the shelf</option>
-        <option value="donors">the donors</option>
-        {#each shopStore.shop.jobs as job (job.id)}<option value="job:{job.id}"
-            >{job.id}, {job.name}</option
-          >{/each}
-      </select></Field
-    >
+    <Select
+      label="Labels of"
+      options={[
+        ...(part ? [{ value: `part:${part}`, words: named ?? part }] : []),
+        { value: 'shelf', words: 'the shelf' },
+        { value: 'places', words: 'places on the shelf' },
+        { value: 'donors', words: 'the donors' },
+        ...shopStore.shop.jobs.map((job) => ({
+          value: `job:${job.id}`,
+          words: `${job.id}, ${job.name}`,
+        })),
+      ]}
+      bind:value={which}
+    />
     <Select
       label="Printed on"
       options={Object.entries(labelStocks).map(([id, each]) => ({ value: id, words: each.name }))}

@@ -1,5 +1,6 @@
 import { plug, type Plug } from '../../standards/plugs/index.ts';
 import { commonPractice } from '../../standards/source.ts';
+import type { Property } from '../properties/property.ts';
 import type { OwnPlug, Shop } from '../types/types.ts';
 
 /** A plug of one's own as the shelf shows its plugs: counted row by row on the header's face. */
@@ -19,6 +20,13 @@ export function plugIn(shop: Pick<Shop, 'plugs'>, id: string): Plug | undefined 
 
 export const plugNameIn = (shop: Pick<Shop, 'plugs'>, id: string): string =>
   plugIn(shop, id)?.name ?? id;
+
+/** A word of a property as it is shown: plugs by their name. */
+export const wordIn = (
+  shop: Pick<Shop, 'plugs'>,
+  { plugs }: Pick<Property, 'plugs'>,
+  word: string,
+): string => (plugs ? plugNameIn(shop, word) : word);
 
 /** Every plug a shop knows, its own first. */
 export const plugsIn = (shop: Pick<Shop, 'plugs'>, shelf: readonly Plug[]): Plug[] => [

@@ -33,10 +33,13 @@ export interface Reading {
   note?: string | undefined;
 }
 
+/** Ways of dealing with data (NIST SP 800-88), and none found. */
+export const clearingWays = ['clear', 'purge', 'destroy', 'none found'] as const;
+
 /** How other people's data on a drive was dealt with (NIST SP 800-88: clear, purge, destroy). */
 export interface Clearing {
   partId: string;
-  how: 'clear' | 'purge' | 'destroy' | 'none found';
+  how: (typeof clearingWays)[number];
   at: string;
   /** The command or program it was done with, who did it, and the drive's serial number. */
   tool?: string | undefined;

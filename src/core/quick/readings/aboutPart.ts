@@ -1,5 +1,5 @@
 import { factOf, indexOf, standingOf } from '../../model/lookup/lookup.ts';
-import { plugNameIn } from '../../model/lookup/ownPlugs.ts';
+import { wordIn } from '../../model/lookup/ownPlugs.ts';
 import { itemTexts, properties, type Property } from '../../model/properties/index.ts';
 import { isList, isNumber, isText } from '../../model/types/fact.ts';
 import { conditions, type Part, type Shop } from '../../model/types/types.ts';
@@ -174,7 +174,7 @@ function priceOf(shop: Shop, part: Part): string {
 function valueOf(shop: Shop, part: Part, property: Property, unit: LengthUnit): string {
   const fact = factOf(shop, part, property.key)?.fact;
   if (!fact) return 'not measured';
-  const named = (word: string) => (property.plugs ? plugNameIn(shop, word) : word);
+  const named = (word: string) => wordIn(shop, property, word);
   if (isText(fact)) return named(fact.text);
   if (isList(fact)) return itemTexts(property.key, fact.items).map(named).join(', ') || 'none';
   if (!isNumber(fact)) return 'not measured';

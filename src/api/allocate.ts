@@ -2,7 +2,7 @@ import { ValidationError } from 'yup';
 import { NothingToPlan, planShop, type PlanAnswer } from '../core/allocate/answer.ts';
 import { openJobs } from '../core/allocate/jobs.ts';
 import { loadSolver } from '../core/allocate/highs.ts';
-import { dimsOf, type Counts } from '../core/allocate/model.ts';
+import { dimsOf, type Counts } from '../core/allocate/dims.ts';
 import type { Proposal, Summary } from '../core/allocate/proposal.ts';
 import { readPlanRequest } from '../core/allocate/schema.ts';
 import { finished, type Solver } from '../core/allocate/search.ts';

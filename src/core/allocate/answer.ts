@@ -6,7 +6,7 @@ import type { Shop } from '../model/types/types.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
 import { STAYS, type Put } from './judge.ts';
 import { isSeed, SEED } from './jobs.ts';
-import { dims, type Counts, type Dim } from './model.ts';
+import { dims, type Counts, type Dim } from './dims.ts';
 import { proposalOf, summaryOf, type Proposal, type Summary } from './proposal.ts';
 import {
   Search,

@@ -1,88 +1,29 @@
 import { askedFor, isPriced, jobAccount, pricedIn, toPay } from '../donors/index.ts';
 import { planOf } from '../plan/planOf.ts';
 import type { Machine } from '../model/types/types.ts';
-import { STAYS, type Cut, type Put, type Way } from './judge.ts';
+import { dims, type Counts, type Dim } from './dims.ts';
+import { STAYS, type Put } from './judge.ts';
+import { late, over, Program, put, run, sum, type Row } from './program.ts';
 import { serves, staysServing, type Opened } from './slots.ts';
 import { MINUTES_TO_STRIP, MINUTES_TO_SWAP } from '../resolve/otherParts.ts';
 import { isStripped, type Pool } from './stock.ts';
-import type { Goal, Wishes } from './wishes.ts';
+import type { Wishes } from './wishes.ts';
+
+/** What a sum that may come out either way costs: measuring, and now and then doing it again. */
+export const MINUTES_TO_MEASURE = 10;
+
+/** Picks slot by slot, job by job; undefined for a job that does not run. */
+export type Picks = readonly (readonly Put[] | undefined)[];
 
 /**
  * The whole shop as a mixed-integer program. One binary for every part a slot may get and one for nothing new; what
  * does not go together comes in as cuts while whole plans are judged.
  */
-
-/** What is counted, each a line of whole numbers to be made small. */
-export const dims = [
-  'run',
-  'late',
-  'asks',
-  'unpriced',
-  'money',
-  'minutes',
-  'spoils',
-  'rest',
-  'opened',
-  'moved',
-  'untested',
-  'rank',
-] as const;
-export type Dim = (typeof dims)[number];
-export type Counts = Record<Dim, number>;
-
-const ofGoal: Record<Goal, readonly Dim[]> = {
-  run: ['run'],
-  deadlines: ['late'],
-  asks: ['asks'],
-  money: ['unpriced', 'money'],
-  minutes: ['minutes'],
-  spoils: ['spoils'],
-  rest: ['rest'],
-};
-
-/** Ties are broken openly and always alike: fewest donors opened, fewest parts moved from today's plan, untested parts last, then by tag. */
-const ties: readonly Dim[] = ['opened', 'moved', 'untested', 'rank'];
-
-export const dimsOf = (order: readonly Goal[]): Dim[] => [
-  ...order.flatMap((goal) => ofGoal[goal]),
-  ...ties,
-];
-
-/** What a sum that may come out either way costs: measuring, and now and then doing it again. */
-export const MINUTES_TO_MEASURE = 10;
-
-/** Lines are compared in groups while their weights stay within what a solver tells apart. */
-const MOST_WEIGHT = 2e4;
-
-type Line = Map<string, number>;
-interface Row {
-  terms: Line;
-  most: number;
-}
-
-/** Picks slot by slot, job by job; undefined for a job that does not run. */
-export type Picks = (readonly Put[] | undefined)[];
-
-/** Picks that go together, without the reason. */
-type Together = Pick<Cut, 'job' | 'sets'>;
-
-export class Model {
+export class Model extends Program {
   readonly open: Opened;
   readonly pool: Pool;
   #wishes: Wishes;
   #more: ReadonlyMap<number, number>;
-  #costs = new Map<Dim, Line>();
-  #fixed: Row[] = [];
-  #cuts: (Row & { job?: number; reason?: string })[] = [];
-  #cutKeys = new Set<string>();
-  #elements = 0;
-  /** Which slot a variable picks for. */
-  #slotOf = new Map<string, number>();
-  /** Variables of what is paid once, by job and reason. */
-  #reasons = new Map<string, string>();
-  /** Variables of remedies, by job and remedy. */
-  #remedies = new Map<string, string>();
-  #binaries: string[] = [];
   #machines: Machine[] = [];
   #lots: string[] = [];
   /** What budgets that may be passed leave for parts, minor units, by job. */
@@ -95,11 +36,11 @@ export class Model {
     wishes: Wishes,
     more: ReadonlyMap<number, number> = NO_MORE,
   ) {
+    super();
     this.#more = more;
     this.open = open;
     this.pool = pool;
     this.#wishes = wishes;
-    for (const dim of dims) this.#costs.set(dim, new Map());
     this.#machines = [
       ...new Set(pool.stock.flatMap(({ home }) => (isStripped(home) ? [home] : []))),
     ];
@@ -110,24 +51,16 @@ export class Model {
     this.#sources();
   }
 
-  #cost(dim: Dim, name: string, by: number): void {
-    if (by === 0) return;
-    const line = this.#costs.get(dim)!;
-    line.set(name, (line.get(name) ?? 0) + by);
-  }
-  #row(most: number, ...terms: (readonly [string, number])[]): void {
-    this.#fixed.push({ terms: sum(terms), most });
-  }
   #price(price: Parameters<typeof isPriced>[0], name: string): void {
-    if (!isPriced(price)) return this.#cost('unpriced', name, 1);
-    this.#cost('money', name, this.#wishes.prices === 'sure' ? price.hi * 2 : price.lo + price.hi);
+    if (!isPriced(price)) return this.cost('unpriced', name, 1);
+    this.cost('money', name, this.#wishes.prices === 'sure' ? price.hi * 2 : price.lo + price.hi);
   }
 
   #jobs(): void {
     for (const [j, { job }] of this.open.jobs.entries()) {
-      this.#binaries.push(run(j), late(j));
-      this.#cost('run', run(j), -(job.weight ?? 1));
-      this.#cost('late', late(j), job.weight ?? 1);
+      this.binary([run(j), late(j)]);
+      this.cost('run', run(j), -(job.weight ?? 1));
+      this.cost('late', late(j), job.weight ?? 1);
       this.#budget(j);
     }
   }
@@ -152,9 +85,9 @@ export class Model {
     );
     if (most <= left) return;
     this.#budgets.set(j, left);
-    this.#binaries.push(over(j));
-    this.#cost('asks', over(j), 1);
-    this.#row(left, ...terms, [over(j), left - most]);
+    this.binary([over(j)]);
+    this.cost('asks', over(j), 1);
+    this.row(left, ...terms, [over(j), left - most]);
   }
 
   #slots(): void {
@@ -166,30 +99,29 @@ export class Model {
         const stock = this.pool.stock[pick]!;
         const name = put(at, pick);
         names.push(name);
-        if (!serves(this.open.shop, slot, stock.parts[0]!)) this.#cost('asks', name, 1);
-        this.#cost(
+        if (!serves(this.open.shop, slot, stock.parts[0]!)) this.cost('asks', name, 1);
+        this.cost(
           'minutes',
           name,
           MINUTES_TO_SWAP + (isStripped(stock.home) ? MINUTES_TO_STRIP : 0),
         );
         if (stock.lot === undefined) this.#price(stock.price, name);
-        this.#cost('rest', name, stock.worth);
-        if (now && !stock.parts.some(({ id }) => id === now.id)) this.#cost('moved', name, 1);
-        this.#cost('untested', name, Number(stock.untested));
+        this.cost('rest', name, stock.worth);
+        if (now && !stock.parts.some(({ id }) => id === now.id)) this.cost('moved', name, 1);
+        this.cost('untested', name, Number(stock.untested));
         /* Low tags first, in the first slots above all. */
-        this.#cost('rank', name, (pick + 1) * (this.open.slots.length - at));
+        this.cost('rank', name, (pick + 1) * (this.open.slots.length - at));
         if (deadline !== undefined && stock.due !== undefined && stock.due.slice(0, 10) > deadline)
-          this.#row(0, [name, 1], [late(j), -1]);
+          this.row(0, [name, 1], [late(j), -1]);
       }
-      if (now) this.#cost('moved', put(at, STAYS), 1);
-      for (const name of names) this.#slotOf.set(name, at);
-      this.#binaries.push(...names);
+      if (now) this.cost('moved', put(at, STAYS), 1);
+      this.binary(names, at);
       /* One thing in every slot of a job that runs, nothing in those of one that does not. */
       const all = names.map((name) => [name, 1] as const);
-      this.#row(0, ...all, [run(j), -1]);
-      this.#row(0, ...all.map(([name]) => [name, -1] as const), [run(j), 1]);
+      this.row(0, ...all, [run(j), -1]);
+      this.row(0, ...all.map(([name]) => [name, -1] as const), [run(j), 1]);
       if (slot.vital && (slot.mustGo || !slot.found) && slot.before === undefined)
-        this.#row(0, [put(at, STAYS), 1]);
+        this.row(0, [put(at, STAYS), 1]);
       this.#asked(at);
     }
   }
@@ -198,14 +130,14 @@ export class Model {
   #asked(at: number): void {
     const slot = this.open.slots[at]!;
     if (!slot.asked || staysServing(this.open.shop, slot)) return;
-    if (slot.before === undefined) return this.#cost('asks', put(at, STAYS), 1);
+    if (slot.before === undefined) return this.cost('asks', put(at, STAYS), 1);
     const missed = `a${at}`;
-    this.#binaries.push(missed);
-    this.#cost('asks', missed, 1);
+    this.binary([missed]);
+    this.cost('asks', missed, 1);
     const earlier = (this.pool.options[slot.before] ?? []).filter((pick) =>
       serves(this.open.shop, slot, this.pool.stock[pick]!.parts[0]!),
     );
-    this.#row(
+    this.row(
       0,
       [put(at, STAYS), 1],
       ...earlier.map((pick) => [put(slot.before!, pick), -1] as const),
@@ -220,34 +152,34 @@ export class Model {
         .filter((slot) => this.pool.options[slot.at]?.includes(at))
         .map((slot) => [put(slot.at, at), 1] as const);
       if (uses.length === 0) continue;
-      if (unless !== undefined) this.#row(count, ...uses, [run(unless), count]);
+      if (unless !== undefined) this.row(count, ...uses, [run(unless), count]);
       if (frees === undefined) {
         const there = count + (this.#more.get(at) ?? 0);
-        if (uses.length > there) this.#row(there, ...uses);
+        if (uses.length > there) this.row(there, ...uses);
         continue;
       }
       const instead = (this.pool.options[frees] ?? []).map(
         (pick) => [put(frees, pick), -1] as const,
       );
-      this.#row(0, ...uses, ...instead);
+      this.row(0, ...uses, ...instead);
     }
   }
 
   /** Donors are opened, offers and lots bought, when anything of them is used. */
   #sources(): void {
     const open = (name: string, of: (pick: number) => boolean) => {
-      this.#binaries.push(name);
+      this.binary([name]);
       for (const slot of this.open.slots) {
         const uses = (this.pool.options[slot.at] ?? [])
           .filter(of)
           .map((pick) => [put(slot.at, pick), 1] as const);
-        if (uses.length > 0) this.#row(0, ...uses, [name, -1]);
+        if (uses.length > 0) this.row(0, ...uses, [name, -1]);
       }
     };
     for (const [m, machine] of this.#machines.entries()) {
       open(`m${m}`, (pick) => this.pool.stock[pick]?.home === machine);
-      this.#cost('opened', `m${m}`, 1);
-      this.#cost('spoils', `m${m}`, machine.starts ? 2 : 1);
+      this.cost('opened', `m${m}`, 1);
+      this.cost('spoils', `m${m}`, machine.starts ? 2 : 1);
       if (machine.state === 'offered') this.#price(askedFor(this.open.shop, machine), `m${m}`);
     }
     for (const [l, lot] of this.#lots.entries()) {
@@ -255,74 +187,6 @@ export class Model {
       const parts = this.open.shop.parts.filter((each) => each.place === 'buy' && each.lot === lot);
       for (const part of parts) this.#price(toPay(this.open.shop, part), `l${l}`);
     }
-  }
-
-  /** Whoever puts one of each set cannot run. False where it is known already. */
-  addCut(cut: Cut): boolean {
-    const key = keyOf(cut);
-    if (this.#cutKeys.has(key)) return false;
-    this.#cutKeys.add(key);
-    this.#cuts.push({ ...refused(cut), job: cut.job, reason: cut.finding.id });
-    return true;
-  }
-
-  /**
-   * Whoever puts one of each set pays this besides: once for all sets with the same reason, where there is one. False
-   * where it is known already.
-   */
-  addCosts(cut: Together, costs: Partial<Counts>, reason?: string): boolean {
-    if (Object.values(costs).every((each) => each === 0)) return false;
-    const key = `${keyOf(cut)} ${JSON.stringify(costs)} ${reason}`;
-    if (this.#cutKeys.has(key)) return false;
-    this.#cutKeys.add(key);
-    const known = `${cut.job} ${reason} ${Object.keys(costs).join()}`;
-    let name = reason === undefined ? undefined : this.#reasons.get(known);
-    if (name === undefined) {
-      name = `e${this.#elements}`;
-      this.#elements += 1;
-      if (reason !== undefined) this.#reasons.set(known, name);
-      for (const [dim, by] of Object.entries(costs)) this.#cost(dim as Dim, name, by);
-    }
-    this.#unless(cut, [name]);
-    /* Cheaper in one line and dearer in another: nobody is to choose it without those picks. */
-    if (Object.values(costs).some((each) => each < 0))
-      for (const { slot, picks } of cut.sets) {
-        const there = picks.map((pick) => [put(slot, pick), -1] as const);
-        this.#cuts.push({ terms: sum([[name, 1], ...there]), most: 0 });
-      }
-    return true;
-  }
-
-  /** Whoever puts one of each set takes one of these remedies. False where it is known already. */
-  addNeed({ ways, ...cut }: Together & { ways: readonly Way[] }): boolean {
-    const key = `${keyOf(cut)} ${ways.map(({ id }) => id).join()}`;
-    if (this.#cutKeys.has(key)) return false;
-    this.#cutKeys.add(key);
-    this.#unless(
-      cut,
-      ways.map((way) => {
-        const known = `${cut.job} ${way.id}`;
-        let name = this.#remedies.get(known);
-        if (name === undefined) {
-          name = `u${this.#remedies.size}`;
-          this.#remedies.set(known, name);
-          this.#binaries.push(name);
-          this.#cost('minutes', name, way.minutes);
-          this.#cost('money', name, way.minor * 2);
-          this.#cost('unpriced', name, way.unpriced);
-          this.#cost('spoils', name, way.spoils);
-        }
-        return name;
-      }),
-    );
-    return true;
-  }
-
-  /** Not one of each set, unless one of these is paid. */
-  #unless(cut: Together, names: readonly string[]): void {
-    const row = refused(cut);
-    for (const name of names) row.terms.set(name, -1);
-    this.#cuts.push(row);
   }
 
   /** Not this plan again, nor one that differs by twins alone. */
@@ -337,7 +201,16 @@ export class Model {
         most += 1;
       }
     }
-    this.#cuts.push({ terms: sum(terms), most });
+    this.cut(most, terms);
+  }
+
+  /** Whether a job could run if these were all the reasons against it, nobody else wanting anything. */
+  lpAlone(job: number, reasons: ReadonlySet<string>): string {
+    const alone = this.open.jobs.flatMap((_, j): Row[] =>
+      j === job ? [this.mustRun(j)] : [{ terms: sum([[run(j), 1]]), most: 0 }],
+    );
+    /* What others would have to give up is no reason of its own. */
+    return this.lpOf(job, reasons, alone);
   }
 
   /** Pieces that are the same thing wherever they lie. */
@@ -352,82 +225,6 @@ export class Model {
         JSON.stringify(part.facts) === JSON.stringify(of.facts)
       );
     });
-  }
-
-  /** The first of these lines that can be made small at once, with the weight of each: all before it count more. */
-  group(left: readonly Dim[]): { dim: Dim; weight: number }[] {
-    const group: { dim: Dim; span: number }[] = [];
-    let size = 1;
-    for (const dim of left) {
-      const span = this.#span(dim);
-      if (group.length > 0 && !(size * span <= MOST_WEIGHT)) break;
-      group.push({ dim, span });
-      size *= span;
-    }
-    return group.map(({ dim }, i) => ({
-      dim,
-      weight: group.slice(i + 1).reduce((product, { span }) => product * span, 1),
-    }));
-  }
-
-  /** More than a line can differ by from plan to plan; Infinity where it is no line of whole numbers. */
-  #span(dim: Dim): number {
-    const bySlot = new Map<number | string, number>();
-    for (const [name, by] of this.line(dim)) {
-      if (!Number.isInteger(by)) return Infinity;
-      const key = this.#slotOf.get(name) ?? name;
-      bySlot.set(key, Math.max(bySlot.get(key) ?? 0, Math.abs(by)));
-    }
-    return [...bySlot.values()].reduce((total, by) => total + by, 1);
-  }
-
-  /** The line itself, elements so far among it. */
-  line(dim: Dim): ReadonlyMap<string, number> {
-    return this.#costs.get(dim)!;
-  }
-
-  /** The program in the LP format general solvers read. `held`: lines that must not get worse than that. */
-  lp(
-    group: readonly { dim: Dim; weight: number }[],
-    held: readonly { dim: Dim; most: number }[],
-    forced: readonly Row[] = [],
-  ): string {
-    const objective = new Map<string, number>();
-    for (const { dim, weight } of group)
-      for (const [name, by] of this.line(dim))
-        objective.set(name, (objective.get(name) ?? 0) + by * weight);
-    const rows = [
-      ...this.#fixed,
-      ...this.#cuts,
-      ...held.map(({ dim, most }): Row => ({ terms: new Map(this.line(dim)), most: most + 0.01 })),
-      ...forced,
-    ].filter(({ terms }) => terms.size > 0);
-    const elements = Array.from({ length: this.#elements }, (_, n) => `e${n}`);
-    return [
-      'Minimize',
-      ` cost: ${objective.size > 0 ? written(objective) : `0 ${run(0)}`}`,
-      'Subject To',
-      ...rows.map(({ terms, most }, n) => ` c${n}: ${written(terms)} <= ${most}`),
-      ...(elements.length > 0 ? ['Bounds', ...elements.map((name) => ` 0 <= ${name} <= 1`)] : []),
-      'Binary',
-      ...this.#binaries.map((name) => ` ${name}`),
-      'End',
-    ].join('\n');
-  }
-
-  /** Whether a job could run if these were all the reasons against it, nobody else wanting anything. */
-  lpAlone(job: number, reasons: ReadonlySet<string>): string {
-    const held = this.#cuts;
-    this.#cuts = held.filter(
-      (row) => row.job === job && row.reason !== undefined && reasons.has(row.reason),
-    );
-    const alone = this.open.jobs.flatMap((_, j): Row[] =>
-      j === job ? [this.mustRun(j)] : [{ terms: sum([[run(j), 1]]), most: 0 }],
-    );
-    /* What others would have to give up is no reason of its own. */
-    const text = this.lp([{ dim: 'run', weight: 1 }], [], alone);
-    this.#cuts = held;
-    return text;
   }
 
   /** What a slot gets, and nothing else. */
@@ -531,33 +328,3 @@ function budgetLeft({ shop, jobs }: Opened, j: number): number | undefined {
 }
 
 const NO_MORE: ReadonlyMap<number, number> = new Map();
-
-const run = (j: number): string => `r${j}`;
-const late = (j: number): string => `d${j}`;
-const over = (j: number): string => `o${j}`;
-const put = (slot: number, pick: Put): string => `x${slot}_${pick + 1}`;
-
-function sum(terms: readonly (readonly [string, number])[]): Line {
-  const line: Line = new Map();
-  for (const [name, by] of terms) line.set(name, (line.get(name) ?? 0) + by);
-  return line;
-}
-
-function refused({ job, sets }: Together): Row {
-  if (sets.length === 0) return { terms: sum([[run(job), 1]]), most: 0 };
-  const terms = sets.flatMap(({ slot, picks }) =>
-    picks.map((pick) => [put(slot, pick), 1] as const),
-  );
-  return { terms: sum(terms), most: sets.length - 1 };
-}
-
-const keyOf = ({ job, sets }: Together): string =>
-  JSON.stringify([job, sets.map(({ slot, picks }) => [slot, picks.toSorted((a, b) => a - b)])]);
-
-/** Terms of a line, a few to a row of text. */
-function written(terms: ReadonlyMap<string, number>): string {
-  const words = [...terms].map(([name, by]) => `${by < 0 ? '-' : '+'} ${Math.abs(by)} ${name}`);
-  const rows: string[] = [];
-  for (let i = 0; i < words.length; i += 12) rows.push(words.slice(i, i + 12).join(' '));
-  return rows.join('\n  ');
-}

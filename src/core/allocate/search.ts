@@ -1,13 +1,6 @@
 import { Judge, STAYS, type Cut, type Extra, type Put, type Verdict } from './judge.ts';
-import {
-  dims,
-  dimsOf,
-  MINUTES_TO_MEASURE,
-  Model,
-  type Counts,
-  type Dim,
-  type Picks,
-} from './model.ts';
+import { dims, dimsOf, type Counts, type Dim } from './dims.ts';
+import { MINUTES_TO_MEASURE, Model, type Picks } from './model.ts';
 import type { Opened } from './slots.ts';
 import type { Pool } from './stock.ts';
 import { ordered, type Wishes } from './wishes.ts';

@@ -1,5 +1,5 @@
 import type { Difference, Gain, Why } from '$core/allocate/answer.ts';
-import type { Dim } from '$core/allocate/model.ts';
+import type { Dim } from '$core/allocate/dims.ts';
 import type { Goal } from '$core/allocate/wishes.ts';
 import { isPriced, type Bill, type Priced } from '$core/donors/index.ts';
 import { currencySign, formatMoney } from '$core/units/money.ts';

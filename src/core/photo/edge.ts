@@ -83,7 +83,7 @@ export function edgeNear(plane: Plane, tap: At): Edge | undefined {
 }
 
 /** What edges add to their scatter, px, one standard deviation (by the rendered pictures of the bench). */
-const EDGE_PX = 0.35;
+const EDGE_PX = 0.4;
 /** Sheet and boards are about so thick, mm: behind an edge on the camera's side its lower rim shows. */
 const THICK_MM = 2.2;
 

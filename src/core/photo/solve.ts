@@ -23,6 +23,13 @@ export interface View {
   film?: number | undefined;
 }
 
+/** What the drawn millimetres of the mat may be off by, as shares, one standard deviation, and the place that stays. */
+export interface ScaleOff {
+  across: number;
+  down: number;
+  middle: { x: number; y: number };
+}
+
 /** A point to be found, seen in one picture or several; its height above the mat as far as it is known, mm. */
 export interface Mark {
   height: number;
@@ -71,11 +78,20 @@ const LEAST_OFF = 0.05;
 
 const LENS = 5;
 const POSE = 6;
+const SCALE = 2;
 
-/** All pictures and marks by least squares at once: lens, poses, points. Throws RangeError where a picture has fewer than four corners. */
-export function solve(views: readonly View[], marks: readonly Mark[] = []): Solution {
+/**
+ * All pictures and marks by least squares at once: lens, poses, points, and the mat's own millimetre as far as `scale`
+ * leaves it open, for a picture tells how long its two directions are to each other. Throws RangeError where a picture
+ * has fewer than four corners.
+ */
+export function solve(
+  views: readonly View[],
+  marks: readonly Mark[] = [],
+  scale?: ScaleOff,
+): Solution {
   const kept = views.map(({ corners }) => corners.map(() => true));
-  let state = adjusted(views, marks, kept);
+  let state = adjusted(views, marks, kept, scale);
   const leftOut = new Set<string>();
   for (let round = 0; round < 6; round += 1) {
     /* A code half covered has corners far from where it belongs: the worst go, and all is solved again. */
@@ -101,7 +117,7 @@ export function solve(views: readonly View[], marks: readonly Mark[] = []): Solu
       dropped = true;
     }
     if (!dropped) break;
-    state = adjusted(views, marks, kept);
+    state = adjusted(views, marks, kept, scale);
   }
   return { ...state, leftOut: leftOut.size };
 }
@@ -200,11 +216,13 @@ function adjusted(
   views: readonly View[],
   marks: readonly Mark[],
   kept: readonly boolean[][],
+  scale: ScaleOff | undefined,
 ): Adjusted {
   const start = startOf(views);
   const { focals, lensOf } = start;
   const nLens = start.lenses.length * LENS;
   const nPose = views.length * POSE;
+  const nScale = scale ? SCALE : 0;
   const sizes = start.lenses.map((lens) => lens.f);
   /* Figures of about one: focal length as a share, middle in shares of it, shifts in hundreds of mm. */
   const packLens = (lens: Lens, k: number) => [
@@ -217,8 +235,9 @@ function adjusted(
   const params = [
     ...start.lenses.flatMap(packLens),
     ...start.poses.flatMap(({ turn, shift }) => [...turn, ...shift.map((value) => value / 100)]),
+    ...(scale ? [0, 0] : []),
   ];
-  const priors = start.lenses.flatMap((lens, k) => {
+  const ofLens = start.lenses.flatMap((lens, k) => {
     const diagonal = Math.hypot(lens.cx, lens.cy) * 2;
     const middle = (MIDDLE_SHARE * diagonal) / sizes[k]!;
     return [
@@ -229,6 +248,21 @@ function adjusted(
       { at: 0, off: K2_OFF },
     ];
   });
+  const priors = [
+    ...ofLens.map((prior, i) => ({ ...prior, i })),
+    ...(scale ? [scale.across, scale.down] : []).map((off, i) => ({
+      at: 0,
+      off,
+      i: nLens + nPose + i,
+    })),
+  ];
+  /** Where a drawn place of the mat lies. */
+  const onPaper = (p: readonly number[], x: number, y: number): Point3 => {
+    if (!scale) return { x, y, z: 0 };
+    const { middle } = scale;
+    const [a = 0, d = 0] = p.slice(nLens + nPose, nLens + nPose + SCALE);
+    return { x: x + (x - middle.x) * a, y: y + (y - middle.y) * d, z: 0 };
+  };
   const unpack = (p: readonly number[]): Unpacked => {
     const lenses = sizes.map((size, k): Lens => {
       const [f = 1, cx = 0, cy = 0, k1 = 0, k2 = 0] = p.slice(k * LENS, k * LENS + LENS);
@@ -239,7 +273,7 @@ function adjusted(
       return { turn: [a, b, c], shift: [x * 100, y * 100, z * 100] };
     });
     const points = marks.map((_, i): Point3 => {
-      const [x = 0, y = 0, z = 0] = p.slice(nLens + nPose + i * 3);
+      const [x = 0, y = 0, z = 0] = p.slice(nLens + nPose + nScale + i * 3);
       return { x: x * 100, y: y * 100, z: z * 100 };
     });
     return { lenses, poses, turns: poses.map(({ turn }) => turnOf(turn)), points };
@@ -255,10 +289,10 @@ function adjusted(
     };
     views.forEach(({ corners }, i) => {
       corners.forEach(({ x, y, u, v, off }, k) => {
-        if (kept[i]![k]) seen(i, { x, y, z: 0 }, u, v, Math.max(LEAST_OFF, off));
+        if (kept[i]![k]) seen(i, onPaper(p, x, y), u, v, Math.max(LEAST_OFF, off));
       });
     });
-    priors.forEach(({ at, off }, i) => out.push(((p[i] ?? 0) - at) / off));
+    for (const { at, off, i } of priors) out.push(((p[i] ?? 0) - at) / off);
     if (withMarks)
       marks.forEach((mark, i) => {
         const at = points[i] as Point3;
@@ -295,7 +329,7 @@ function adjusted(
   const cornersOff = views.map(({ corners }, i) =>
     corners.map(({ x, y, u, v }) => {
       const lens = end.lenses[lensOf[i]!] as Lens;
-      const to = project(lens, end.turns[i] as Turn, end.poses[i] as Pose, { x, y, z: 0 });
+      const to = project(lens, end.turns[i] as Turn, end.poses[i] as Pose, onPaper(every, x, y));
       return to ? Math.hypot(to.u - u, to.v - v) : Infinity;
     }),
   );
@@ -309,7 +343,7 @@ function adjusted(
       stands: standsAt(end.turns[i] as Turn, end.poses[i] as Pose),
     })),
     marks: end.points.map((at, i) => {
-      const k = nLens + nPose + i * 3;
+      const k = nLens + nPose + nScale + i * 3;
       const of = (a: number, b: number) => covariance.get(k + a, k + b) * 1e4;
       return { at, xx: of(0, 0), xy: of(0, 1), yy: of(1, 1), zz: of(2, 2) };
     }),

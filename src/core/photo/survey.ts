@@ -14,7 +14,7 @@ import {
 import { lightOf, type Light, type Pixels } from './picture.ts';
 import { pixelMm, type At, type Plane } from './plane.ts';
 import { rectangleRound } from './rectangle.ts';
-import { solve, type Solution, type View } from './solve.ts';
+import { solve, type Solution, type ScaleOff, type View } from './solve.ts';
 
 /** One picture, read: where its codes or its card are, how sharp it is. */
 export interface Shot {
@@ -120,8 +120,8 @@ export interface Survey {
   shots: readonly Shot[];
   views: readonly View[];
   solution: Solution;
-  /** A printed millimetre is off by so much, as a share, one standard deviation. */
-  off: { across: number; down: number };
+  /** What a printed millimetre may be off by. */
+  off: ScaleOff;
   measured: boolean;
   /** What the mat or card covers, mm. */
   box: Box;
@@ -154,7 +154,16 @@ export function surveyOf(
       return corners.map(({ u, v }, i) => ({ ...known[i]!, u, v, off, of: id }));
     }),
   }));
-  const solution = solve(views);
+  const { width, height } =
+    'paper' in first.on
+      ? matPapers[first.on.paper]
+      : { width: first.on.card.width, height: first.on.card.height };
+  const off: ScaleOff = {
+    across: isMat ? scale.acrossOff : CARD_OFF,
+    down: isMat ? scale.downOff : CARD_OFF,
+    middle: { x: width / 2, y: height / 2 },
+  };
+  const solution = solve(views, [], off);
   /* Half a millimetre of slack is more than any paper lies hollow. */
   const worst = Math.max(
     ...solution.views.map((view, i) => {
@@ -167,19 +176,13 @@ export function surveyOf(
       fault:
         'The codes do not fit one flat mat: press it flat, nothing over the codes, and let no part of it be a second print.',
     };
-  const { width, height } =
-    'paper' in first.on
-      ? matPapers[first.on.paper]
-      : { width: first.on.card.width, height: first.on.card.height };
   const margin = 'paper' in first.on ? 10 : Math.max(width, height);
   return {
     survey: {
       shots,
       views,
       solution,
-      off: isMat
-        ? { across: scale.acrossOff, down: scale.downOff }
-        : { across: CARD_OFF, down: CARD_OFF },
+      off,
       measured: !isMat || rules.across !== undefined || rules.down !== undefined,
       box: { x0: -margin, y0: -margin, x1: width + margin, y1: height + margin },
     },
@@ -250,24 +253,15 @@ export interface MeasuredRectangle {
 }
 export type Measured = MeasuredHole | MeasuredEdge | MeasuredRectangle;
 
-/** What is off by lens, stand and height at a place of a picture; `off`: what finding it adds; all one deviation, mm. */
+/** What is off by lens, stand, height and the mat's own millimetre at a place of a picture; `off`: what finding it adds; all one deviation, mm. */
 function spreadAt(survey: Survey, shot: number, at: At, height: Height, off: number) {
   const view = survey.solution.views[shot]!;
   const pixel = project(view.lens, view.turn, view.pose, { ...at, z: height.mm });
   const own = pixel && survey.solution.spread(shot, pixel, height.mm, height.off);
-  const scaled = scaleSpread(survey, at);
   return {
-    xx: (own?.xx ?? NaN) + off * off + scaled.xx,
+    xx: (own?.xx ?? NaN) + off * off,
     xy: own?.xy ?? NaN,
-    yy: (own?.yy ?? NaN) + off * off + scaled.yy,
-  };
-}
-
-/** What a wrong scale of the print makes, from the mat's middle. */
-function scaleSpread({ off, box }: Survey, { x, y }: At) {
-  return {
-    xx: ((x - (box.x0 + box.x1) / 2) * off.across) ** 2,
-    yy: ((y - (box.y0 + box.y1) / 2) * off.down) ** 2,
+    yy: (own?.yy ?? NaN) + off * off,
   };
 }
 
@@ -318,16 +312,13 @@ export function holeAt(
       y: first.y,
       within: within95(spreadAt(survey, shot, first, height, first.off)),
     };
-  const joined = solve(survey.views, [{ height: height.mm, heightOff: height.off, seen: found }]);
-  const [mark] = joined.marks;
+  const [mark] = solve(
+    survey.views,
+    [{ height: height.mm, heightOff: height.off, seen: found }],
+    survey.off,
+  ).marks;
   if (!mark) return undefined;
-  const scaled = scaleSpread(survey, mark.at);
-  return {
-    ...sized,
-    x: mark.at.x,
-    y: mark.at.y,
-    within: within95({ xx: mark.xx + scaled.xx, xy: mark.xy, yy: mark.yy + scaled.yy }),
-  };
+  return { ...sized, x: mark.at.x, y: mark.at.y, within: within95(mark) };
 }
 
 /** The straight edge nearest to a tap. */
@@ -386,13 +377,11 @@ export function advice(survey: Survey, height: Height): string[] {
     const own = (high: Height, off: number) => within95(spreadAt(survey, i, edge, high, off));
     const mm = pixelMm(planeOf(survey, i, height), at);
     const whole = own(height, 0.2 * mm);
-    const { xx, yy } = scaleSpread(survey, edge);
     const sure = within95({ ...spreadAt(survey, i, edge, { ...height, off: 0 }, 0.2 * mm), xy: 0 });
     const lean =
       Math.hypot(view.stands.x - at.x, view.stands.y - at.y) / Math.max(1, view.stands.z);
     return {
       whole,
-      byScale: 1.96 * Math.sqrt(Math.max(xx, yy)),
       sure,
       mm,
       lean,

@@ -197,6 +197,26 @@ describe('photo, a board on its mat', function () {
     expect(advice(unknown, height)[0]).to.match(/rule/);
     expect(advice(known, height).join()).not.to.match(/rule/);
   });
+  it('a rule read wrong in one direction is not believed whole: the picture tells the two from each other', () => {
+    const shot = shotOf(pixels);
+    const holes = plate.holes.map(truthOf).sort((a, b) => a.x - b.x);
+    const [p, q] = [holes[0]!, holes.at(-1)!];
+    const truth = Math.hypot(p.x - q.x, p.y - q.y);
+    const from = (across: number) => {
+      const of = joined([shot], { across, down: 200 });
+      const near = (at: { x: number; y: number }) =>
+        holeAt(of, 0, { x: (at.x * across) / 120, y: at.y }, height)!;
+      const { mm, within } = between(near(p), near(q))!;
+      expect(Math.abs(mm - truth), String(across)).to.be.below(within);
+      return mm;
+    };
+    for (const by of [0.4, -0.4]) {
+      /* What the rule alone would make of it. */
+      const believed = Math.hypot((p.x - q.x) * (1 + by / 120), p.y - q.y) - truth;
+      const told = from(120 + by) - from(120);
+      expect(told / believed).to.be.within(0.3, 0.8);
+    }
+  });
   it('accuracy is worse where the height is not known, worse still from aside; and it says what would better it', () => {
     const at = { x: 40, y: 60 };
     const sure = accuracyAt(survey, 0, at, { mm: 11.6, off: 0.05 });

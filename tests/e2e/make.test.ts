@@ -85,7 +85,7 @@ describe('make', () => {
     await page.keyboard.press('g');
     await page.waitForTimeout(200);
     await page.keyboard.press('m');
-    await page.getByRole('heading', { name: 'Make' }).waitFor();
+    await page.getByRole('heading', { name: 'Make', exact: true }).waitFor();
     for (const sort of ['L bracket', 'Rear plate'])
       await page.getByRole('button', { name: sort, exact: true }).click();
     await page

@@ -126,7 +126,7 @@
     <ul>
       {#each commands as [label, command] (label)}
         <li>
-          <span>{label}</span><code>{command}</code>
+          <span>{label}</span><code title={command}>{command}</code>
           <button onclick={() => copy(command)}>Copy</button>
         </li>
       {/each}
@@ -206,7 +206,8 @@
     font-size: 14.5px;
   }
   code {
-    overflow: auto;
+    overflow: hidden;
+    text-overflow: ellipsis;
     padding: 8px;
     background: var(--paper-deep);
     white-space: nowrap;

@@ -99,6 +99,7 @@
       </p>
       <Select
         label="It is"
+        aria-label="It is"
         options={(course[0] ?? []).map(({ cause }) => ({ value: cause.id, words: cause.name }))}
         none="name the cause"
         value=""

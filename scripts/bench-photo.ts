@@ -9,6 +9,7 @@ import {
   holeAt,
   planeOf,
   readShot,
+  rectangleAt,
   surveyOf,
   type Survey,
 } from '../src/core/photo/survey.ts';
@@ -30,22 +31,24 @@ const HEIGHT_OFF = 0.15;
 interface Places {
   holes: { off: number; within: number }[];
   edges: { off: number; within: number }[];
+  /** Sides of openings. */
+  sides: { off: number; within: number }[];
 }
 
 interface Part {
   /** By the mat as it was drawn, and by rules as a ruler tells them. */
   drawn: Places;
   ruled: Places;
-  asked: { holes: number; edges: number };
+  asked: { holes: number; edges: number; sides: number };
   refused: number;
   tries: number;
   falses: number;
 }
 
 const none = (): Part => ({
-  drawn: { holes: [], edges: [] },
-  ruled: { holes: [], edges: [] },
-  asked: { holes: 0, edges: 0 },
+  drawn: { holes: [], edges: [], sides: [] },
+  ruled: { holes: [], edges: [], sides: [] },
+  asked: { holes: 0, edges: 0, sides: 0 },
   refused: 0,
   tries: 0,
   falses: 0,
@@ -69,6 +72,13 @@ function measured(seed: number, part: Part): void {
       [-20, -60, -s, c],
     ] as const
   ).map(([x, y, nx, ny]) => ({ at: onMat(plate, { x, y }), nx, ny, tap: near() }));
+  /* An opening is tapped somewhere in its middle. */
+  const openings = plate.openings.map(({ x0, x1, y0, y1 }) => {
+    const by = 0.3 * Math.min(x1 - x0, y1 - y0, 7);
+    const at = onMat(plate, { x: (x0 + x1) / 2, y: (y0 + y1) / 2 });
+    const tap = { x: roll.even(-by, by), y: roll.even(-by, by) };
+    return { at, tap, sides: [x1 - x0, y1 - y0].sort((one, two) => two - one) };
+  });
   const offs = [RULER_OFF * roll.normal(), RULER_OFF * roll.normal()] as const;
   const surveyed = (rules: { across: number; down: number }) =>
     'shot' in read ? surveyOf([read.shot], rules) : read;
@@ -80,6 +90,7 @@ function measured(seed: number, part: Part): void {
   }
   part.asked.holes += holes.length;
   part.asked.edges += edges.length;
+  part.asked.sides += 2 * openings.length;
   places(part.drawn, drawn.survey, { x: 0, y: 0 });
   /* A wrong rule moves everything from the paper's corner: what is measured lies as it does from the middle. */
   const { width, height: tall } = matPapers.A4;
@@ -104,6 +115,15 @@ function measured(seed: number, part: Part): void {
       if (!own) continue;
       const off = Math.abs((own.x - truth.x) * nx + (own.y - truth.y) * ny);
       into.edges.push({ off, within: own.within });
+    }
+    for (const { at, tap, sides } of openings) {
+      const own = rectangleAt(survey, 0, moved(moved(at, by), tap), height);
+      if (!own) continue;
+      [own.width, own.height]
+        .sort((one, two) => two - one)
+        .forEach((side, i) =>
+          into.sides.push({ off: Math.abs(side - sides[i]!), within: own.within }),
+        );
     }
   }
   for (let i = 0; i < 5; i += 1) {
@@ -140,6 +160,7 @@ if (from !== undefined && to !== undefined) {
   const both = (a: Places, b: Places): Places => ({
     holes: [...a.holes, ...b.holes],
     edges: [...a.edges, ...b.edges],
+    sides: [...a.sides, ...b.sides],
   });
   const all = parts.reduce((sum, each) => ({
     drawn: both(sum.drawn, each.drawn),
@@ -147,6 +168,7 @@ if (from !== undefined && to !== undefined) {
     asked: {
       holes: sum.asked.holes + each.asked.holes,
       edges: sum.asked.edges + each.asked.edges,
+      sides: sum.asked.sides + each.asked.sides,
     },
     refused: sum.refused + each.refused,
     tries: sum.tries + each.tries,
@@ -159,10 +181,10 @@ if (from !== undefined && to !== undefined) {
   const [holes, edges] = [at95(all.drawn.holes), at95(all.drawn.edges)];
   const percent = (value: number) => `${value.toFixed(1)} %`;
   const lines = (['drawn', 'ruled'] as const).flatMap((by) =>
-    (['holes', 'edges'] as const).map((what) => {
+    (['holes', 'edges', 'sides'] as const).map((what) => {
       const held = holds(all[by][what]);
       return {
-        what: `stated accuracy of ${what} holds, ${by === 'drawn' ? 'the mat true' : `its rules read to ${RULER_OFF} mm: off by ${at95(all[by][what]).toFixed(2)} mm at 95 %`}`,
+        what: `stated accuracy of ${what === 'sides' ? 'openings’ sides' : what} holds, ${by === 'drawn' ? 'the mat true' : `its rules read to ${RULER_OFF} mm: off by ${at95(all[by][what]).toFixed(2)} mm at 95 %`}`,
         figure: percent(held),
         wanted: '93 to 97 %',
         met: held >= 93 && held <= 97,
@@ -210,6 +232,12 @@ if (from !== undefined && to !== undefined) {
         figure: `${edges.toFixed(2)} mm`,
         wanted: 'within 0.4 mm',
         met: edges <= 0.4,
+      },
+      {
+        what: `openings’ sides, ${all.drawn.sides.length} of ${all.asked.sides} found: off at 95 %; over 3 mm off`,
+        figure: `${at95(all.drawn.sides).toFixed(2)} mm; ${all.drawn.sides.filter(({ off }) => off > 3).length}`,
+        wanted: 'within 0.5 mm; none',
+        met: at95(all.drawn.sides) <= 0.5 && all.drawn.sides.every(({ off }) => off <= 3),
       },
       ...lines,
       {

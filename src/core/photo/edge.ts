@@ -85,7 +85,7 @@ export function edgeNear(plane: Plane, tap: At): Edge | undefined {
 /** What edges add to their scatter, px, one standard deviation (by the rendered pictures of the bench). */
 const EDGE_PX = 0.4;
 /** Sheet and boards are about so thick, mm: behind an edge on the camera's side its lower rim shows. */
-const THICK_MM = 2.2;
+export const THICK_MM = 2.2;
 
 /** An edge drawn tight about a guess: read across every few tenths of a millimetre along it. */
 export function edgeAlong(
@@ -158,12 +158,12 @@ export function edgeAlong(
   }
   if (!result) return undefined;
   /* One light to each side is what the rim's model knows. */
-  const edge = halfLit ? result : edgeByItsRim(plane, result, mm);
+  const edge = halfLit ? result : edgeByItsRim(plane, result, mm, tapMm === Infinity);
   return { ...edge, off: Math.hypot(edge.off, doubt) };
 }
 
 /** An edge by a model of its light: upper rim, wall below it where that shows. */
-function edgeByItsRim(plane: Plane, edge: Edge, mm: number): Edge {
+function edgeByItsRim(plane: Plane, edge: Edge, mm: number, lower: boolean): Edge {
   const [nx, ny] = [-edge.dy, edge.dx];
   const toward = leanAt(plane, edge);
   const lean = (toward.x * nx + toward.y * ny) * toward.lean;
@@ -183,7 +183,7 @@ function edgeByItsRim(plane: Plane, edge: Edge, mm: number): Edge {
   const before = median(all.filter(({ at }) => at < -to(-1) + sigma).map(({ light }) => light));
   const behind = median(all.filter(({ at }) => at > to(1) - sigma).map(({ light }) => light));
   if (Number.isNaN(before) || Number.isNaN(behind)) return edge;
-  const fit = edgeRim(rows, { lean, sigma, before, behind });
+  const fit = edgeRim(rows, { lean, sigma, before, behind, lower });
   if (!fit) return edge;
   const [a = 0, slope = 0] = fit.figures;
   if (Math.abs(a) > Math.abs(lean) * 3 + 2 * mm || Math.abs(slope) > 0.05) return edge;

@@ -22,13 +22,15 @@ export function descend(
   start: readonly number[],
   residuals: (p: readonly number[]) => number[],
   most = 60,
+  changes = (p: readonly number[]): Matrix => derivatives(p, residuals),
+  least = 1e-10,
 ): number[] {
   let p = start.slice();
   const cost = (r: readonly number[]) => r.reduce((sum, value) => sum + value * value, 0);
   let now = cost(residuals(p));
   let damping = 1e-3;
   for (let i = 0; i < most; i += 1) {
-    const jacobian = derivatives(p, residuals);
+    const jacobian = changes(p);
     const turned = jacobian.transpose();
     const normal = turned.mmul(jacobian);
     const down = turned.mmul(Matrix.columnVector(residuals(p)));
@@ -46,7 +48,7 @@ export function descend(
         now = next;
         damping = Math.max(1e-9, damping / 8);
         better = true;
-        if (gain < 1e-10) return p;
+        if (gain < least) return p;
       } else damping *= 6;
     }
     if (!better) return p;

@@ -1,5 +1,6 @@
-import { edgeAlong, type Edge } from './edge.ts';
+import { edgeAlong, THICK_MM, type Edge } from './edge.ts';
 import {
+  leanAt,
   lightAt,
   median,
   peaksOf,
@@ -27,34 +28,37 @@ export function rectangleRound(plane: Plane, tap: At, most = 260): Rectangle | u
   if (!(mm > 0)) return undefined;
   const pitch = Math.max(mm, 0.1);
   const smooth = Math.max(1.5, plane.blur);
-  const count = 120;
+  const lead = (Math.ceil(smooth * 3) + 2) * pitch;
   const firsts: { angle: number; peaks: Peak[] }[] = [];
-  for (let i = 0; i < count; i += 1) {
-    const angle = (2 * Math.PI * i) / count;
+  for (let i = 0; i < RAYS; i += 1) {
+    const angle = (2 * Math.PI * i) / RAYS;
     const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
-    const whole = profileOf(plane, tap, dx, dy, most, pitch);
+    /* From behind the tap: a rim close before it is smoothed with what lies there. */
+    const from = { x: tap.x - dx * lead, y: tap.y - dy * lead };
+    const whole = profileOf(plane, from, dx, dy, most + lead, pitch);
     const end = whole.findIndex(Number.isNaN);
     const profile = end < 0 ? whole : whole.subarray(0, end);
-    firsts.push({ angle, peaks: peaksOf(profile, pitch, smooth) });
+    const peaks = peaksOf(profile, pitch, smooth).map((peak) => ({ ...peak, at: peak.at - lead }));
+    firsts.push({ angle, peaks: peaks.filter(({ at }) => at > 0) });
   }
   const strengths = firsts
     .map(({ peaks }) => Math.max(0, ...peaks.map(({ step }) => Math.abs(step))))
     .sort((a, b) => a - b);
-  const bar = Math.max(0.025, (strengths[Math.floor(count / 2)] ?? 0) * 0.15);
+  const bar = Math.max(0.025, (strengths[Math.floor(RAYS / 2)] ?? 0) * 0.15);
   const hits = firsts.flatMap(({ angle, peaks }, ray) =>
     peaks
       .filter(({ step }) => Math.abs(step) >= bar)
       .slice(0, 4)
       .map(({ at }) => ({ ray, x: Math.cos(angle) * at, y: Math.sin(angle) * at })),
   );
-  if (new Set(hits.map(({ ray }) => ray)).size < count * 0.6) return undefined;
+  if (new Set(hits.map(({ ray }) => ray)).size < RAYS * 0.6) return undefined;
   const near = Math.max(2 * mm, 0.4);
   let best: { score: number; turn: number; sides: number[] } = { score: 0, turn: 0, sides: [] };
   for (let turn = -45; turn < 45; turn += 0.5) {
-    const found = closed(plane, tap, hits, (turn * Math.PI) / 180, near);
-    if (found && found.score > best.score) best = { ...found, turn };
+    const found = closed(plane, tap, hits, (turn * Math.PI) / 180, near, best.score);
+    if (found) best = { ...found, turn };
   }
-  if (best.score < count * 0.5) return undefined;
+  if (best.score < RAYS * 0.5) return undefined;
   const a = (best.turn * Math.PI) / 180;
   const [right = 0, left = 0, down = 0, up = 0] = best.sides;
   const place = (u: number, v: number): At => ({
@@ -87,8 +91,14 @@ export function rectangleRound(plane: Plane, tap: At, most = 260): Rectangle | u
   };
 }
 
+/** So many rays are looked along. */
+const RAYS = 120;
+/** No nearer to a side is tapped, mm. */
+const TAP_MM = 0.2;
 /** How much the smaller of two nearly alike is preferred (by the rendered pictures of the bench). */
-const INNER = 3;
+const INNER = 5;
+/** Light falls off by so much of itself per mm at the most. */
+const FALL = 0.003;
 /** Light beyond a side is read at so many places along it, mm from its middle: a hole or a scratch there says nothing. */
 const BESIDE_MM = [-3, -1.5, 0, 1.5, 3];
 
@@ -102,18 +112,23 @@ const SIDES = 4;
 function closed(
   plane: Plane,
   tap: At,
-  hits: readonly At[],
+  hits: readonly (At & { ray: number })[],
   turn: number,
   near: number,
+  over: number,
 ): { score: number; sides: number[] } | undefined {
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
-  const turned = hits.map(({ x, y }) => ({ u: x * c + y * s, v: -x * s + y * c }));
+  const turned = hits.map(({ ray, x, y }) => ({ ray, u: x * c + y * s, v: -x * s + y * c }));
+  const lean = leanAt(plane, tap);
   const light = (u: number, v: number) =>
     lightAt(plane, tap.x + u * c - v * s, tap.y + u * s + v * c);
   const hands = (['u', 'v'] as const).flatMap((axis) =>
     [1, -1].map((sign) => {
+      /* A wall shows on the side away from the camera's foot: light is read beyond it. */
+      const away = -sign * (axis === 'u' ? c * lean.x + s * lean.y : c * lean.y - s * lean.x);
+      const wall = Math.max(0, away) * lean.lean * THICK_MM;
       const own = turned
-        .filter((hit) => hit[axis] * sign > 0.5)
+        .filter((hit) => hit[axis] * sign > TAP_MM)
         .sort((p, q) => p[axis] * sign - q[axis] * sign);
       const all: { at: number; n: number }[] = [];
       let [from, to] = [0, 0];
@@ -127,7 +142,7 @@ function closed(
       for (const each of all.sort((p, q) => q.n - p.n)) {
         if (each.n < 4 || top.length === SIDES) break;
         if (top.some(({ at }) => Math.abs(at - each.at) < near * 2)) continue;
-        const out = sign * (each.at + Math.max(1.6, near * 3));
+        const out = sign * (each.at + Math.max(1.6, near * 3) + wall);
         const beyond = BESIDE_MM.map((by) => (axis === 'u' ? light(out, by) : light(by, out)));
         top.push({ ...each, behind: median(beyond) });
       }
@@ -142,15 +157,43 @@ function closed(
         for (const up of ups) {
           const four = [right, left, down, up];
           const mean = four.reduce((sum, { behind }) => sum + behind, 0) / 4;
-          const apart = Math.max(...four.map(({ behind }) => Math.abs(behind - mean))) / mean;
+          const apart = Math.max(
+            ...four.map(({ at, behind }) => Math.abs(behind / mean - 1) - FALL * at),
+            0,
+          );
           const even = Number.isNaN(apart) ? 0.3 : 1 / (1 + (apart / 0.15) ** 2);
-          const size = (right.at + left.at) * (down.at + up.at);
-          const score =
-            four.reduce((sum, { n }) => sum + n, 0) * (0.3 + 0.7 * even) - INNER * Math.log(size);
-          if (!best || score > best.score)
-            best = { score, sides: [right.at, -left.at, down.at, -up.at] };
+          const small = INNER * Math.log((right.at + left.at) * (down.at + up.at));
+          const light = 0.3 + 0.7 * even;
+          const most = Math.min(
+            RAYS,
+            four.reduce((sum, { n }) => sum + n, 0),
+          );
+          if (most * light - small <= (best?.score ?? over)) continue;
+          const sides = [right.at, -left.at, down.at, -up.at];
+          const score = endingAt(turned, sides, near) * light - small;
+          if (score > (best?.score ?? over)) best = { score, sides };
         }
   return best;
+}
+
+/** How many rays end, once or more, at a rectangle: at the side they meet first. */
+function endingAt(
+  turned: readonly { ray: number; u: number; v: number }[],
+  [right = 0, left = 0, down = 0, up = 0]: readonly number[],
+  near: number,
+): number {
+  let count = 0;
+  let last = -1;
+  for (const { ray, u, v } of turned) {
+    if (ray === last) continue;
+    const [wide, tall] = [u > 0 ? right : -left, v > 0 ? down : -up];
+    const across =
+      Math.abs(u) * tall > Math.abs(v) * wide ? Math.abs(u) - wide : Math.abs(v) - tall;
+    if (Math.abs(across) > near) continue;
+    count += 1;
+    last = ray;
+  }
+  return count;
 }
 
 function meeting(one: Edge, two: Edge): At | undefined {

@@ -1,4 +1,4 @@
-import { inverse } from 'ml-matrix';
+import { inverse, Matrix } from 'ml-matrix';
 import { derivatives, descend } from './leastSquares.ts';
 
 /**
@@ -12,6 +12,10 @@ const THICK_MM = 1.4;
 const THICK_OFF = 0.8;
 /** Light of a wall is as that beside it until the picture says otherwise, weakly. */
 const WALL_OFF = 0.25;
+
+/** An upper rim between two of one light, within so much, is held to be so many deviations from likely. */
+const HIDDEN = 3;
+const HIDDEN_LIGHT = 0.08;
 
 /** A smeared step: how much of it is done at x, by its deviation (logistic in place of the error function: 0.01 off at the most). */
 const step = (x: number, sigma: number): number => 1 / (1 + Math.exp((-1.702 * x) / sigma));
@@ -37,37 +41,60 @@ const SHARED = 4;
 
 function fitted(
   starts: readonly (readonly number[])[],
+  /** What is left of each reading, light; how it changes with each figure, where that is known. */
   model: (p: readonly number[]) => number[],
   priors: (p: readonly number[]) => number[],
-  count: number,
+  slopes?: (p: readonly number[]) => Float64Array[],
 ): RimFit | undefined {
-  let best: { p: number[]; cost: number } | undefined;
-  /* Light to its scatter: found once from the first fit. */
+  const square = (values: readonly number[]) =>
+    values.reduce((sum, value) => sum + value * value, 0);
+  /* Light to its scatter: found once, from the closest fit. */
   let sigma = 0.02;
   const residuals = (p: readonly number[]) => [
     ...model(p).map((value) => huber(value / sigma / Math.sqrt(SHARED))),
     ...priors(p),
   ];
-  const cost = (p: readonly number[]) =>
-    residuals(p).reduce((sum, value) => sum + value * value, 0);
-  for (const start of starts) {
-    const p = descend(start, residuals, 14);
-    const now = cost(p);
-    if (!best || now < best.cost) best = { p, cost: now };
-  }
-  if (!best) return undefined;
-  const left = model(best.p);
-  sigma = Math.max(
-    0.004,
-    Math.sqrt(left.reduce((sum, value) => sum + value * value, 0) / Math.max(1, count - 8)),
-  );
-  const p = descend(best.p, residuals, 12);
-  const jacobian = derivatives(p, residuals);
+  const changes =
+    slopes &&
+    ((p: readonly number[]) => {
+      const pull = model(p).map(
+        (value) => huberSlope(value / sigma / Math.sqrt(SHARED)) / sigma / Math.sqrt(SHARED),
+      );
+      const weak = derivatives(p, priors);
+      const out = Matrix.zeros(pull.length + weak.rows, p.length);
+      slopes(p).forEach((own, i) => {
+        own.forEach((slope, k) => out.set(k, i, slope * pull[k]!));
+        for (let k = 0; k < weak.rows; k += 1) out.set(pull.length + k, i, weak.get(k, i));
+      });
+      return out;
+    });
+  const cost = (p: readonly number[]) => square(residuals(p));
+  const tried = starts
+    .map((start) => descend(start, residuals, 14, changes, 1e-4))
+    .map((p) => ({ p, cost: cost(p) }))
+    .sort((one, two) => one.cost - two.cost);
+  const [first, ...others] = tried;
+  if (!first) return undefined;
+  const left = model(first.p);
+  sigma = Math.max(0.004, Math.sqrt(square(left) / Math.max(1, left.length - 8)));
+  const p = descend(first.p, residuals, 12, changes);
+  const jacobian = changes?.(p) ?? derivatives(p, residuals);
   const covariance = inverse(jacobian.transpose().mmul(jacobian), true);
+  /* Another answer nearly as close may be the true one: as likely as its cost says. */
+  const best = cost(p);
+  const doubts = others.flatMap((other) => {
+    const likely = Math.exp((first.cost - other.cost) / 2);
+    const far = Math.abs(other.p[0]! - p[0]!) > 3 * Math.sqrt(covariance.get(0, 0));
+    return far && likely > 0.005
+      ? [{ share: likely / (1 + likely), by: other.p.map((v, i) => v - p[i]!) }]
+      : [];
+  });
+  const doubt = doubts.sort((one, two) => two.share - one.share)[0];
   return {
     figures: p,
-    spread: (i, k) => covariance.get(i, k),
-    cost: cost(p),
+    spread: (i, k) =>
+      covariance.get(i, k) + (doubt ? doubt.share * doubt.by[i]! * doubt.by[k]! : 0),
+    cost: best,
     noise: sigma,
   };
 }
@@ -76,6 +103,11 @@ function fitted(
 const huber = (value: number): number => {
   const size = Math.abs(value);
   return size <= 3 ? value : Math.sign(value) * Math.sqrt(6 * size - 9);
+};
+
+const huberSlope = (value: number): number => {
+  const size = Math.abs(value);
+  return size <= 3 ? 1 : 3 / Math.sqrt(6 * size - 9);
 };
 
 export interface CircleGuess {
@@ -146,7 +178,7 @@ export function circleRim(
             1,
           ]),
         );
-  return fitted(starts, model, priors, count);
+  return fitted(starts, model, priors);
 }
 
 /** A ray's own light is held to that of all so loosely: as so many readings would. */
@@ -166,6 +198,8 @@ export interface EdgeGuess {
   /** Light before and behind it. */
   before: number;
   behind: number;
+  /** Whether the guess may be the rim below as well. */
+  lower: boolean;
 }
 
 /** An edge by the light across it. Figures: where it is beyond the guess, mm, and its slope. */
@@ -196,12 +230,43 @@ export function edgeRim(
     }
     return out;
   };
+  /* The model's own changes: a smeared step's is as high as it is undone times done. */
+  const slopes = (p: readonly number[]): Float64Array[] => {
+    const [a = 0, slope = 0, thick = 0, wall = 0, before = 0, behind = 0, wide = 1] = p;
+    const shift = side * Math.abs(thick) * size;
+    const sigma = guess.sigma * Math.max(0.3, wide);
+    const lowerFirst = shift < 0;
+    const out = p.map(() => new Float64Array(count));
+    let k = 0;
+    for (const { t, readings } of rows) {
+      const upper = a + slope * t;
+      const [first, second] = lowerFirst ? [upper + shift, upper] : [upper, upper + shift];
+      for (const { at } of readings) {
+        const [s1, s2] = [step(at - first, sigma), step(at - second, sigma)];
+        const rise1 = ((wall - before) * s1 * (1 - s1) * 1.702) / sigma;
+        const rise2 = ((behind - wall) * s2 * (1 - s2) * 1.702) / sigma;
+        out[0]![k] = -(rise1 + rise2);
+        out[1]![k] = -(rise1 + rise2) * t;
+        out[2]![k] = -(lowerFirst ? rise1 : rise2) * side * size * (thick < 0 ? -1 : 1);
+        out[3]![k] = s1 - s2;
+        out[4]![k] = 1 - s1;
+        out[5]![k] = s2;
+        out[6]![k] =
+          wide > 0.3 ? (-(rise1 * (at - first) + rise2 * (at - second)) / sigma) * guess.sigma : 0;
+        k += 1;
+      }
+    }
+    return out;
+  };
   /* The wall lies toward the foot: beside what is there. */
   const beside = (p: readonly number[]) => (side < 0 ? (p[4] ?? 0) : (p[5] ?? 0));
+  const across = (p: readonly number[]) => (side < 0 ? (p[5] ?? 0) : (p[4] ?? 0));
   const priors = (p: readonly number[]) => [
     (Math.abs(p[2] ?? 0) - THICK_MM) / THICK_OFF,
     ((p[3] ?? 0) - beside(p)) / WALL_OFF,
     ((p[6] ?? 1) - 1) / 0.25,
+    /* One step in sight is the upper rim's: a wall of the face's own light would hide that one. */
+    HIDDEN * Math.exp(-((((p[3] ?? 0) - across(p)) / HIDDEN_LIGHT) ** 2)),
   ];
   const { before, behind } = guess;
   const near = side < 0 ? before : behind;
@@ -209,15 +274,18 @@ export function edgeRim(
     size < 0.03
       ? [[0, 0, THICK_MM, near, before, behind, 1]]
       : [0.6, 1.6].flatMap((thick) =>
-          [near, (before + behind) / 2, Math.min(before, behind) * 0.4].map((wall) => [
-            0,
-            0,
-            thick,
-            wall,
-            before,
-            behind,
-            1,
-          ]),
+          (guess.lower && thick * size >= guess.sigma ? [0, -side * thick * size] : [0]).flatMap(
+            (a) =>
+              [near, (before + behind) / 2, Math.min(before, behind) * 0.4].map((wall) => [
+                a,
+                0,
+                thick,
+                wall,
+                before,
+                behind,
+                1,
+              ]),
+          ),
         );
-  return fitted(starts, model, priors, count);
+  return fitted(starts, model, priors, slopes);
 }

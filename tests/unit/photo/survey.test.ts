@@ -136,6 +136,28 @@ describe('photo, a board on its mat', function () {
     expect(found.height).to.be.closeTo(opening!.y1 - opening!.y0, 0.35);
     expect(found.turned).to.be.closeTo((plate.turned * 180) / Math.PI, 0.4);
   });
+  it('an opening seen from aside ends at its upper rim, tapped off its middle; it is not the plate’s outline', () => {
+    /* Walls lighter and darker than the face, and small openings far from the camera's foot. */
+    let sides = 0;
+    for (const seed of [1003, 1202]) {
+      const aside = randomScene(seed, SIZE);
+      const own = aside.plate!;
+      const seen = joined([shotOf(rendered(aside))]);
+      for (const { x0, x1, y0, y1 } of own.openings) {
+        const tap = onMat(own, { x: x0 + (x1 - x0) * 0.35, y: y0 + (y1 - y0) * 0.65 });
+        const found = rectangleAt(seen, 0, tap, { mm: own.top, off: 0.15 })!;
+        const [long, short] = [x1 - x0, y1 - y0].sort((one, two) => two - one);
+        for (const [side, truth] of [
+          [Math.max(found.width, found.height), long],
+          [Math.min(found.width, found.height), short],
+        ] as const) {
+          expect(Math.abs(side - truth!)).to.be.below(Math.min(0.6, found.within), String(seed));
+          sides += 1;
+        }
+      }
+    }
+    expect(sides).to.equal(8);
+  });
   it('finds no hole where there is none', () => {
     for (const at of [
       { x: 0, y: 0 },

@@ -46,38 +46,59 @@ export function judging(
   const planWith = (part: Part) =>
     planOf(shop, { ...job, changes: withChange(job.changes, { seat, partId: part.id, stage }) });
   /* Parts of one sort are judged once, under a name that stands for theirs; the piece itself each time. */
-  const sorts = new Map<string, { of: string; found: Finding[] }>();
+  const sorts = new Map<string, Judged & { of: string }>();
   const standing = planOf(shop, job);
   const spoken = spokenOf(standing);
   /* What was found together with parts of the plan needs no measuring against them. */
   const homes = new Set(standing.seats.map((placed) => index.homeOf.get(placed.part.id)?.id));
+  const judged = (found: readonly Finding[]): Judged => {
+    const own = found.filter((finding) => finding.seats.includes(seat));
+    return {
+      mark: worst(own),
+      tight: tightest(own),
+      against: found
+        .filter(({ id, mark }) => (mark === 'stop' || mark === 'mend') && !had.has(`${id} ${mark}`))
+        .sort(byMark),
+      marks: new Map(found.map(({ id, mark }) => [id, mark])),
+    };
+  };
   return (part) => {
     const home = index.homeOf.get(part.id);
     const plan = planWith(part);
     const key = `${home && homes.has(home.id) ? home.id : ''} ${spoken.has(part.id) ? part.id : ''} ${sortKey(part)}`;
     let sort = sorts.get(key);
     if (!sort)
-      sorts.set(key, (sort = { of: part.id, found: runSome(unnamed(plan, seat), ofTheSort) }));
+      sorts.set(
+        key,
+        (sort = { ...judged(runSome(unnamed(plan, seat), ofTheSort)), of: part.id }),
+      );
     const { of } = sort;
-    const found = [...sort.found, ...runSome(plan, ofThePiece)].sort(byMark);
-    const marks = new Map(found.map(({ id, mark }) => [id, mark]));
-    const own = found.filter((finding) => finding.seats.includes(seat));
-    const tight = tightest(own);
+    const said = (finding: Finding) => (speaks(finding, of) ? named(finding, of, part) : finding);
+    const piece = judged(runSome(plan, ofThePiece));
     return {
       part,
-      mark: worst(own),
-      tight: tight && named(tight, of, part),
-      against: found
-        .filter(({ id, mark }) => (mark === 'stop' || mark === 'mend') && !had.has(`${id} ${mark}`))
-        .map((finding) => named(finding, of, part)),
+      mark: worst([sort, piece]),
+      tight: tightest([sort.tight && said(sort.tight), piece.tight].flatMap((own) => own ?? [])),
+      against: [...sort.against.map(said), ...piece.against].sort(byMark),
       settles: before.filter(({ id }) => {
-        const now = marks.get(id);
+        const now = piece.marks.get(id) ?? sort.marks.get(id);
         return now === undefined || now === 'clear' || now === 'watch';
       }),
       from: home?.id,
       pays: home?.state === 'offered' ? askedFor(shop, home) : toPay(shop, part),
     };
   };
+}
+
+/** What some checks found of a plan with a part in its seat. */
+interface Judged {
+  /** Worst of the seat's own sums, and the tightest of them. */
+  mark: Mark;
+  tight: Finding | undefined;
+  /** Stops and Mends that were not there before. */
+  against: Finding[];
+  /** Mark of each finding, by its id. */
+  marks: ReadonlyMap<string, Mark>;
 }
 
 export const byWorth = (a: Candidate, b: Candidate): number =>
@@ -97,6 +118,18 @@ const unnamed = (plan: Plan, seat: string): Plan => ({
     placed.seat === seat ? { ...placed, part: { ...placed.part, name: NAME } } : placed,
   ),
 });
+
+const speaking = new WeakMap<Finding, boolean>();
+
+/** Whether a finding of a sort says a word of the part that stood for it. */
+function speaks(finding: Finding, of: string): boolean {
+  let known = speaking.get(finding);
+  if (known === undefined) {
+    const text = JSON.stringify(finding);
+    speaking.set(finding, (known = text.includes(NAME) || text.includes(JSON.stringify(of))));
+  }
+  return known;
+}
 
 /** What was found of a sort, said of one of its parts. */
 function named<T>(value: T, of: string, part: Part): T {

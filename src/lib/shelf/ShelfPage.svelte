@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { editPart } from '$core/edits/edits.ts';
-  import { markParts, moveParts, type Leaving } from '$core/edits/shelfEdits.ts';
+  import type { Leaving } from '$core/edits/shelfEdits.ts';
   import {
     filterShelf,
     kindsThere,
@@ -10,17 +9,12 @@
     type ShelfRow,
     type ShelfSort,
   } from '$core/quick/shelf.ts';
-  import { conditions, countOf, type Condition, type Kind } from '$core/model/types/types.ts';
-  import { kindName } from '$core/model/types/seats.ts';
-  import { formatMoney, parseMoney } from '$core/units/money.ts';
+  import { conditions, type Condition, type Kind } from '$core/model/types/types.ts';
+  import { parseMoney } from '$core/units/money.ts';
   import Stage from '$lib/frame/Stage.svelte';
   import Tape from '$lib/frame/Tape.svelte';
-  import Picture from '$lib/photos/Picture.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { toast } from '$lib/shop/toasts.svelte.ts';
-  import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
-  import { dateText } from '$lib/ui/dates.ts';
   import Select from '$lib/ui/Select.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Tick from '$lib/ui/Tick.svelte';
@@ -29,6 +23,7 @@
   import AddPart from './AddPart.svelte';
   import Leftovers from './Leftovers.svelte';
   import LeavingDialog from './LeavingDialog.svelte';
+  import ShelfLine from './ShelfLine.svelte';
 
   const shop = $derived(shopStore.shop);
   const { currency } = $derived(shopStore.shop.settings);
@@ -99,11 +94,6 @@
     chosen = allChosen ? new Set() : new Set(list.map(({ part }) => part.id));
   }
 
-  function bound({ part, wanted }: ShelfRow): string {
-    if (wanted.length > 0) return `job ${wanted.join(', ')}`;
-    if (part.loan) return `${part.loan.way}${part.loan.who ? `, ${part.loan.who}` : ''}`;
-    return part.reserved ? `kept for ${part.reserved}` : '';
-  }
   const headers = [
     ['tag', 'Tag'],
     ['name', 'What'],
@@ -162,7 +152,7 @@
     <ChosenParts {picked} onleave={(how) => (leaving = how)} onnone={() => (chosen = new Set())} />
   {/if}
   <div class="table" role="table" aria-label="Parts" aria-rowcount={list.length}>
-    <div class="row head" role="row">
+    <div class="head" role="row">
       <span role="columnheader"
         ><input
           type="checkbox"
@@ -181,95 +171,15 @@
     </div>
     <LongList items={list} label="Parts" role="rowgroup" rowPx={48} heightPx={480}>
       {#snippet row(each, y)}
-        {@const { part } = each}
-        {@const photo = photoOf.get(part.id)}
-        <div
-          class="row"
-          role="row"
-          class:on={chosen.has(part.id)}
-          style:transform="translateY({y}px)"
-        >
-          <span role="cell"
-            ><input
-              type="checkbox"
-              aria-label="Choose {part.id}"
-              checked={chosen.has(part.id)}
-              onclick={(event) => choose(each, event)}
-            /></span
-          >
-          <span role="cell" class="figure tag">{part.id}</span>
-          <span role="cell" class="name">
-            {#if photo}<span class="thumb"><Picture {photo} label="" small /></span>{/if}
-            <button onclick={() => (uiState.sheet = part.id)}
-              >{countOf(part) > 1 ? `${countOf(part)} x ` : ''}{part.name}<small
-                >{kindName(part.kind)}</small
-              ></button
-            >
-          </span>
-          {#if editing === part.id}
-            <span role="cell" class="place"
-              ><input
-                value={part.where ?? ''}
-                aria-label="Where {part.id} lies"
-                maxlength={60}
-                disabled={each.sort !== 'shelf'}
-                onchange={(event) =>
-                  void shopStore.edit(
-                    `${part.id} moved`,
-                    moveParts([part.id], event.currentTarget.value),
-                  )}
-              /></span
-            >
-            <span role="cell" class="condition"
-              ><select
-                value={each.condition}
-                aria-label="Condition of {part.id}"
-                onchange={(event) =>
-                  void shopStore.edit(
-                    `${part.id} ${event.currentTarget.value}`,
-                    markParts([part.id], event.currentTarget.value as Condition),
-                  )}
-                >{#each conditions as one (one)}<option>{one}</option>{/each}</select
-              ></span
-            >
-            <span role="cell" class="price"
-              ><input
-                value={part.price ? formatMoney(part.price) : ''}
-                aria-label="Price of {part.id}"
-                inputmode="decimal"
-                onchange={(event) => {
-                  const typed = event.currentTarget.value;
-                  const money = typed.trim() === '' ? undefined : parseMoney(typed, currency);
-                  if (typed.trim() !== '' && !money) {
-                    toast(`${typed} is no price: 12.50. ${part.id} keeps what it had.`, 'stop');
-                    return;
-                  }
-                  void shopStore.edit(`price of ${part.id}`, editPart(part.id, { price: money }));
-                }}
-              /></span
-            >
-          {:else}
-            <span role="cell" class="place">{each.place}</span>
-            <span role="cell" class="condition">{each.condition}</span>
-            <span role="cell" class="price figure"
-              >{part.price
-                ? `${formatMoney(part.price)}${part.price.currency === currency ? '' : ` ${part.price.currency}`}`
-                : ''}</span
-            >
-          {/if}
-          <span role="cell" class="age">{each.since ? dateText(each.since, 'day') : ''}</span>
-          <span role="cell" class="bound" class:twice={each.wanted.length > countOf(part)}
-            >{bound(each)}</span
-          >
-          <span role="cell" class="edit"
-            ><button
-              aria-pressed={editing === part.id}
-              aria-label="Edit {part.id} in its line"
-              onclick={() => (editing = editing === part.id ? undefined : part.id)}
-              >{editing === part.id ? 'done' : 'edit'}</button
-            ></span
-          >
-        </div>
+        <ShelfLine
+          row={each}
+          {y}
+          photo={photoOf.get(each.part.id)}
+          chosen={chosen.has(each.part.id)}
+          editing={editing === each.part.id}
+          onchoose={(event) => choose(each, event)}
+          onedit={() => (editing = editing === each.part.id ? undefined : each.part.id)}
+        />
       {/snippet}
     </LongList>
   </div>
@@ -324,36 +234,23 @@
     gap: 8px 14px;
     margin-bottom: 10px;
   }
-  .row {
+  .table {
+    --columns: 30px 78px minmax(0, 2fr) minmax(70px, 1fr) 104px 76px 96px minmax(0, 1fr) 46px;
+  }
+  .head {
     display: grid;
-    grid-template-columns:
-      30px 78px minmax(0, 2fr) minmax(70px, 1fr) 104px 76px 96px minmax(0, 1fr)
-      46px;
+    grid-template-columns: var(--columns);
     gap: 8px;
     align-items: center;
-    width: 100%;
-    height: 48px;
+    height: 40px;
     padding: 0 6px;
-    border-bottom: 1px solid var(--line);
-    font-size: 15px;
+    border-bottom: 2px solid var(--ink);
+    font: 600 15px var(--face-head);
   }
-  .row:not(.head) {
-    position: absolute;
-    top: 0;
-    left: 0;
-  }
-  .on {
-    background: var(--tape-lit);
-  }
-  .row span {
+  .head span {
     min-width: 0;
     overflow: hidden;
     text-overflow: ellipsis;
-  }
-  .head {
-    height: 40px;
-    border-bottom: 2px solid var(--ink);
-    font: 600 15px var(--face-head);
   }
   .head button {
     min-height: 38px;
@@ -366,59 +263,9 @@
   .price {
     text-align: right;
   }
-  .name {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-  }
-  .name button {
-    min-width: 0;
-    height: 46px;
-    padding: 0;
-    overflow: hidden;
-    border: 0;
-    background: none;
-    color: inherit;
-    font: inherit;
-    text-align: left;
-    text-overflow: ellipsis;
-  }
-  .name small {
-    display: block;
-    font-size: 13px;
-    color: var(--ink-soft);
-  }
-  .row .thumb {
-    flex: none;
-    width: 44px;
-    max-height: 44px;
-  }
   input[type='checkbox'] {
     width: 24px;
     height: 24px;
-  }
-  .row input:not([type='checkbox']),
-  .row select {
-    width: 100%;
-    height: 40px;
-    border: 0;
-    border-bottom: 2px solid var(--ink);
-    background: var(--tape);
-    color: var(--ink);
-    font-size: 15px;
-  }
-  .edit button {
-    min-height: 40px;
-    padding: 0;
-    border: 0;
-    background: none;
-    color: inherit;
-    font-size: 14px;
-    text-decoration: underline;
-  }
-  .twice {
-    color: var(--stop);
-    font-weight: 700;
   }
   .sum {
     margin: 10px 19px;
@@ -436,8 +283,8 @@
     font-size: 15px;
   }
   @media (max-width: 62.5em) {
-    .row {
-      grid-template-columns: 30px 66px minmax(0, 2fr) minmax(0, 1fr) 70px 46px;
+    .table {
+      --columns: 30px 66px minmax(0, 2fr) minmax(0, 1fr) 70px 46px;
     }
     .age,
     .bound,
@@ -446,8 +293,8 @@
     }
   }
   @media (max-width: 37.5em) {
-    .row {
-      grid-template-columns: 30px 60px minmax(0, 1fr) 62px 44px;
+    .table {
+      --columns: 30px 60px minmax(0, 1fr) 62px 44px;
     }
     .place {
       display: none;

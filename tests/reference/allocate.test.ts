@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import { openJobs } from '../../src/core/allocate/jobs.ts';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
-import { STAYS } from '../../src/core/allocate/judge.ts';
+import { STAYS } from '../../src/core/allocate/verdict.ts';
 import { finished, Search, type Found } from '../../src/core/allocate/search.ts';
 import { opened } from '../../src/core/allocate/slots.ts';
 import { poolOf } from '../../src/core/allocate/stock.ts';

@@ -4,7 +4,7 @@ import { kindName } from '../model/types/seats.ts';
 import { emptyJob } from '../model/types/empty.ts';
 import type { Shop } from '../model/types/types.ts';
 import { wantedBy } from '../model/lookup/wanted.ts';
-import { STAYS, type Put } from './judge.ts';
+import { STAYS, type Put } from './verdict.ts';
 import { isSeed, SEED } from './jobs.ts';
 import { dims, type Counts, type Dim } from './dims.ts';
 import { proposalOf, summaryOf, type Proposal, type Summary } from './proposal.ts';

@@ -2,7 +2,7 @@ import { askedFor, isPriced, jobAccount, pricedIn, toPay } from '../donors/index
 import { planOf } from '../plan/planOf.ts';
 import type { Machine } from '../model/types/types.ts';
 import { dims, type Counts, type Dim } from './dims.ts';
-import { STAYS, type Put } from './judge.ts';
+import { STAYS, type Put } from './verdict.ts';
 import { late, over, Program, put, run, sum, type Row } from './program.ts';
 import { serves, staysServing, type Opened } from './slots.ts';
 import { MINUTES_TO_STRIP, MINUTES_TO_SWAP } from '../resolve/otherParts.ts';

@@ -1,5 +1,5 @@
 import { dims, type Counts, type Dim } from './dims.ts';
-import type { Cut, Put, Way } from './judge.ts';
+import type { Cut, Put, Way } from './verdict.ts';
 
 /** Lines are compared in groups while their weights stay within what a solver tells apart. */
 const MOST_WEIGHT = 2e4;

@@ -10,7 +10,7 @@ import { checksOf } from '../plan/run.ts';
 import { runsOf, whyNot } from '../plan/runs.ts';
 import { minutesOf, sameRemedy } from '../remedies/index.ts';
 import { freeParts } from '../resolve/leftovers.ts';
-import { STAYS, type Taken } from './judge.ts';
+import { STAYS, type Taken } from './verdict.ts';
 import { MINUTES_TO_STRIP, MINUTES_TO_SWAP } from '../resolve/otherParts.ts';
 import { isStripped } from './stock.ts';
 import type { Found, Search } from './search.ts';

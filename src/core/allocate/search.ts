@@ -1,4 +1,5 @@
-import { Judge, STAYS, type Cut, type Extra, type Put, type Verdict } from './judge.ts';
+import { Judge } from './judge.ts';
+import { STAYS, type Cut, type Extra, type Put, type Verdict } from './verdict.ts';
 import { dims, dimsOf, type Counts, type Dim } from './dims.ts';
 import { MINUTES_TO_MEASURE, Model, type Picks } from './model.ts';
 import type { Opened } from './slots.ts';

@@ -5,7 +5,7 @@ import type { At } from '$core/photo/plane.ts';
 import type { Height, Measured } from '$core/photo/survey.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
 import { toast } from '$lib/shop/toasts.svelte.ts';
-import { keepTable, keptTable, type KeptPicture } from './keptPictures.ts';
+import { drawnId, keepTable, keptTable, type KeptPicture } from './keptPictures.ts';
 import type { Joined, Laid, PhotoWorker, Taken } from '../../workers/photo.worker.ts';
 
 export type Tool = Measured['is'];
@@ -95,7 +95,7 @@ export class PhotoTable {
   async take(files: readonly File[]): Promise<void> {
     this.fault = '';
     for (const file of files) {
-      if (await this.#takeIn({ file })) continue;
+      if (await this.#takeIn({ id: drawnId(), file })) continue;
       toast(
         `${file.name}: no picture this browser reads (JPEG, PNG, WebP). Nothing else was lost.`,
         'stop',

@@ -199,6 +199,15 @@ describe('a scanner, nothing focused', function () {
       demo.jobs.find((job) => job.id === '12')?.machineId ?? '',
       (machine) => machine?.origin === 'pallet 77',
     );
+    /* In a box of several lines its Enter begins the next. */
+    await visit(page, '/job/12/hand-over');
+    const note = page.getByLabel('Note, for the shop');
+    await note.evaluate((node) => node.closest('details')?.setAttribute('open', ''));
+    await note.focus();
+    await page.keyboard.press('ControlOrMeta+A');
+    await scan(page, 'pallet 78');
+    await stored<Job>(page, 'jobs', '12', (job) => job?.note === 'pallet 78\n');
+    expect(await note.inputValue()).to.equal('pallet 78\n');
   });
 });
 

@@ -96,6 +96,11 @@ export function listenForScans(signs: ScanSigns): () => void {
   /** Enter in a field, late: what it would have done. */
   function entered(event: KeyboardEvent, node: HTMLInputElement | HTMLTextAreaElement): void {
     if (!again({ event, target: node })) return;
+    if (node instanceof HTMLTextAreaElement) {
+      node.setRangeText('\n', node.selectionStart, node.selectionEnd, 'end');
+      node.dispatchEvent(new Event('input', { bubbles: true }));
+      return;
+    }
     node.dispatchEvent(new Event('change', { bubbles: true }));
     node.form?.requestSubmit();
   }

@@ -18,7 +18,7 @@ export interface Rectangle {
   height: number;
   /** How far it is turned, degrees, -45 to 45. */
   turned: number;
-  /** What a side may be off by, mm, one standard deviation. */
+  /** What the less sure of its sides may be off by, mm, one standard deviation: by the two edges it lies between. */
   off: number;
 }
 
@@ -53,12 +53,12 @@ export function rectangleRound(plane: Plane, tap: At, most = 260): Rectangle | u
   );
   if (new Set(hits.map(({ ray }) => ray)).size < RAYS * 0.6) return undefined;
   const near = Math.max(2 * mm, 0.4);
-  let best: { score: number; turn: number; sides: number[] } = { score: 0, turn: 0, sides: [] };
+  let best: Sides & { turn: number } = { score: 0, ends: 0, turn: 0, sides: [] };
   for (let turn = -45; turn < 45; turn += 0.5) {
     const found = closed(plane, tap, hits, (turn * Math.PI) / 180, near, best.score);
     if (found) best = { ...found, turn };
   }
-  if (best.score < RAYS * 0.5) return undefined;
+  if (best.ends < RAYS * 0.5) return undefined;
   const a = (best.turn * Math.PI) / 180;
   const [right = 0, left = 0, down = 0, up = 0] = best.sides;
   const place = (u: number, v: number): At => ({
@@ -87,7 +87,10 @@ export function rectangleRound(plane: Plane, tap: At, most = 260): Rectangle | u
     width: (far(c0, c1) + far(c3, c2)) / 2,
     height: (far(c1, c2) + far(c0, c3)) / 2,
     turned: (Math.atan2(c1.y - c0.y, c1.x - c0.x) * 180) / Math.PI,
-    off: Math.max(...edges.map(({ off }) => off)),
+    off: Math.max(
+      Math.hypot(edges[0]!.off, edges[2]!.off),
+      Math.hypot(edges[1]!.off, edges[3]!.off),
+    ),
   };
 }
 
@@ -105,6 +108,15 @@ const BESIDE_MM = [-3, -1.5, 0, 1.5, 3];
 /** Sides are looked for among so many on each hand. */
 const SIDES = 4;
 
+interface Sides {
+  /** Of two the better has the higher one. */
+  score: number;
+  /** How many rays end at them, fewer where their outside is of unlike light. */
+  ends: number;
+  /** Right, left, down, up, mm from the tap. */
+  sides: number[];
+}
+
 /**
  * Four sides round a tap at one turn: those most rays end at, whose outside is of one light all round; a shadow's
  * edge inside an opening has another light behind it than its rim. Of two alike the inner one.
@@ -116,7 +128,7 @@ function closed(
   turn: number,
   near: number,
   over: number,
-): { score: number; sides: number[] } | undefined {
+): Sides | undefined {
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   const turned = hits.map(({ ray, x, y }) => ({ ray, u: x * c + y * s, v: -x * s + y * c }));
   const lean = leanAt(plane, tap);
@@ -150,7 +162,7 @@ function closed(
     }),
   );
   const [rights = [], lefts = [], downs = [], ups = []] = hands;
-  let best: { score: number; sides: number[] } | undefined;
+  let best: Sides | undefined;
   for (const right of rights)
     for (const left of lefts)
       for (const down of downs)
@@ -170,8 +182,9 @@ function closed(
           );
           if (most * light - small <= (best?.score ?? over)) continue;
           const sides = [right.at, -left.at, down.at, -up.at];
-          const score = endingAt(turned, sides, near) * light - small;
-          if (score > (best?.score ?? over)) best = { score, sides };
+          const ends = endingAt(turned, sides, near) * light;
+          const score = ends - small;
+          if (score > (best?.score ?? over)) best = { score, ends, sides };
         }
   return best;
 }

@@ -348,8 +348,8 @@ export function rectangleAt(
   const { off, ...rest } = found;
   const spreads = found.corners.map((corner) => spreadAt(survey, shot, corner, height, 0));
   const own = Math.max(...spreads.map(({ xx, yy }) => Math.max(xx, yy)));
-  /* A side lies between two edges; what lens and stand add, both have much in common: half of one is left. */
-  return { is: 'rectangle', ...rest, within: 1.96 * Math.sqrt(2 * off * off + own / 2) };
+  /* What lens and stand add, both edges of a side have much in common: half of one is left. */
+  return { is: 'rectangle', ...rest, within: 1.96 * Math.sqrt(off * off + own / 2) };
 }
 
 /** From one to another, mm: middles of holes, a point to an edge; undefined where there is no such figure. */

@@ -198,14 +198,18 @@ describe('make', () => {
     await page.getByRole('group', { name: 'Things to make' }).waitFor();
     await page.getByRole('button', { name: 'Photograph' }).click();
     await list.getByRole('listitem').nth(5).waitFor();
-    /* Measured anew from its own middle: the same to the tenth, its accuracy nearly. */
-    const figures = async () => (await list.innerText()).replace(/±0\.\d/g, '±');
+    /* Measured anew from its own middle: the same to about a tenth, its accuracy nearly. */
+    const figures = async () =>
+      [...(await list.innerText()).replace(/±[\d.]+/g, '').matchAll(/\d+(?:\.\d+)?/g)].map(Number);
     const before = await figures();
     await page.reload();
     await list.getByRole('listitem').nth(5).waitFor();
     await page.getByText(/24 marks/).waitFor();
     await page.waitForFunction(() => !document.body.innerText.includes('Measuring …'));
-    expect(await figures()).to.equal(before);
+    const after = await figures();
+    expect(before).to.have.length.above(8);
+    expect(after).to.have.length(before.length);
+    for (const [i, figure] of after.entries()) expect(figure).to.be.closeTo(before[i]!, 0.15);
     /* Turned, a tap still measures what is under it: the first hole once more. */
     const turned = await picture.boundingBox();
     const [u, v] = [149 - 54, 208 + 30 - 54 * 0.02];

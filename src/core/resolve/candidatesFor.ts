@@ -68,10 +68,7 @@ export function judging(
     const key = `${home && homes.has(home.id) ? home.id : ''} ${spoken.has(part.id) ? part.id : ''} ${sortKey(part)}`;
     let sort = sorts.get(key);
     if (!sort)
-      sorts.set(
-        key,
-        (sort = { ...judged(runSome(unnamed(plan, seat), ofTheSort)), of: part.id }),
-      );
+      sorts.set(key, (sort = { ...judged(runSome(unnamed(plan, seat), ofTheSort)), of: part.id }));
     const { of } = sort;
     const said = (finding: Finding) => (speaks(finding, of) ? named(finding, of, part) : finding);
     const piece = judged(runSome(plan, ofThePiece));

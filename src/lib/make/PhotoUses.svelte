@@ -30,7 +30,7 @@
     each.is === 'hole'
       ? `hole ⌀${sized(each.mm)} ${within(each.mmWithin, lengths)}`
       : each.is === 'rectangle'
-        ? `rectangle ${sized(each.width)} × ${sized(each.height)} ${within(each.within, lengths)}`
+        ? `opening ${sized(each.width)} × ${sized(each.height)} ${within(each.within, lengths)}`
         : 'edge';
 
   const upright = $derived(table.turn % 2 === 0);
@@ -120,7 +120,7 @@
     if ('lacks' in found || !shell) return;
     if (!found.openings.every((each) => areaShape.holds(each))) {
       lacks =
-        'An opening lies further from the port opening than any rear wall goes: which rectangle is it?';
+        'An opening lies further from the port opening than any rear wall goes: which of them is it?';
       return;
     }
     await recordFact(shell.part, 'openings', { items: found.openings }, { how: 'measured' });

@@ -137,6 +137,9 @@
   .price {
     text-align: right;
   }
+  .age {
+    padding-left: 10px;
+  }
   .name {
     display: flex;
     align-items: center;

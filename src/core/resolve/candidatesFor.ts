@@ -70,7 +70,7 @@ export function judging(
     if (!sort)
       sorts.set(key, (sort = { ...judged(runSome(unnamed(plan, seat), ofTheSort)), of: part.id }));
     const { of } = sort;
-    const said = (finding: Finding) => (speaks(finding, of) ? named(finding, of, part) : finding);
+    const said = (finding: Finding) => named(finding, spotsOf(finding, of), of, part);
     const piece = judged(runSome(plan, ofThePiece));
     return {
       part,
@@ -116,27 +116,39 @@ const unnamed = (plan: Plan, seat: string): Plan => ({
   ),
 });
 
-const speaking = new WeakMap<Finding, boolean>();
+/** Where in a finding the part that stood for its sort is named: a text, or what holds such, by its keys. */
+type Named = true | { [key: string]: Named };
 
-/** Whether a finding of a sort says a word of the part that stood for it. */
-function speaks(finding: Finding, of: string): boolean {
-  let known = speaking.get(finding);
-  if (known === undefined) {
-    const text = JSON.stringify(finding);
-    speaking.set(finding, (known = text.includes(NAME) || text.includes(JSON.stringify(of))));
-  }
-  return known;
+const spots = new WeakMap<Finding, Named | undefined>();
+
+function spotsOf(finding: Finding, of: string): Named | undefined {
+  if (!spots.has(finding)) spots.set(finding, spotsIn(finding, of));
+  return spots.get(finding);
 }
 
-/** What was found of a sort, said of one of its parts. */
-function named<T>(value: T, of: string, part: Part): T {
-  if (typeof value === 'string')
-    return (value === of ? part.id : value.replaceAll(NAME, part.name)) as T;
-  if (Array.isArray(value)) return value.map((each: unknown) => named(each, of, part)) as T;
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value).map(([key, each]) => [key, named(each as unknown, of, part)]),
-  ) as T;
+function spotsIn(value: unknown, of: string): Named | undefined {
+  if (typeof value === 'string') return value === of || value.includes(NAME) ? true : undefined;
+  if (typeof value !== 'object' || value === null) return undefined;
+  const own = Object.entries(value).flatMap(([key, each]): [string, Named][] => {
+    const inside = spotsIn(each, of);
+    return inside ? [[key, inside]] : [];
+  });
+  return own.length > 0 ? Object.fromEntries(own) : undefined;
+}
+
+/** What was found of a sort, said of one of its parts: a copy of what names it, the rest as it is. */
+function named<T>(value: T, at: Named | undefined, of: string, part: Part): T {
+  if (at === undefined) return value;
+  if (at === true) {
+    const text = value as string;
+    return (text === of ? part.id : text.replaceAll(NAME, part.name)) as T;
+  }
+  const copy = (Array.isArray(value) ? [...(value as unknown[])] : { ...value }) as Record<
+    string,
+    unknown
+  >;
+  for (const [key, inside] of Object.entries(at)) copy[key] = named(copy[key], inside, of, part);
+  return copy as T;
 }
 
 /** Alike in everything the checks of a sort look at. */

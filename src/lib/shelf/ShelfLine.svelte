@@ -135,10 +135,8 @@
     text-overflow: ellipsis;
   }
   .price {
+    padding-right: 8px;
     text-align: right;
-  }
-  .age {
-    padding-left: 10px;
   }
   .name {
     display: flex;
@@ -156,6 +154,7 @@
     font: inherit;
     text-align: left;
     text-overflow: ellipsis;
+    white-space: nowrap;
   }
   .name small {
     display: block;

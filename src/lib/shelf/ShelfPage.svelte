@@ -235,7 +235,7 @@
     margin-bottom: 10px;
   }
   .table {
-    --columns: 30px 78px minmax(0, 2fr) minmax(70px, 1fr) 104px 76px 106px minmax(0, 1fr) 46px;
+    --columns: 30px 78px minmax(0, 2fr) minmax(70px, 1fr) 104px 76px 96px minmax(0, 1fr) 46px;
   }
   .head {
     display: grid;
@@ -261,10 +261,8 @@
     color: inherit;
   }
   .price {
+    padding-right: 8px;
     text-align: right;
-  }
-  .age {
-    padding-left: 10px;
   }
   input[type='checkbox'] {
     width: 24px;

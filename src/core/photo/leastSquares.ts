@@ -17,7 +17,10 @@ export function derivatives(
   return out;
 }
 
-/** Levenberg-Marquardt: the least squares of residuals about a start. */
+/**
+ * Levenberg-Marquardt: the least squares of residuals about a start. `changes`: how they change with each figure, by
+ * nudging where it is not said; ends when a step gains less than `least` of what is left.
+ */
 export function descend(
   start: readonly number[],
   residuals: (p: readonly number[]) => number[],

@@ -13,7 +13,7 @@ const THICK_OFF = 0.8;
 /** Light of a wall is as that beside it until the picture says otherwise, weakly. */
 const WALL_OFF = 0.25;
 
-/** An upper rim between two of one light, within so much, is held to be so many deviations from likely. */
+/** An upper rim between two of one light, within so much, is held to be so many deviations from likely (by the rendered pictures of the bench). */
 const HIDDEN = 3;
 const HIDDEN_LIGHT = 0.08;
 

@@ -75,11 +75,27 @@ describe('model cards', () => {
       hi: 250,
       how: 'said',
       source: 'shop Dockside',
+      heard: true,
       at: NOW,
       who: 'Ab',
     });
     expect(takeCards(cardFile('Dockside', 250))(shop)).to.equal(shop);
     checkShop(JSON.parse(JSON.stringify(shop)));
+  });
+
+  it('take nothing away that was said here, whatever words its source begins with, and hand on that alone', () => {
+    const own = { lo: 240, hi: 240, how: 'said' as const, source: 'shop floor, by tape' };
+    const here: Shop = {
+      ...emptyShop(),
+      models: [
+        { id: 'tavik-20-case', kind: 'case', name: 'Tavik 20 case', facts: { cardRoom: own } },
+      ],
+    };
+    const heard = takeCards(cardFile('Dockside', 250))(here);
+    expect(known(heard)?.facts['cardRoom']).to.deep.equal(own);
+    expect(cardsOf(heard).cards[0]?.facts['cardRoom']).to.deep.equal(own);
+    const strange = takeCards(cardFile('Dockside', 250))(emptyShop());
+    expect(cardsOf(strange).cards.flatMap(({ facts }) => Object.keys(facts))).to.deep.equal([]);
   });
 
   it('make a machine known at once that is taken in afterwards', () => {

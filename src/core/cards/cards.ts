@@ -37,8 +37,7 @@ export function cardsOf(shop: Shop, modelIds?: readonly string[]): CardFile {
 function cardOf(shop: Shop, model: Model): Card {
   const facts = Object.fromEntries(
     Object.entries(model.facts).filter(
-      ([key, { how, source }]) =>
-        how !== 'class' && !ownAffairs.has(key) && !source?.startsWith(FROM_SHOP),
+      ([key, { how, heard }]) => how !== 'class' && !ownAffairs.has(key) && !heard,
     ),
   );
   /* The story of a machine goes with its board, so that it is told once. */
@@ -80,9 +79,6 @@ function cardOf(shop: Shop, model: Model): Card {
     ...(photos.length > 0 && { photos }),
   };
 }
-
-/** What was heard from another shop bears its name: it is not handed on as one's own. */
-export const FROM_SHOP = 'shop ';
 
 const causeNames = table(Object.fromEntries(causes.map(({ id, name }) => [id, name])));
 const symptomNames = table<string>(symptoms);

@@ -24,7 +24,13 @@ export function combined(said: readonly { from: string; fact: Fact }[]): Fact | 
     .flatMap(({ fact }) => fact.at ?? [])
     .sort()
     .at(-1);
-  const known = { how: 'said' as const, source, ...(at && { at }), ...(who && { who }) };
+  const known = {
+    how: 'said' as const,
+    source,
+    heard: true as const,
+    ...(at && { at }),
+    ...(who && { who }),
+  };
   const facts = said.map(({ fact }) => fact);
   if (facts.every(isNumber)) {
     const [los, his] = [facts.map(({ lo }) => lo), facts.map(({ hi }) => hi)];

@@ -6,7 +6,6 @@ import { addPhotos } from '../edits/photoEdits.ts';
 import { sameContent } from '../shop/items.ts';
 import { table } from '../units/table.ts';
 import type { Card, CardFile } from '../model/types/cardFile.ts';
-import { FROM_SHOP } from './cards.ts';
 import { agree, combined } from './combine.ts';
 
 /** Taking in cards: what another shop says fills what is not known here and never stands above it. */
@@ -23,9 +22,6 @@ export interface Difference {
   from: string;
 }
 
-const isHeard = (fact: Fact | undefined): boolean =>
-  fact?.how === 'said' && fact.source?.startsWith(FROM_SHOP) === true;
-
 /** The model a card is about: of its name among models, or of its kind and name. */
 const modelFor = (shop: Shop, card: Card): Model | undefined =>
   shop.models.find(({ id, kind }) => id === card.id && kind === card.kind) ??
@@ -36,7 +32,7 @@ const modelFor = (shop: Shop, card: Card): Model | undefined =>
 
 /** Facts of a model with what shops said of it: one's own stand as they are. */
 function withHeard(own: Facts, cards: readonly HeardCard[]): Facts {
-  const facts: Facts = Object.fromEntries(Object.entries(own).filter(([, fact]) => !isHeard(fact)));
+  const facts: Facts = Object.fromEntries(Object.entries(own).filter(([, fact]) => !fact.heard));
   const keys = new Set(cards.flatMap((card) => Object.keys(card.facts)));
   for (const key of [...keys].sort()) {
     if (facts[key] && facts[key].how !== 'class') continue;
@@ -100,7 +96,7 @@ export function differencesOf(shop: Shop, file: CardFile): Difference[] {
       const own = model.facts[key];
       const others = (model.cards ?? []).filter(({ from }) => from !== file.shop);
       const about = { modelId: model.id, name: model.name, key, said, from: file.shop };
-      if (own && own.how !== 'class' && !isHeard(own))
+      if (own && own.how !== 'class' && !own.heard)
         return agree(own, said) ? [] : [{ ...about, here: own }];
       return others.flatMap(({ from, facts }) => {
         const here = facts[key];
@@ -115,7 +111,7 @@ export const disputesOf = (model: Model): { key: string; from: string; said: Fac
   (model.cards ?? []).flatMap(({ from, facts }) =>
     Object.entries(facts).flatMap(([key, said]) => {
       const own = model.facts[key];
-      return own && own.how !== 'class' && !isHeard(own) && !agree(own, said)
+      return own && own.how !== 'class' && !own.heard && !agree(own, said)
         ? [{ key, from, said }]
         : [];
     }),

@@ -21,6 +21,7 @@ const factJsonSchema = {
     source: { type: 'string' },
     at: { type: 'string' },
     who: { type: 'string' },
+    heard: { const: true },
   },
   required: ['how'],
   oneOf: [{ required: ['lo', 'hi'] }, { required: ['text'] }, { required: ['items'] }],
@@ -44,6 +45,8 @@ export function factFault(value: unknown, key: string): string | undefined {
     if (fact[key] !== undefined && typeof fact[key] !== 'string')
       return `has a ${key} that is no text`;
   }
+  if (fact.heard !== undefined && (fact.heard !== true || fact.how !== 'said'))
+    return 'was heard and is not said';
   const shapes = ['lo' in fact || 'hi' in fact, 'text' in fact, 'items' in fact].filter(
     Boolean,
   ).length;

@@ -115,6 +115,8 @@ const steps: Record<number, (document: Document) => Document> = {
     ...document,
     jobs: eachJob(document, (job) => ({ finishes: [], own: [], started: [], planned: [], ...job })),
   }),
+  /* Version 10 told what another shop said of a model by how its source began. */
+  10: (document) => ({ ...document, models: eachOf(document['models'], withHeard) }),
 };
 
 function renamedRecord(record: Document): Document {
@@ -122,6 +124,21 @@ function renamedRecord(record: Document): Document {
   if (!isObject(sheet)) return record;
   const { hunts, mishaps, ...kept } = sheet;
   return { ...record, sheet: { ...kept, diagnoses: hunts, damages: mishaps } };
+}
+
+function withHeard(model: Document): Document {
+  const facts = model['facts'];
+  if (!isObject(facts)) return model;
+  const isHeard = (fact: unknown): fact is Document =>
+    isObject(fact) &&
+    fact['how'] === 'said' &&
+    typeof fact['source'] === 'string' &&
+    fact['source'].startsWith('shop ');
+  const lifted = Object.entries(facts).map(([key, fact]) => [
+    key,
+    isHeard(fact) ? { ...fact, heard: true } : fact,
+  ]);
+  return { ...model, facts: Object.fromEntries(lifted) as Document };
 }
 
 /** Items of lists as data; lines nobody can read are kept in the note of a part. */

@@ -49,7 +49,8 @@
     ),
   );
   const endX = $derived(cut.side.w * scale + GAP + 4);
-  const lit = $derived(new Set(found.find((finding) => finding.id === chosen)?.seats ?? []));
+  const inHand = $derived(found.find((finding) => finding.id === chosen));
+  const lit = $derived(new Set(inHand?.seats ?? []));
   const overRoom = (room: 'card length' | 'cooler height') =>
     found.find(
       ({ about, margin }) => about?.of === 'room' && about.room === room && margin && margin.hi < 0,
@@ -110,7 +111,7 @@
   {#if cut.cardWall && cut.cardWall.cage > 0}
     <rect
       class="cage"
-      class:lit={lit.has('case') && chosen?.startsWith('card-length')}
+      class:lit={inHand?.about?.of === 'room' && inHand.about.room === 'card length'}
       x={4 + cut.cardWall.x * scale}
       y={4 + cut.cardWall.y * scale}
       width={Math.min(cut.side.w - cut.cardWall.x, cut.cardWall.cage + 40) * scale}
@@ -128,7 +129,9 @@
     {/if}
   {/each}
   {#if overCard?.margin && cut.cardWall}
-    {@const box = cut.side.boxes.find((each) => each.seat.startsWith('card'))}
+    {@const box = cut.side.boxes.find(
+      ({ kind, seat }) => kind === 'card' && overCard.seats.includes(seat),
+    )}
     {#if box}
       <rect
         class="over"

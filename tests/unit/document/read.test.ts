@@ -135,6 +135,25 @@ describe('model/read', () => {
     expect(fourteen).to.not.have.property('done');
   });
 
+  it('lifts version 10: what another shop said of a model is told by data, no longer by its words', () => {
+    const old = demo();
+    old['version'] = 10;
+    const said = (source: string, how = 'said') => ({ lo: 1, hi: 1, how, source });
+    const facts = {
+      cardRoom: said('shop Dockside'),
+      boardDepth: said('shop window', 'measured'),
+      coolerRoom: said('shops of two towns'),
+    };
+    old['models'] = [{ id: 'm', kind: 'case', name: 'm', facts }];
+    expect(checkShop(old).models[0]?.facts).to.deep.equal({
+      ...facts,
+      cardRoom: { ...facts.cardRoom, heard: true },
+    });
+    const measured = { ...facts.boardDepth, heard: true };
+    const models = [{ id: 'm', kind: 'case', name: 'm', facts: { boardDepth: measured } }];
+    expect(refusal({ ...demo(), models }).message).to.contain('is not said');
+  });
+
   it('never throws anything but its own error, whatever it is fed', () => {
     fc.assert(
       fc.property(fc.jsonValue(), (value) => {

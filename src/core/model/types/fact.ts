@@ -15,6 +15,8 @@ export interface Provenance {
   /** ISO 8601 time of saying, reading or measuring. */
   at?: string | undefined;
   who?: string | undefined;
+  /** Another shop said so and nobody here: it yields to what is known here and is not handed on as one's own. */
+  heard?: true | undefined;
 }
 
 /** Units are those of the property (see properties.ts). */

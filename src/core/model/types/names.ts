@@ -1,7 +1,7 @@
 /** The names everything else is written in: kinds, seats, conditions, marks, stations. */
 
 export const FORMAT = 'nutshell-swap';
-export const VERSION = 10;
+export const VERSION = 11;
 
 export const kinds = [
   'case',

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { project } from '../src/core/photo/camera.ts';
 import { circleNear } from '../src/core/photo/circle.ts';
 import { finenessOf, flattened } from '../src/core/photo/flatten.ts';
-import { matPapers } from '../src/core/photo/mat.ts';
+import { matPapers, ruleTools, type MatRules } from '../src/core/photo/mat.ts';
 import { pixelMm } from '../src/core/photo/plane.ts';
 import {
   edgeAt,
@@ -24,7 +24,7 @@ const PICTURES = Number(process.env.PICTURES ?? 300);
 /** Longest side, px: fewer pixels than any phone has. */
 const SIZE = 2000;
 /** What a ruler tells of the mat's rules, mm, one standard deviation: as the product takes it to. */
-const RULER_OFF = 0.15;
+const RULER_OFF = ruleTools.ruler;
 /** What a caliper tells of the height, mm, one standard deviation. */
 const HEIGHT_OFF = 0.15;
 
@@ -36,7 +36,7 @@ interface Places {
 }
 
 interface Part {
-  /** By the mat as it was drawn, and by rules as a ruler tells them. */
+  /** By the mat as it was drawn, its rules told by a caliper; and by rules as a ruler tells them. */
   drawn: Places;
   ruled: Places;
   asked: { holes: number; edges: number; sides: number };
@@ -80,9 +80,8 @@ function measured(seed: number, part: Part): void {
     return { at, tap, sides: [x1 - x0, y1 - y0].sort((one, two) => two - one) };
   });
   const offs = [RULER_OFF * roll.normal(), RULER_OFF * roll.normal()] as const;
-  const surveyed = (rules: { across: number; down: number }) =>
-    'shot' in read ? surveyOf([read.shot], rules) : read;
-  const drawn = surveyed({ across: 120, down: 200 });
+  const surveyed = (rules: MatRules) => ('shot' in read ? surveyOf([read.shot], rules) : read);
+  const drawn = surveyed({ across: 120, down: 200, with: 'caliper' });
   const ruled = surveyed({ across: 120 + offs[0], down: 200 + offs[1] });
   if (!('survey' in drawn) || !('survey' in ruled)) {
     part.refused += 1;

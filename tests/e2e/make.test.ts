@@ -106,14 +106,25 @@ describe('make', () => {
     const { page } = shop;
     await page.getByRole('button', { name: /try it on a picture/ }).click();
     await page.getByText(/24 marks/).waitFor();
-    await page.getByText(/hold a ruler to the mat’s rule/).waitFor();
+    await page.getByText(/hold a caliper or a ruler to the mat’s two rules/).waitFor();
     await type(page, 'Mat’s rule across', '12');
     await page.getByText(/drawn 120 mm long/).waitFor();
     await type(page, 'Mat’s rule across', '120');
     await type(page, 'rule down', '200');
     await type(page, 'Lies above the mat', '14');
     await type(page, 'give or take', '0.2');
-    await page.getByText(/±0\.[1-4] in the middle, ±0\.[1-6] at the corner/).waitFor();
+    const accuracy = page.getByText(/±0\.[1-4] in the middle, ±0\.[1-6] at the corner/);
+    await accuracy.waitFor();
+    const ruler = /±([.\d]+) at the corner/.exec(await accuracy.innerText())?.[1];
+    await page.getByLabel('read with a').selectOption('caliper');
+    await page.waitForFunction(
+      (was) =>
+        Number(/±([.\d]+) at the corner/.exec(document.body.innerText)?.[1]) < Number(was) - 0.02,
+      ruler,
+    );
+    expect(await page.evaluate(() => localStorage.getItem('nutshell-swap mat rules'))).to.contain(
+      '"caliper"',
+    );
     const picture = page.getByRole('button', { name: /laid flat/ });
     /* Where things lie on the mat, and the picture shows from -10 to 307 by -10 to 430. */
     const screenOf = async (x: number, y: number) => {

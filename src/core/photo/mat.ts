@@ -75,12 +75,16 @@ export function squaresOf(id: number): boolean[][] {
 export interface MatRules {
   across?: number | undefined;
   down?: number | undefined;
+  /** What they were read with; undefined: nobody said, which is as good as a ruler. */
+  with?: RuleTool | undefined;
 }
+
+/** What a mat's rules are read with, and to, mm, one standard deviation: a ruler by eye, a caliper's tips on two strokes (common practice, no source). */
+export const ruleTools = { ruler: 0.15, caliper: 0.05 } as const;
+export type RuleTool = keyof typeof ruleTools;
 
 /** Printers that fit a page to the paper make 93 to 97 % of it; none is further off than a tenth (common practice, no source). */
 const FURTHEST = 0.1;
-/** What a ruler is read to, mm, one standard deviation. */
-const READ_MM = 0.15;
 /** A printer's two directions differ by as much, one standard deviation, where only one was measured (common practice, no source). */
 const SKEW = 0.002;
 /** Nobody measured: so much it may be off, one standard deviation. */
@@ -104,9 +108,9 @@ export function ruleFault(mm: number | undefined, drawn: number): string | undef
 }
 
 /** The scale of a printed mat from what was measured of its rules. */
-export function matScale({ across, down }: MatRules): MatScale {
+export function matScale({ across, down, with: tool = 'ruler' }: MatRules): MatScale {
   const one = (mm: number | undefined, drawn: number) =>
-    mm === undefined ? undefined : { by: mm / drawn, off: READ_MM / drawn };
+    mm === undefined ? undefined : { by: mm / drawn, off: ruleTools[tool] / drawn };
   const [a, d] = [one(across, RULE_MM.across), one(down, RULE_MM.down)];
   const from = (own: typeof a, other: typeof a) =>
     own ?? (other ? { by: other.by, off: Math.hypot(other.off, SKEW) } : { by: 1, off: UNKNOWN });

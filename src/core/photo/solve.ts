@@ -67,12 +67,12 @@ export interface Solution {
 /** Diagonal of 35 mm film, mm. */
 const FILM_MM = 43.267;
 /** Main cameras of phones, as on film, and how far they lie apart; what a camera writes itself is better (common practice, no source). */
-const USUAL_FILM = { mm: 26, share: 0.2 };
+const USUAL_FILM = { mm: 26, share: 0.15 };
 const WRITTEN_SHARE = 0.06;
 /** Priors of the rest, one standard deviation: middle as a share of the diagonal, distortion. */
-const MIDDLE_SHARE = 0.012;
+const MIDDLE_SHARE = 0.01;
 const K1_OFF = 0.1;
-const K2_OFF = 0.1;
+const K2_OFF = 0.06;
 /** Nothing on paper is nearer than this, px. */
 const LEAST_OFF = 0.05;
 

@@ -123,6 +123,8 @@ export interface Survey {
   /** What a printed millimetre may be off by. */
   off: ScaleOff;
   measured: boolean;
+  /** Nothing at a bench reads the rules finer. */
+  fine: boolean;
   /** What the mat or card covers, mm. */
   box: Box;
 }
@@ -184,6 +186,7 @@ export function surveyOf(
       solution,
       off,
       measured: !isMat || rules.across !== undefined || rules.down !== undefined,
+      fine: !isMat || rules.with === 'caliper',
       box: { x0: -margin, y0: -margin, x1: width + margin, y1: height + margin },
     },
   };
@@ -376,6 +379,9 @@ export function advice(survey: Survey, height: Height): string[] {
     const view = survey.solution.views[i]!;
     const own = (high: Height, off: number) => within95(spreadAt(survey, i, edge, high, off));
     const mm = pixelMm(planeOf(survey, i, height), at);
+    /* What the rules' own reading makes of it that far from the middle. */
+    const [across, down] = [survey.off.across * (edge.x - at.x), survey.off.down * (edge.y - at.y)];
+    const ruled = within95({ xx: across ** 2, xy: 0, yy: down ** 2 });
     const whole = own(height, 0.2 * mm);
     const sure = within95({ ...spreadAt(survey, i, edge, { ...height, off: 0 }, 0.2 * mm), xy: 0 });
     const lean =
@@ -383,6 +389,7 @@ export function advice(survey: Survey, height: Height): string[] {
     return {
       whole,
       sure,
+      ruled,
       mm,
       lean,
       blur: shot.blur,
@@ -392,7 +399,10 @@ export function advice(survey: Survey, height: Height): string[] {
   const best = [...all].sort((a, b) => a.whole - b.whole)[0];
   if (!best) return [];
   return [
-    ...(!survey.measured ? ['hold a ruler to the mat’s rule and type what it measures'] : []),
+    ...(!survey.measured ? ['hold a caliper or a ruler to the mat’s two rules and type what they measure'] : []),
+    ...(survey.measured && !survey.fine && best.ruled > best.whole * 0.6 && best.whole > 0.2
+      ? ['read the mat’s rules with a caliper']
+      : []),
     ...(best.sure < best.whole * 0.75
       ? [
           best.lean > 0.25

@@ -1,7 +1,14 @@
 <script lang="ts">
   import { asset } from '$app/paths';
   import { cards } from '$core/photo/survey.ts';
-  import { matPapers, RULE_MM, ruleFault, type MatPaper } from '$core/photo/mat.ts';
+  import {
+    matPapers,
+    RULE_MM,
+    ruleFault,
+    ruleTools,
+    type MatPaper,
+    type RuleTool,
+  } from '$core/photo/mat.ts';
   import { range } from '$core/units/range.ts';
   import { saveBytes } from '$lib/files/save.ts';
   import type { ViewProps } from '$lib/frame/views.svelte.ts';
@@ -37,7 +44,7 @@
   async function print(): Promise<void> {
     const { matPdf } = await import('$lib/print/mat.ts');
     saveBytes(`mat-${paper}.pdf`, await matPdf(paper), 'application/pdf');
-    toast('Print at 100 %, lay it flat, then hold a ruler to both rules.');
+    toast('Print at 100 %, lay it flat, then hold a caliper or a ruler to both rules.');
   }
   async function sample(): Promise<void> {
     const answer = await fetch(asset('/samples/rear-wall.jpg')).catch(() => undefined);
@@ -88,6 +95,12 @@
       value={single(table.rules.down)}
       open={table.rules.down === undefined}
       onmeasure={(mm) => rule('down', mm)}
+    />
+    <Select
+      label="read with a"
+      options={Object.keys(ruleTools) as RuleTool[]}
+      value={table.rules.with ?? 'ruler'}
+      onpick={(tool) => void table.setRules({ ...table.rules, with: tool || undefined })}
     />
     <MeasureField
       label="Lies above the mat"

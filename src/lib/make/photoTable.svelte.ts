@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from '$core/units/length.ts';
-import type { MatRules } from '$core/photo/mat.ts';
+import { ruleTools, type MatRules } from '$core/photo/mat.ts';
 import type { Pixel } from '$core/photo/camera.ts';
 import type { At } from '$core/photo/plane.ts';
 import type { Height, Measured } from '$core/photo/survey.ts';
@@ -15,9 +15,14 @@ const RULES_KEY = 'nutshell-swap mat rules';
 
 function storedRules(): MatRules {
   try {
-    const { across, down } = JSON.parse(localStorage.getItem(RULES_KEY) ?? '{}') as MatRules;
+    const {
+      across,
+      down,
+      with: tool,
+    } = JSON.parse(localStorage.getItem(RULES_KEY) ?? '{}') as MatRules;
     const figure = (value: unknown) => (typeof value === 'number' ? value : undefined);
-    return { across: figure(across), down: figure(down) };
+    const known = tool !== undefined && Object.hasOwn(ruleTools, tool) ? tool : undefined;
+    return { across: figure(across), down: figure(down), with: known };
   } catch {
     return {};
   }

@@ -4,6 +4,37 @@ import { cutFor } from '$core/shop/cut.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
 import type { DonorsWorker } from '../../workers/donors.worker.ts';
 
+/** A worker that has judged knows its way: the last one let go is kept so long for the next question, ms. */
+const KEPT_MS = 120_000;
+let kept: { worker: Background<DonorsWorker>; timer: ReturnType<typeof setTimeout> } | undefined;
+
+function taken(): Background<DonorsWorker> {
+  const worker = kept?.worker;
+  clearTimeout(kept?.timer);
+  kept = undefined;
+  return (
+    worker ??
+    new Background<DonorsWorker>(
+      () =>
+        new Worker(new URL('../../workers/donors.worker.ts', import.meta.url), { type: 'module' }),
+    )
+  );
+}
+
+function letGo(worker: Background<DonorsWorker>): void {
+  /* Nobody waits any more; what is still under way gives way to the next question. */
+  worker.stop();
+  if (!worker.opened) return;
+  if (worker.fault !== undefined) return worker.close();
+  kept?.worker.close();
+  clearTimeout(kept?.timer);
+  const timer = setTimeout(() => {
+    worker.close();
+    if (kept?.worker === worker) kept = undefined;
+  }, KEPT_MS);
+  kept = { worker, timer };
+}
+
 /** Parts judged in a worker; a new question overtakes the one under way. */
 export class Judge {
   candidates = $state.raw<Candidate[] | undefined>(undefined);
@@ -11,10 +42,7 @@ export class Judge {
   /** How many are judged, of how many. */
   done = $state(0);
   of = $state(0);
-  #worker = new Background<DonorsWorker>(
-    () =>
-      new Worker(new URL('../../workers/donors.worker.ts', import.meta.url), { type: 'module' }),
-  );
+  #worker = taken();
 
   get fault(): string | undefined {
     return this.#worker.fault;
@@ -41,7 +69,7 @@ export class Judge {
     if (found) [this.services, this.done] = [found, this.of];
   }
 
-  close = (): void => this.#worker.close();
+  close = (): void => letGo(this.#worker);
 
   #tell = (done: number): void => void (this.done = done);
 }

@@ -22,6 +22,11 @@ export class Background<Api> {
     this.#open = open;
   }
 
+  /** Whether its worker stands. */
+  get opened(): boolean {
+    return this.#worker !== undefined;
+  }
+
   /** The answer; undefined where it failed (see `fault`) or where a later question, `stop` or `close` overtook it. */
   async ask<T>(work: (api: Remote<Api>, telling: Telling) => Promise<T>): Promise<T | undefined> {
     const mine = ++this.#turn;

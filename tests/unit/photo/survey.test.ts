@@ -216,8 +216,20 @@ describe('photo, a board on its mat', function () {
     const unknown = joined([small], {});
     expect(far(unknown, 0.97).mm).to.be.closeTo(truth / 0.97, 1);
     expect(far(unknown, 0.97).within).to.be.above(2);
-    expect(advice(unknown, height)[0]).to.match(/rule/);
-    expect(advice(known, height).join()).not.to.match(/rule/);
+    expect(advice(unknown, height)[0]).to.match(/type what they/);
+    expect(advice(known, height).join()).not.to.match(/type what they/);
+  });
+  it('rules read with a caliper leave less open than with a ruler, which is what is taken where nobody said', () => {
+    const shot = shotOf(pixels);
+    const by = (tool?: 'ruler' | 'caliper') =>
+      joined([shot], { across: 120, down: 200, with: tool });
+    const sure = { mm: height.mm, off: 0.02 };
+    const off = (of: Survey) => accuracyAt(of, 0, { x: 160, y: 240 }, sure);
+    expect(off(by())).to.equal(off(by('ruler')));
+    expect(off(by('caliper'))).to.be.below(0.85 * off(by()));
+    expect(off(by('caliper'))).to.be.above(1.96 * Math.hypot(55 / 120, 92 / 200) * 0.03);
+    expect(advice(by(), sure).join()).to.match(/caliper/);
+    expect(advice(by('caliper'), sure).join()).not.to.match(/caliper/);
   });
   it('a rule read wrong in one direction is not believed whole: the picture tells the two from each other', () => {
     const shot = shotOf(pixels);
@@ -387,6 +399,9 @@ describe('photo/mat', () => {
     const one = matScale({ across: 120 });
     expect(one.downOff).to.be.above(one.acrossOff);
     expect(matScale({}).acrossOff).to.be.above(0.01);
+    expect(one.acrossOff).to.be.closeTo(0.15 / 120, 1e-9);
+    expect(matScale({ down: 200, with: 'caliper' }).downOff).to.be.closeTo(0.05 / 200, 1e-9);
+    expect(matScale({ with: 'caliper' })).to.deep.equal(matScale({}));
     expect(ruleFault(116.4, 120)).to.equal(undefined);
     expect(ruleFault(12, 120)).to.match(/between 108 and 132/);
     expect(ruleFault(NaN, 120)).to.match(/120/);

@@ -4,15 +4,9 @@ import { circleNear } from '../src/core/photo/circle.ts';
 import { finenessOf, flattened } from '../src/core/photo/flatten.ts';
 import { matPapers, ruleTools, type MatRules } from '../src/core/photo/mat.ts';
 import { pixelMm } from '../src/core/photo/plane.ts';
-import {
-  edgeAt,
-  holeAt,
-  planeOf,
-  readShot,
-  rectangleAt,
-  surveyOf,
-  type Survey,
-} from '../src/core/photo/survey.ts';
+import { edgeAt, holeAt, rectangleAt } from '../src/core/photo/measure.ts';
+import { readShot } from '../src/core/photo/shot.ts';
+import { planeOf, surveyOf, type Survey } from '../src/core/photo/survey.ts';
 import { onMat, randomScene, rendered, seeded } from '../tests/helpers/rendered.ts';
 
 /**

@@ -3,21 +3,11 @@ import { finenessOf, flattened } from '$core/photo/flatten.ts';
 import { pixelMm, type At } from '$core/photo/plane.ts';
 import type { MatRules } from '$core/photo/mat.ts';
 import type { Pixel } from '$core/photo/camera.ts';
-import {
-  accuracyAt,
-  advice,
-  edgeAt,
-  holeAt,
-  planeOf,
-  readCard,
-  readShot,
-  rectangleAt,
-  surveyOf,
-  type Height,
-  type Measured,
-  type Shot,
-  type Survey,
-} from '$core/photo/survey.ts';
+import { advice } from '$core/photo/advice.ts';
+import { edgeAt, holeAt, rectangleAt } from '$core/photo/measure.ts';
+import { type Measured } from '$core/photo/measured.ts';
+import { readCard, readShot, type Shot } from '$core/photo/shot.ts';
+import { accuracyAt, planeOf, surveyOf, type Height, type Survey } from '$core/photo/survey.ts';
 import type { Pixels } from '$core/photo/picture.ts';
 
 /** Pictures measured beside the page: they stay here, only figures and what is laid flat go back. */

@@ -117,3 +117,10 @@ export function matScale({ across, down, with: tool = 'ruler' }: MatRules): MatS
   const [x, y] = [from(a, d), from(d, a)];
   return { across: x.by, down: y.by, acrossOff: x.off, downOff: y.off };
 }
+
+/** Cards whose size is known (ISO/IEC 7810 ID-1, ISO 216), mm. */
+export const cards = {
+  'bank card': { width: 85.6, height: 53.98 },
+  'A5 sheet': { width: 210, height: 148 },
+  'A4 sheet': { width: 297, height: 210 },
+} as const;

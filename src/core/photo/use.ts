@@ -6,7 +6,7 @@ import { ioOpening } from '../standards/ports.ts';
 import { driveHoles, fourHoles, supplyFaces } from '../standards/patterns.ts';
 import { fanHoles } from '../standards/room.ts';
 import type { At } from './plane.ts';
-import type { MeasuredHole, MeasuredRectangle } from './survey.ts';
+import type { MeasuredHole, MeasuredRectangle } from './measured.ts';
 
 /** What is measured in a picture, as the rest of the bench takes it. */
 

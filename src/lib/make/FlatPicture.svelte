@@ -1,7 +1,7 @@
 <script lang="ts">
   import RotateCw from '@lucide/svelte/icons/rotate-cw';
   import type { At } from '$core/photo/plane.ts';
-  import type { Measured, MeasuredEdge } from '$core/photo/survey.ts';
+  import type { Measured, MeasuredEdge } from '$core/photo/measured.ts';
   import { turnedBy } from '$core/photo/use.ts';
   import { formatLength } from '$core/units/length.ts';
   import Button from '$lib/ui/Button.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { properties, type FactKey } from '$core/model/properties/index.ts';
   import { listAt, partAt, partOfKind, type Plan } from '$core/model/lookup/plan.ts';
-  import { between, type Measured } from '$core/photo/survey.ts';
+  import { between, type Measured } from '$core/photo/measured.ts';
   import { likePattern, openingsOf, pitchOf, placesOf, standoffsOf } from '$core/photo/use.ts';
   import { area as areaShape } from '$core/model/types/shapes.ts';
   import { formatLength, lengthWithUnit } from '$core/units/length.ts';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { asset } from '$app/paths';
-  import { cards } from '$core/photo/survey.ts';
   import {
+    cards,
     matPapers,
     RULE_MM,
     ruleFault,

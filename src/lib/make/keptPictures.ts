@@ -1,5 +1,6 @@
 import { openDB, type DBSchema } from 'idb';
-import type { Height, Measured } from '$core/photo/survey.ts';
+import type { Measured } from '$core/photo/measured.ts';
+import type { Height } from '$core/photo/survey.ts';
 
 /** Pictures being measured stay with this browser until they are taken away: not in the shop, not in its file. */
 export interface KeptPicture {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { project } from '../../../src/core/photo/camera.ts';
 import {
+  cards,
   codesOf,
   matScale,
   placeOfCode,
@@ -11,21 +12,15 @@ import {
 } from '../../../src/core/photo/mat.ts';
 import { finenessOf, flattened } from '../../../src/core/photo/flatten.ts';
 import { sample } from '../../../src/core/photo/picture.ts';
+import { advice } from '../../../src/core/photo/advice.ts';
+import { edgeAt, holeAt, rectangleAt } from '../../../src/core/photo/measure.ts';
+import { between, type MeasuredHole } from '../../../src/core/photo/measured.ts';
+import { readCard, readShot, type Shot } from '../../../src/core/photo/shot.ts';
 import {
   accuracyAt,
-  advice,
-  between,
-  cards,
-  edgeAt,
-  holeAt,
   planeOf,
-  readCard,
-  readShot,
-  rectangleAt,
   surveyOf,
   within95,
-  type MeasuredHole,
-  type Shot,
   type Survey,
 } from '../../../src/core/photo/survey.ts';
 import { pixelMm } from '../../../src/core/photo/plane.ts';

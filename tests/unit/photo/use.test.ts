@@ -4,7 +4,7 @@ import { standardOpening } from '../../../src/core/fit/pickPort.ts';
 import { holes, type HoleName } from '../../../src/core/standards/boards.ts';
 import type { Area } from '../../../src/core/model/types/shapes.ts';
 import type { At } from '../../../src/core/photo/plane.ts';
-import type { MeasuredHole, MeasuredRectangle } from '../../../src/core/photo/survey.ts';
+import type { MeasuredHole, MeasuredRectangle } from '../../../src/core/photo/measured.ts';
 import {
   likePattern,
   openingsOf,

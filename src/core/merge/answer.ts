@@ -2,7 +2,7 @@ import type { Dot, RecordVersion, Seen } from '../model/types/versionTypes.ts';
 import type { Shop } from '../model/types/types.ts';
 import { nextNumber } from './dots.ts';
 import type { Copy } from './merge.ts';
-import type { Answer } from './questions.ts';
+import type { Answer } from './question.ts';
 import { plainVersion } from './slots.ts';
 import { keptOn, settled } from './stamp.ts';
 import { edited } from './write.ts';

@@ -1,58 +1,19 @@
-import { isText } from '../model/types/fact.ts';
-import type { Edit } from '../model/types/edit.ts';
-import type { Machine, Part, Shop } from '../model/types/types.ts';
-import type { Collection } from '../model/types/collections.ts';
-import type { RecordVersion, Slot } from '../model/types/versionTypes.ts';
 import { editJob, editPart } from '../edits/edits.ts';
-import { addItems, sameContent } from '../shop/items.ts';
+import type { Collection } from '../model/types/collections.ts';
+import { isText } from '../model/types/fact.ts';
 import { seatName } from '../model/types/seats.ts';
+import type { Machine, Part, Shop } from '../model/types/types.ts';
+import type { RecordVersion } from '../model/types/versionTypes.ts';
+import { addItems } from '../shop/items.ts';
 import { benchOf, knows } from './dots.ts';
+import { joinMachines } from './joinMachines.ts';
 import type { Copy } from './merge.ts';
-import { renamedRecord, type Rename } from './references.ts';
-import { dotOf, plainVersion, slotsOf, withSlot, type Bag } from './slots.ts';
 import { keyOf, nameOf } from './names.ts';
+import { nothing, type Question } from './question.ts';
+import { dotOf, plainVersion, propertyOf, slotsOf } from './slots.ts';
+import { deletedElsewhere, writtenTwice } from './writtenTwice.ts';
 
-/** What merging cannot know and somebody has to say. Answers are edits: they travel, and nobody is asked twice. */
-
-/** What an answer does besides its edit: slots settled, records kept that were taken out, records told apart. */
-export interface Answer {
-  say: string;
-  edit: Edit;
-  settles?: { key: string; slot: Slot }[] | undefined;
-  keeps?: string[] | undefined;
-  isNot?: { key: string; name: string }[] | undefined;
-}
-
-export interface Choice {
-  /** The value in words; undefined: taken away. */
-  value: unknown;
-  /** It stands now. */
-  shown: boolean;
-  answer: Answer;
-}
-
-export interface Question {
-  id: string;
-  /** What is asked, in a sentence. */
-  ask: string;
-  /** The record it is about. */
-  in: Collection | 'head';
-  of: string;
-  /** Where the same thing was written twice: the slot, with its values beside each other. */
-  slot?: Slot | undefined;
-  choices: Choice[];
-}
-
-/** Looks of the page: whoever sets them last has them, and nobody is asked. */
-const quiet = new Set(['settings.theme', 'settings.textSize', 'settings.labelStock']);
-const sameBut = (a: unknown, b: unknown): boolean => {
-  if (sameContent(a, b)) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || !a || !b) return false;
-  return sameContent({ ...a, at: undefined }, { ...b, at: undefined });
-};
-
-const nothing: Edit = (shop) => shop;
-
+/** All that somebody has to say of a merged copy. */
 export function questionsOf(copy: Copy): Question[] {
   return [
     ...writtenTwice(copy),
@@ -64,121 +25,6 @@ export function questionsOf(copy: Copy): Question[] {
   ];
 }
 
-const recordAt = (
-  { shop }: Copy,
-  key: string,
-): { in: Collection | 'head'; record: Bag } | undefined => {
-  if (key === 'head')
-    return { in: 'head', record: { id: 'head', name: shop.name, settings: shop.settings } };
-  const at = key.indexOf('/');
-  const list = key.slice(0, at) as Collection;
-  const id = key.slice(at + 1);
-  const record = (shop[list] as { id: string }[] | undefined)?.find((each) => each.id === id);
-  return record && { in: list, record: record as unknown as Bag };
-};
-
-/** Puts a value into a slot of a record as an ordinary edit. */
-const putSlot =
-  (
-    list: Collection | 'head',
-    id: string,
-    version: RecordVersion,
-    slot: Slot,
-    value: unknown,
-  ): Edit =>
-  (shop) => {
-    if (list === 'head') {
-      const { name, settings } = withSlot(
-        { name: shop.name, settings: shop.settings },
-        slot,
-        value,
-      ) as unknown as Pick<Shop, 'name' | 'settings'>;
-      return { ...shop, name, settings };
-    }
-    const put = <T extends { id: string }>(record: T): T =>
-      record.id === id
-        ? (replaced(record as unknown as Bag, version, slot, value) as unknown as T)
-        : record;
-    return { ...shop, [list]: (shop[list] as { id: string }[]).map(put) };
-  };
-
-/** Items of lists of things are replaced in their place. */
-function replaced(record: Bag, version: RecordVersion, slot: Slot, value: unknown): Bag {
-  if (!slot.includes('#')) return withSlot(record, slot, value);
-  const path = slot.slice(0, slot.indexOf('#'));
-  const at = slotsOf(record, version).order.get(path)?.indexOf(slot) ?? -1;
-  const items = record[path] as unknown[];
-  return at < 0 ? record : { ...record, [path]: items.with(at, value) };
-}
-
-function writtenTwice(copy: Copy): Question[] {
-  return Object.entries(copy.versions.records).flatMap(([key, version]) => {
-    const found = version.apart && recordAt(copy, key);
-    if (!found) return [];
-    const id = String(found.record['id']);
-    const { values } = slotsOf(found.record, version);
-    return Object.entries(version.apart ?? {}).flatMap(([slot, siblings]): Question[] => {
-      const shown = values.get(slot);
-      const others = siblings.map(({ value }) => value).filter((value) => !sameBut(value, shown));
-      if (quiet.has(slot) || others.length === 0) return [];
-      const choice = (value: unknown, stands: boolean): Choice => ({
-        value,
-        shown: stands,
-        answer: {
-          say: 'chosen',
-          edit: stands ? nothing : putSlot(found.in, id, version, slot, value),
-          settles: [{ key, slot }],
-        },
-      });
-      return [
-        {
-          id: `${key} ${slot}`,
-          ask: 'Written at two benches',
-          in: found.in,
-          of: id,
-          slot,
-          choices: [choice(shown, true), ...others.map((value) => choice(value, false))],
-        },
-      ];
-    });
-  });
-}
-
-function deletedElsewhere(copy: Copy): Question[] {
-  return Object.entries(copy.versions.records).flatMap(([key, version]): Question[] => {
-    const found = version.deleted?.length ? recordAt(copy, key) : undefined;
-    if (!found || found.in === 'head') return [];
-    const list = found.in;
-    const id = String(found.record['id']);
-    return [
-      {
-        id: `${key} deleted`,
-        ask: 'Deleted at one bench, edited or needed at the other',
-        in: list,
-        of: id,
-        choices: [
-          {
-            value: 'Keep it',
-            shown: true,
-            answer: { say: 'kept', edit: nothing, keeps: [key] },
-          },
-          {
-            value: 'Delete it',
-            shown: false,
-            answer: {
-              say: 'deleted',
-              edit: (shop) => ({
-                ...shop,
-                [list]: (shop[list] as { id: string }[]).filter((each) => each.id !== id),
-              }),
-            },
-          },
-        ],
-      },
-    ];
-  });
-}
-
 /** A job was handed over at one bench while its plan or notes were changed at another. */
 function handedOverUnseen({ shop, versions }: Copy): Question[] {
   return shop.jobs.flatMap((job): Question[] => {
@@ -188,10 +34,10 @@ function handedOverUnseen({ shop, versions }: Copy): Question[] {
     if (!version || !handed || job.handedOver === undefined) return [];
     const { values } = slotsOf(job, version);
     const unseen = [...values.keys()].filter(
-      (slot) => !slot.startsWith('additions') && !knows(handed, dotOf(version, slot)),
+      (slot) => propertyOf(slot) !== 'additions' && !knows(handed, dotOf(version, slot)),
     );
     if (unseen.length === 0) return [];
-    const what = [...new Set(unseen.map((slot) => slot.split(/[#[.]/, 1)[0] ?? slot))].join(', ');
+    const what = [...new Set(unseen.map(propertyOf))].join(', ');
     return [
       {
         id: `${key} handed over`,
@@ -375,66 +221,3 @@ function samePiece(copy: Copy): Question[] {
     }),
   );
 }
-
-/** Two machines become the first; what sits in the same seat of both becomes one part, the rest moves over. */
-export const joinMachines =
-  (keepId: string, dropId: string): Edit =>
-  (shop) => {
-    const seatsOf = (id: string) => shop.machines.find((each) => each.id === id)?.seats ?? [];
-    const own = new Map(seatsOf(keepId).map(({ seat, partId }) => [seat, partId]));
-    const joined = seatsOf(dropId).reduce((now, { seat, partId }) => {
-      const kept = own.get(seat);
-      return kept === undefined || kept === partId ? now : joinRecords('parts', kept, partId)(now);
-    }, shop);
-    const more = seatsOf(dropId).filter(({ seat }) => !own.has(seat));
-    const seated: Shop = {
-      ...joined,
-      machines: joined.machines.map((machine) =>
-        machine.id === keepId ? { ...machine, seats: [...machine.seats, ...more] } : machine,
-      ),
-    };
-    return joinRecords('machines', keepId, dropId)(seated);
-  };
-
-/** Two records become the first: what only the second knows is taken over, and whatever named the second names it. */
-const joinRecords =
-  (list: 'parts' | 'machines', keepId: string, dropId: string): Edit =>
-  (shop) => {
-    const same = (id: string) => id;
-    const rename: Rename = {
-      models: same,
-      machines: same,
-      parts: same,
-      jobs: same,
-      plugs: same,
-      ledger: same,
-      photos: same,
-      [list]: (id: string) => (id === dropId ? keepId : id),
-    };
-    const dropped = (shop[list] as (Part | Machine)[]).find(({ id }) => id === dropId);
-    const all = <T extends { id: string }>(of: Collection, records: readonly T[]): T[] =>
-      records.flatMap((record) => {
-        if (of === list && record.id === dropId) return [];
-        const named = { ...renamedRecord(of, record, rename), id: record.id };
-        const next = sameContent(named, record) ? record : named;
-        if (of !== list || record.id !== keepId || !dropped) return [next];
-        const both = { ...dropped, ...next };
-        return [
-          {
-            ...both,
-            facts: { ...dropped.facts, ...both.facts },
-            was: [...new Set([...(both.was ?? []), dropId])].slice(-10),
-          } as unknown as T,
-        ];
-      });
-    return {
-      ...shop,
-      models: all('models', shop.models),
-      machines: all('machines', shop.machines),
-      parts: all('parts', shop.parts),
-      jobs: all('jobs', shop.jobs),
-      plugs: shop.plugs,
-      ledger: all('ledger', shop.ledger),
-      photos: all('photos', shop.photos),
-    };
-  };

@@ -75,6 +75,8 @@ export const keySlot = (path: string, item: Value): Slot | undefined => {
   return key && `${path}[${key(item as Bag)}]`;
 };
 
+/** The property of a record that holds a slot. */
+export const propertyOf = (slot: Slot): string => slot.split(/[#[.]/, 1)[0] ?? slot;
 export const birthOf = (slot: Slot): string => slot.slice(slot.indexOf('#') + 1);
 
 /** The list and place of a slot inside a list; undefined for a field. */

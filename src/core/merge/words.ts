@@ -5,6 +5,7 @@ import { trim } from '../units/length.ts';
 import { formatMoney, type Money } from '../units/money.ts';
 import { table } from '../units/table.ts';
 import { stableText } from '../units/stableText.ts';
+import { propertyOf } from './slots.ts';
 
 /** Slots and values of a question in words, for whoever has to choose. */
 
@@ -64,7 +65,7 @@ export function valueWords(value: unknown, slot = ''): string {
   const bag = value as Bag;
   if (typeof bag['minor'] === 'number' && typeof bag['currency'] === 'string')
     return `${formatMoney(value as Money)} ${bag['currency']}`;
-  if (slot.startsWith('facts.')) return factWords(value as Fact);
+  if (propertyOf(slot) === 'facts') return factWords(value as Fact);
   if ('partId' in bag && ('seat' in bag || 'stage' in bag))
     return bag['partId'] === null ? 'left empty' : String(bag['partId']);
   const said = ['what', 'text', 'title', 'why', 'note', 'symptom', 'name', 'how', 'rate']

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Choice, Question } from '$core/merge/questions.ts';
+  import type { Choice, Question } from '$core/merge/question.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

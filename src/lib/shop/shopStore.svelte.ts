@@ -4,7 +4,7 @@ import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import { parseMoney } from '$core/units/money.ts';
 import { newVersions } from '$core/merge/write.ts';
-import type { Answer, Question } from '$core/merge/questions.ts';
+import type { Answer, Question } from '$core/merge/question.ts';
 import type { Versions } from '$core/model/types/versionTypes.ts';
 import { stableText } from '$core/units/stableText.ts';
 import { beginning, storeName, whichShop, type Which } from './shops.ts';

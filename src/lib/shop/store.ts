@@ -3,7 +3,7 @@ import type { Edit } from '$core/edits/edits.ts';
 import { emptyShop } from '$core/model/types/empty.ts';
 import type { Shop } from '$core/model/types/types.ts';
 import type { Copy } from '$core/merge/merge.ts';
-import type { Answer, Question } from '$core/merge/questions.ts';
+import type { Answer, Question } from '$core/merge/question.ts';
 import type { Versions } from '$core/model/types/versionTypes.ts';
 import {
   allVersions,

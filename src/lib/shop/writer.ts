@@ -1,5 +1,5 @@
 import type { RecordChange } from '$core/edits/changes.ts';
-import type { Answer } from '$core/merge/questions.ts';
+import type { Answer } from '$core/merge/question.ts';
 import { keyOf } from '$core/merge/names.ts';
 import { plainVersion } from '$core/merge/slots.ts';
 import { tidy } from '$core/merge/stamp.ts';

@@ -5,7 +5,7 @@ import { openShop, origin, retype, type Shop, stored, visit } from './helpers/ap
 
 const note = async (page: Page, id: string, words: string): Promise<void> => {
   await visit(page, '/shelf');
-  await page.getByLabel('Search', { exact: true }).fill(id);
+  await retype(page.getByLabel('Search', { exact: true }), id);
   await page.getByRole('button', { name: `Edit ${id} in its line` }).click();
   await retype(page.getByLabel(`Where ${id} lies`), words);
   await page.keyboard.press('Tab');
@@ -197,7 +197,7 @@ describe('never lost', () => {
         write();
       };
     })`);
-    await page.getByLabel('Search', { exact: true }).fill('A01');
+    await retype(page.getByLabel('Search', { exact: true }), 'A01');
     await page.getByRole('button', { name: 'Edit A01 in its line' }).click();
     await retype(page.getByLabel('Where A01 lies'), 'while it is full');
     await page.keyboard.press('Tab');

@@ -316,8 +316,8 @@ describe('state', () => {
     await second.getByText('a hut in the valley').waitFor();
     await second.locator('summary', { hasText: 'To fill in' }).click();
     await Promise.all([
-      first.getByLabel('Note').last().fill('smells of damp'),
-      second.getByLabel('Note, for the shop').fill('the fan hums'),
+      retype(first.getByLabel('Note').last(), 'smells of damp'),
+      retype(second.getByLabel('Note, for the shop'), 'the fan hums'),
     ]);
     const job = await stored<Job>(first, 'jobs', '14', (value) => value?.note === 'the fan hums');
     expect(job.note).to.equal('the fan hums');

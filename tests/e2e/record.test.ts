@@ -344,7 +344,7 @@ describe('model cards', () => {
         }),
     );
     await page.getByLabel('Where').first().selectOption('all');
-    await page.getByLabel('Search', { exact: true }).fill(modelled?.id ?? '');
+    await retype(page.getByLabel('Search', { exact: true }), modelled?.id ?? '');
     await page
       .getByRole('button', { name: modelled?.name ?? '' })
       .first()

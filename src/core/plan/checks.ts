@@ -3,7 +3,7 @@ import { fitChecks } from '../fit/index.ts';
 import { makeSums } from '../make/sums.ts';
 import { printSums } from '../print/sums.ts';
 import { linkChecks } from '../links/checks.ts';
-import { keptByReads } from '../model/lookup/reads.ts';
+import { keptByFacts } from '../model/lookup/reads.ts';
 import { plugChecks } from '../plugs/index.ts';
 import { wattChecks } from '../watts/index.ts';
 import { condition } from './condition.ts';
@@ -17,7 +17,7 @@ import { boughtTwice } from './stageMoney.ts';
 import { stageStops, stageWatts } from './stageSums.ts';
 
 const stations: readonly Check[] = [...fitChecks, ...plugChecks, ...wattChecks, ...linkChecks].map(
-  (check) => keptByReads(check),
+  (check) => keptByFacts(check),
 );
 
 /** A check of money and promises: nothing of it goes out with the machine. */
@@ -29,13 +29,13 @@ function shopsOwn(check: Check): Check {
 export const ofTheSort: readonly Check[] = [
   ...stations,
   ...[makeSums, printSums, missing, headerAmps, heatSums, finishSums].map((check) =>
-    keptByReads(check),
+    keptByFacts(check),
   ),
 ];
 
 /** Checks of the very piece: its condition, who else wants it, what it costs; and the stages, which look it up in the shop. */
 export const ofThePiece: readonly Check[] = [
-  ...[condition, shopsOwn(promised)].map((check) => keptByReads(check)),
+  ...[condition, shopsOwn(promised)].map((check) => keptByFacts(check)),
   shopsOwn(overBudget),
   shopsOwn(boughtTwice),
   stageWatts,

@@ -12,13 +12,15 @@ import {
 } from '../../../src/core/model/lookup/plan.ts';
 import {
   carryMemo,
+  keptByFacts,
   keptByReads,
   plugsOf,
   settingsOf,
   withApplied,
 } from '../../../src/core/model/lookup/reads.ts';
 import { withChange } from '../../../src/core/model/types/stages.ts';
-import type { Shop } from '../../../src/core/model/types/types.ts';
+import type { Facts } from '../../../src/core/model/types/fact.ts';
+import type { Part, Shop } from '../../../src/core/model/types/types.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { pool } from '../../../src/core/resolve/candidatesFor.ts';
 import { runChecks } from '../../../src/core/plan/run.ts';
@@ -108,6 +110,52 @@ describe('model/reads', () => {
       expect(count.runs).to.equal(runs);
     }
   });
+  it('kept by facts, a part measured where nobody looked is the same part; one measured, named or standing otherwise where it was looked at is not', () => {
+    const count = { runs: 0 };
+    const kept = keptByFacts((each: Plan) => {
+      count.runs += 1;
+      return partsOfKind(each, 'memory').map((placed) => numberAt(each, placed, 'size')?.lo);
+    });
+    const changed = (facts: Facts, more: Partial<Part> = {}): Plan => ({
+      ...plan,
+      seats: plan.seats.map((placed) => {
+        if (placed.seat !== 'memory1') return placed;
+        const { part } = placed;
+        return { ...placed, part: { ...part, ...more, facts: { ...part.facts, ...facts } } };
+      }),
+    });
+    const one = (value: number) => ({ lo: value, hi: value, how: 'measured' as const });
+    expect(kept(plan)).to.deep.equal([8, 8]);
+    expect(kept(changed({ height: one(40) }))).to.deep.equal([8, 8]);
+    expect(count.runs).to.equal(1);
+    expect(kept(changed({ size: one(4) }))).to.deep.equal([4, 8]);
+    kept(changed({}, { name: 'another' }));
+    kept(changed({}, { condition: 'dead' }));
+    expect(count.runs).to.equal(4);
+    /* What is usual is told by the class: nobody measured the room, so its class was looked at, first time and later. */
+    const rooms = planWith({ case: { class: 'slim' } });
+    const room = keptByFacts((each: Plan) => {
+      const box = partOfKind(each, 'case');
+      return box && numberAt(each, box, 'cardRoom')?.hi;
+    });
+    const tower: Plan = {
+      ...rooms,
+      seats: rooms.seats.map((placed) => ({
+        ...placed,
+        part: { ...placed.part, facts: { class: { text: 'tower', how: 'said' as const } } },
+      })),
+    };
+    const of = (each: Plan) => {
+      const box = partOfKind(each, 'case');
+      return box && numberAt(each, box, 'cardRoom')?.hi;
+    };
+    expect(of(rooms)).to.not.equal(of(tower));
+    expect([room(rooms), room(tower), room(rooms)]).to.deep.equal([
+      of(rooms),
+      of(tower),
+      of(rooms),
+    ]);
+  });
   it('sees a model that was measured again, and not one of another kind', () => {
     const model = (value: number): Shop['models'][number] => ({
       id: 'twin',
@@ -187,7 +235,7 @@ describe('model/reads', () => {
       key: fc.nat(60),
       value: fc.integer({ min: 1, max: 400 }),
     };
-    const change = fc.record({ what: fc.nat(7), onModel: fc.boolean(), ...pick });
+    const change = fc.record({ what: fc.nat(9), onModel: fc.boolean(), ...pick });
     fc.assert(
       fc.property(fc.array(change, { minLength: 1, maxLength: 5 }), (changes) => {
         for (const { what, onModel, nth, key, value } of changes) {
@@ -198,6 +246,13 @@ describe('model/reads', () => {
           );
           const property = numbers[key % Math.max(1, numbers.length)];
           const fact = { lo: value, hi: value, how: 'measured' as const };
+          /* By its class is told what is usual: said otherwise, all that nobody measured is another. */
+          const words = (kind ? properties[kind] : []).filter(({ options }) => options?.length);
+          const word = words[key % Math.max(1, words.length)];
+          const said = {
+            text: word?.options?.[value % word.options.length] ?? '',
+            how: 'said' as const,
+          };
           const edits = [
             property ? setFact(id, property.key, fact, onModel) : reserve(id, '9'),
             property ? setFact(id, property.key, undefined, onModel) : reserve(id, undefined),
@@ -207,9 +262,14 @@ describe('model/reads', () => {
             keepWhole(`M${value % 12}`, value % 2 === 0),
             editMachine(`M${value % 12}`, { state: value % 2 ? 'in use' : 'donor' }),
             editPart(id, { price: { minor: value, currency: 'EUR' } }),
+            word ? setFact(id, word.key, said, onModel) : reserve(id, '9'),
+            word ? setFact(id, word.key, undefined, onModel) : reserve(id, undefined),
           ];
           const edit = edits[what];
-          if (edit) shop = edit(shop);
+          if (!edit) continue;
+          const next = edit(shop);
+          carryMemo(shop, next);
+          shop = next;
         }
         for (const job of shop.jobs) {
           const fresh = structuredClone(shop);
@@ -217,7 +277,7 @@ describe('model/reads', () => {
           expect(runChecks(planOf(shop, job))).to.deep.equal(runChecks(planOf(fresh, same)));
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 40 },
     );
   }).timeout(120_000);
 });

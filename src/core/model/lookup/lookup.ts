@@ -1,7 +1,7 @@
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
 import { materialOf, smallSortOf } from '../properties/smallSorts.ts';
 import type { Item } from '../types/shapes.ts';
-import { note } from './noted.ts';
+import { note, noting, type Keys } from './noted.ts';
 import type { Range } from '../../units/range.ts';
 import type { Money } from '../../units/money.ts';
 import { classValue } from '../classes/classes.ts';
@@ -111,7 +111,14 @@ export const textOf = (shop: Shop, part: Part, key: TextKey): ResolvedText | und
 type Found = ResolvedNumber | ResolvedText | null;
 
 /** Values found before: a part and its model are values, so what was found of them stays true. */
-const found = new WeakMap<Part, { model: Model | undefined; values: Map<string, Found> }>();
+const found = new WeakMap<Part, { model: Model | undefined; values: Map<string, Before> }>();
+
+/** A value found before, and facts beside its own it was told by: what is usual follows from the part's class. */
+interface Before {
+  value: Found;
+  by: readonly string[];
+}
+const ITSELF: readonly string[] = [];
 
 function kept<T extends ResolvedNumber | ResolvedText>(
   shop: Shop,
@@ -119,16 +126,20 @@ function kept<T extends ResolvedNumber | ResolvedText>(
   key: string,
   find: (shop: Shop, part: Part, key: string) => T | undefined,
 ): T | undefined {
-  note(part.kind, key);
   const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
   let own = found.get(part);
   if (!own || own.model !== model) found.set(part, (own = { model, values: new Map() }));
   /* A key is a number's or a word's, never both. */
-  const before = own.values.get(key) as T | null | undefined;
-  if (before !== undefined) return before ?? undefined;
-  const value = find(shop, part, key);
-  own.values.set(key, value ?? null);
-  return value;
+  let before = own.values.get(key);
+  if (!before) {
+    const keys: Keys = new Map();
+    const value = noting(keys, () => find(shop, part, key)) ?? null;
+    const others = [...(keys.get(part.kind) ?? [])].filter((other) => other !== key);
+    own.values.set(key, (before = { value, by: others.length > 0 ? others : ITSELF }));
+  }
+  note(part.kind, key);
+  for (const other of before.by) note(part.kind, other);
+  return (before.value as T | null) ?? undefined;
 }
 
 function findNumber(shop: Shop, part: Part, key: string): ResolvedNumber | undefined {

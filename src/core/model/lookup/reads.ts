@@ -1,5 +1,5 @@
 import { indexOf } from './lookup.ts';
-import type { Job, Kind, Part, Shop } from '../types/types.ts';
+import type { Job, Kind, Model, Part, Shop } from '../types/types.ts';
 import type { Placed, Plan } from '../types/plan.ts';
 import { isNoting, noteAll, noting, type Keys } from './noted.ts';
 import { samePrices, thingPrices, type ThingPrices } from './thingPrices.ts';
@@ -191,7 +191,15 @@ const MOST_JOBS = 400;
  * it was read, of the same shop or of one it was carried to. `work` must hang on the plan alone, and its answer must
  * not be changed.
  */
-export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
+export const keptByReads = <T>(work: (plan: Plan) => T): ((plan: Plan) => T) => keptBy(work, false);
+
+/**
+ * The same for work whose answer names parts and holds none: given again too where a part differs only in facts
+ * nobody asked for.
+ */
+export const keptByFacts = <T>(work: (plan: Plan) => T): ((plan: Plan) => T) => keptBy(work, true);
+
+function keptBy<T>(work: (plan: Plan) => T, byFacts: boolean): (plan: Plan) => T {
   return (given) => {
     const outer = logOf(given);
     const plan = outer?.plan ?? given;
@@ -200,8 +208,8 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
     const byJob = (memo.get(work) ?? new Map<string, Kept<unknown>[]>()) as Map<string, Kept<T>[]>;
     memo.set(work, byJob);
     const list = byJob.get(key) ?? [];
-    const heard = isNoting();
-    const at = list.findIndex((each) => (!heard || each.keys) && looksAlike(each, plan));
+    const heard = byFacts || isNoting();
+    const at = list.findIndex((each) => (!heard || each.keys) && looksAlike(each, plan, byFacts));
     let found = list[at];
     if (!found) {
       const reads: Reads = {
@@ -236,7 +244,7 @@ export function keptByReads<T>(work: (plan: Plan) => T): (plan: Plan) => T {
   };
 }
 
-function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
+function looksAlike<T>({ plan, reads, keys }: Kept<T>, other: Plan, byFacts: boolean): boolean {
   if (plan === other) return true;
   const { whole, kinds, goes, applied } = reads;
   const [a, b] = [plan.shop, other.shop];
@@ -252,20 +260,36 @@ function looksAlike<T>({ plan, reads }: Kept<T>, other: Plan): boolean {
   if (whole.has('machine') && plan.machine !== other.machine) return false;
   if (whole.has('applied') && !sameApplied(plan.applied, other.applied)) return false;
   else if (applied.size > 0 && !sameApplied(plan.applied, other.applied, applied)) return false;
-  const sameModel = modelsOf(a, b);
-  if (whole.has('goes') && !sameSeats(plan.goes, other.goes, sameModel)) return false;
-  if (goes.size > 0 && !sameSeats(plan.goes, other.goes, sameModel, goes)) return false;
-  if (whole.has('seats')) return sameSeats(plan.seats, other.seats, sameModel);
-  return kinds.size === 0 || sameSeats(plan.seats, other.seats, sameModel, kinds);
+  const same = samePart(a, b, byFacts ? keys : undefined);
+  if (whole.has('goes') && !sameSeats(plan.goes, other.goes, same)) return false;
+  if (goes.size > 0 && !sameSeats(plan.goes, other.goes, same, goes)) return false;
+  if (whole.has('seats')) return sameSeats(plan.seats, other.seats, same);
+  return kinds.size === 0 || sameSeats(plan.seats, other.seats, same, kinds);
 }
 
-type SameModel = ((part: Part) => boolean) | undefined;
+type SamePart = (one: Part, two: Part) => boolean;
 
-/** Whether the model of a part is the same in both shops: facts are read through it. */
-function modelsOf(a: Shop, b: Shop): SameModel {
-  if (a === b || a.models === b.models) return undefined;
+/** Whether a part and its model, through which facts are read, are the same in both shops; with `keys`, alike in what was asked of it. */
+function samePart(a: Shop, b: Shop, keys: Keys | undefined): SamePart {
+  const alike = <T extends Part | Model>(one: T | undefined, two: T | undefined, kind: Kind) =>
+    one === two ||
+    (keys !== undefined && !!one && !!two && sameBut(one, two, keys.get(kind) ?? NOTHING));
+  if (a === b || a.models === b.models) return (one, two) => alike(one, two, one.kind);
   const [before, after] = [indexOf(a).models, indexOf(b).models];
-  return ({ modelId }) => modelId === undefined || before.get(modelId) === after.get(modelId);
+  return (one, two) =>
+    alike(one, two, one.kind) &&
+    (one.modelId === undefined || alike(before.get(one.modelId), after.get(one.modelId), one.kind));
+}
+
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** The same in everything but facts nobody asked for. */
+function sameBut<T extends Part | Model>(one: T, two: T, asked: ReadonlySet<string>): boolean {
+  const names = Object.keys(one) as (keyof T)[];
+  if (names.length !== Object.keys(two).length) return false;
+  for (const name of names) if (name !== 'facts' && one[name] !== two[name]) return false;
+  for (const key of asked) if (one.facts[key] !== two.facts[key]) return false;
+  return true;
 }
 
 /** The same remedies, of some names or of all, in any order: each is its own value, told apart by what it says. */
@@ -290,19 +314,17 @@ function sameApplied(
 function sameSeats(
   a: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
   b: readonly (Plan['goes'][number] & { state?: Placed['state'] })[],
-  sameModel: SameModel,
+  same: SamePart,
   kinds?: ReadonlySet<Kind>,
 ): boolean {
-  if (a === b && !sameModel) return true;
   let j = 0;
   for (const one of a) {
     if (kinds && !kinds.has(one.kind)) continue;
     while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
     const two = b[j];
     j += 1;
-    if (!two || one.part !== two.part || one.seat !== two.seat || one.state !== two.state)
+    if (!two || one.seat !== two.seat || one.state !== two.state || !same(one.part, two.part))
       return false;
-    if (sameModel && !sameModel(one.part)) return false;
   }
   while (kinds && j < b.length && !kinds.has(b[j]?.kind as Kind)) j += 1;
   return j >= b.length;

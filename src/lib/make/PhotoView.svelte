@@ -102,22 +102,6 @@
       value={table.rules.with ?? 'ruler'}
       onpick={(tool) => void table.setRules({ ...table.rules, with: tool || undefined })}
     />
-    <MeasureField
-      label="Lies above the mat"
-      unit="mm"
-      {lengths}
-      zero
-      value={single(table.height.mm)}
-      onmeasure={(mm) => void table.setHeight({ ...table.height, mm })}
-    />
-    <MeasureField
-      label="give or take"
-      unit="mm"
-      {lengths}
-      zero
-      value={single(Math.round(table.height.off * 20) / 10)}
-      onmeasure={(mm) => void table.setHeight({ ...table.height, off: mm / 2 })}
-    />
   </div>
   {#if ruleSaid}<Fault text={say(ruleSaid)} />{/if}
   <div class="row">
@@ -145,6 +129,22 @@
         >Away</Button
       >
     {/if}
+    <MeasureField
+      label="Lies above the mat"
+      unit="mm"
+      {lengths}
+      zero
+      value={single(table.height.mm)}
+      onmeasure={(mm) => void table.setHeight({ ...table.height, mm })}
+    />
+    <MeasureField
+      label="give or take"
+      unit="mm"
+      {lengths}
+      zero
+      value={single(Math.round(table.height.off * 20) / 10)}
+      onmeasure={(mm) => void table.setHeight({ ...table.height, off: mm / 2 })}
+    />
   </div>
   {#if table.shots.length === 0}
     <Button quiet onclick={sample}

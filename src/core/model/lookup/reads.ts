@@ -228,6 +228,8 @@ function keptBy<T>(work: (plan: Plan) => T, byFacts: boolean): (plan: Plan) => T
       if (byJob.size > MOST_JOBS) byJob.delete(byJob.keys().next().value ?? '');
     } else {
       if (found.keys) noteAll(found.keys);
+      /* Alike where it was read: the next plan is measured against this one, and the older shop may go. */
+      found.plan = plan;
       if (at > 0) {
         list.splice(at, 1);
         list.unshift(found);

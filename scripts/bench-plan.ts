@@ -1,4 +1,4 @@
-import { bestOf, searchOf } from '../src/core/allocate/answer.ts';
+import { bestOf, searchOf } from '../src/core/allocate/planned.ts';
 import { loadSolver } from '../src/core/allocate/highs.ts';
 import { openJobs } from '../src/core/allocate/jobs.ts';
 import { demoShop } from '../src/core/demo/demoShop.ts';

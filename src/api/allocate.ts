@@ -1,5 +1,6 @@
 import { ValidationError } from 'yup';
-import { NothingToPlan, planShop, type PlanAnswer } from '../core/allocate/answer.ts';
+import { planShop } from '../core/allocate/answer.ts';
+import { NothingToPlan, type PlanAnswer } from '../core/allocate/planned.ts';
 import { openJobs } from '../core/allocate/jobs.ts';
 import { loadSolver } from '../core/allocate/highs.ts';
 import { dimsOf, type Counts } from '../core/allocate/dims.ts';

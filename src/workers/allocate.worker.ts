@@ -1,18 +1,16 @@
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
+import { answerOf, othersOf, withMove } from '$core/allocate/answer.ts';
+import { furtherMachines } from '$core/allocate/further.ts';
 import {
-  answerOf,
   bestOf,
-  furtherMachines,
-  othersOf,
-  reasonsOf,
   searchOf,
-  withMove,
   type Asked,
   type Difference,
   type PlanAnswer,
   type Planned,
-} from '$core/allocate/answer.ts';
+} from '$core/allocate/planned.ts';
+import { reasonsOf } from '$core/allocate/reasons.ts';
 import { loadSolver } from '$core/allocate/highs.ts';
 import { proposalOf, type Proposal } from '$core/allocate/proposal.ts';
 import type { Found, Limits, Progress, Solver } from '$core/allocate/search.ts';

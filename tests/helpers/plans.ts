@@ -1,5 +1,6 @@
 import { loadSolver } from '../../src/core/allocate/highs.ts';
-import { planShop, searchOf, type Asked, type PlanAnswer } from '../../src/core/allocate/answer.ts';
+import { planShop } from '../../src/core/allocate/answer.ts';
+import { searchOf, type Asked, type PlanAnswer } from '../../src/core/allocate/planned.ts';
 import { openJobs } from '../../src/core/allocate/jobs.ts';
 import { finished, type Limits, type Search, type Solver } from '../../src/core/allocate/search.ts';
 import { usualWishes } from '../../src/core/allocate/wishes.ts';

@@ -1,4 +1,4 @@
-import type { PlanAnswer } from '$core/allocate/answer.ts';
+import type { PlanAnswer } from '$core/allocate/planned.ts';
 import { takenUp, type Proposal } from '$core/allocate/proposal.ts';
 import type { Kept } from '$core/allocate/stock.ts';
 import { usualWishes, type Wishes } from '$core/allocate/wishes.ts';

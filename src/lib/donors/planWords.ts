@@ -1,4 +1,4 @@
-import type { Difference, Gain, Why } from '$core/allocate/answer.ts';
+import type { Difference, Gain, Why } from '$core/allocate/planned.ts';
 import type { Dim } from '$core/allocate/dims.ts';
 import type { Goal } from '$core/allocate/wishes.ts';
 import { isPriced, type Bill, type Priced } from '$core/donors/index.ts';

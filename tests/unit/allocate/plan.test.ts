@@ -1,5 +1,6 @@
 import { expect } from 'chai';
-import { furtherMachines, searchOf } from '../../../src/core/allocate/answer.ts';
+import { furtherMachines } from '../../../src/core/allocate/further.ts';
+import { searchOf } from '../../../src/core/allocate/planned.ts';
 import { openJobs } from '../../../src/core/allocate/jobs.ts';
 import { takenUp } from '../../../src/core/allocate/proposal.ts';
 import { finished } from '../../../src/core/allocate/search.ts';

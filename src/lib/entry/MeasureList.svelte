@@ -9,7 +9,7 @@
   import Select from '$lib/ui/Select.svelte';
   import MeasureField from '$lib/ui/MeasureField.svelte';
   import type { Question } from '$core/plan/questions.ts';
-  import { answerThen, answerYesNo, measureInto } from './act.ts';
+  import { answerThen, answerYesNo, measureInto } from './answers.ts';
   import { questionKey } from './lit.ts';
 
   interface Props {

@@ -3,7 +3,7 @@
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import TextField from '$lib/ui/TextField.svelte';
-  import { startJob } from './act.ts';
+  import { startJob } from './goTo.ts';
 
   let name = $state('');
   let becomes = $state('');

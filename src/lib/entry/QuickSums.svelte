@@ -6,7 +6,7 @@
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Mark from '$lib/ui/Mark.svelte';
   import { show, unitWord } from '$lib/ui/figures.ts';
-  import { keepSum } from './act.ts';
+  import { keepSum } from './keepSum.ts';
 
   interface Props {
     /** The job to keep sums with, if one is open. */

@@ -4,7 +4,7 @@
   import { slotWords, valueWords } from '$core/merge/words.ts';
   import { kindName } from '$core/model/types/seats.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { undoable } from '$lib/shop/undoable.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
 
@@ -22,11 +22,7 @@
 
   function take(): void {
     void shopStore.edit(`cards of ${cards.shop}`, takeCards(cards));
-    toast(
-      `Taken in: ${cards.cards.length} of ${cards.shop}.`,
-      'plain',
-      () => void shopStore.undo(),
-    );
+    undoable(`Taken in: ${cards.cards.length} of ${cards.shop}.`);
     onclose();
   }
 </script>

@@ -7,7 +7,7 @@
   import { factOf } from '$core/model/lookup/lookup.ts';
   import { partOfKind, type Plan } from '$core/model/lookup/plan.ts';
   import { property } from '$core/model/properties/index.ts';
-  import { answerThen, answerYesNo, measureInto } from '$lib/entry/act.ts';
+  import { answerThen, answerYesNo, measureInto } from '$lib/entry/answers.ts';
   import { questionKey } from '$lib/entry/lit.ts';
   import { caseCut } from '$lib/draw/caseCut.ts';
   import CaseCut from '$lib/draw/CaseCut.svelte';

@@ -8,6 +8,7 @@
   import { exportShop } from '../files/save.ts';
   import { uiState } from '../shop/uiState.svelte.ts';
   import { toast } from '../shop/toasts.svelte.ts';
+  import { undoable } from '../shop/undoable.ts';
 
   interface Props {
     /** Name of the file and what was read from it. */
@@ -85,7 +86,7 @@
       toast((error as Error).message, 'stop');
       return;
     }
-    toast(`Merged with ${file}.`, 'plain', () => void shopStore.undo());
+    undoable(`Merged with ${file}.`);
     if (tags.length > 0) {
       uiState.labelsOf = tags.flatMap(({ to, list }) => (list === 'parts' ? [to] : []));
     }

@@ -4,7 +4,7 @@
   import { beginFrom } from '$core/edits/beginEdits.ts';
   import { byMachine } from '$core/intake/merge.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { undoable } from '$lib/shop/undoable.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
@@ -27,11 +27,7 @@
     await shopStore.edit(`new job from ${inventories[0]?.tool ?? 'an inventory'}`, made.edit);
     const id = made.tag();
     sayRead(inventories, machines, id);
-    toast(
-      `Job ${id}: ${countOf(machines[0]?.parts ?? [])} taken in.`,
-      'plain',
-      () => void shopStore.undo(),
-    );
+    undoable(`Job ${id}: ${countOf(machines[0]?.parts ?? [])} taken in.`);
     uiState.dialog = undefined;
     await goto(resolve('/job/[id]/[station]', { id, station: 'take-in' }));
   }

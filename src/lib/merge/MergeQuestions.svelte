@@ -2,6 +2,7 @@
   import type { Choice, Question } from '$core/merge/question.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { undoable } from '$lib/shop/undoable.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import { slotWords, valueWords } from '$core/merge/words.ts';
@@ -19,7 +20,7 @@
   async function take(question: Question, choice: Choice): Promise<void> {
     try {
       await shopStore.answer(`${nameOf(question)}: ${choice.answer.say}`, choice.answer);
-      toast(`${nameOf(question)}: ${choice.answer.say}.`, 'plain', () => void shopStore.undo());
+      undoable(`${nameOf(question)}: ${choice.answer.say}.`);
     } catch (error) {
       toast((error as Error).message, 'stop');
     }

@@ -20,6 +20,7 @@
   import Button from '$lib/ui/Button.svelte';
   import { exportCards } from '$lib/files/save.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { undoable } from '$lib/shop/undoable.ts';
   import { disputesOf } from '$core/cards/takeCards.ts';
   import { slotWords, valueWords } from '$core/merge/words.ts';
   import { endPartLoan } from '$core/edits/loanEdits.ts';
@@ -76,7 +77,7 @@
   /** What was lent is here again, what was borrowed is gone from here; the loan stays on record. */
   function isBack(words: string[]): void {
     void shopStore.edit('loan over', endPartLoan(partId, new Date().toISOString(), words));
-    toast(`${partId}: the loan is over.`, 'plain', () => void shopStore.undo());
+    undoable(`${partId}: the loan is over.`);
   }
 
   /** Another way of loan, or none, or something more about it. */

@@ -15,6 +15,7 @@
   import { currencySign, formatMoney, parseMoney } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { undoable } from '$lib/shop/undoable.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
   import Button from '$lib/ui/Button.svelte';
   import Select from '$lib/ui/Select.svelte';
@@ -44,7 +45,7 @@
   let job = $state('');
   let kept = $state('');
 
-  const say = (what: string) => toast(what, 'plain', () => void shopStore.undo());
+  const say = (what: string) => undoable(what);
   const few = (ids: readonly string[]) => (ids.length > 3 ? `${ids.length} parts` : ids.join(', '));
 
   let place = $state('');

@@ -2,7 +2,7 @@
   import { machineLeaves, partsLeave, type Leaving } from '$core/edits/shelfEdits.ts';
   import type { Money } from '$core/units/money.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { toast } from '$lib/shop/toasts.svelte.ts';
+  import { undoable } from '$lib/shop/undoable.ts';
   import Button from '$lib/ui/Button.svelte';
   import Dialog from '$lib/ui/Dialog.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -34,7 +34,7 @@
       `${what} ${how}`,
       machine ? machineLeaves(machine, terms) : partsLeave(parts, terms),
     );
-    toast(`${what} ${how}.`, 'plain', () => void shopStore.undo());
+    undoable(`${what} ${how}.`);
     ondone?.();
     onclose();
   }

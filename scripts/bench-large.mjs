@@ -84,13 +84,27 @@ export async function largeShop(browser, address) {
   await page.getByRole('button', { name: /^PSU/ }).first().waitFor();
   const judged = [];
   let offered = 0;
-  for (let i = 0; i < 3; i += 1) {
-    const start = Date.now();
+  for (let i = 0; i < 5; i += 1) {
+    /* From the press itself to the frame that shows the list: what drives the browser has times of its own. */
+    await page.evaluate(() => {
+      const look = (start) => {
+        if (document.querySelector('dialog ul li button .gap'))
+          window.listedAfter = performance.now() - start;
+        else requestAnimationFrame(() => look(start));
+      };
+      window.listedAfter = undefined;
+      addEventListener('click', ({ timeStamp }) => look(timeStamp), { capture: true, once: true });
+    });
     await page.getByRole('button', { name: /^PSU/ }).first().click();
-    await page.locator('dialog ul li button .gap').first().waitFor();
-    judged.push(Date.now() - start);
-    offered = await page.locator('dialog ul li button').count();
+    await page.waitForFunction(() => window.listedAfter !== undefined);
+    judged.push(await page.evaluate(() => window.listedAfter));
+    const [shown, more] = [
+      await page.locator('dialog ul li button').count(),
+      await page.getByText(/^\s*And \d+ more that fit less well/).innerText(),
+    ];
+    offered = shown + Number(/\d+/.exec(more)?.[0]);
     await page.keyboard.press('Escape');
+    await page.waitForTimeout(300);
   }
   await context.close();
   rmSync(folder, { recursive: true });
@@ -109,10 +123,10 @@ export async function largeShop(browser, address) {
       met: found < 50,
     },
     {
-      what: `candidates for a seat of it, ${offered} of its kind, click to list`,
+      what: `candidates for a seat of it, ${offered} of its kind, click to list (the first time ${judged[0].toFixed(0)} ms)`,
       figure: `${median(judged).toFixed(0)} ms`,
-      wanted: 'under 300 ms for 400',
-      met: median(judged) < (300 * offered) / 400,
+      wanted: 'under 300 ms',
+      met: median(judged) < 300,
     },
     {
       what: 'its shelf as a page, keystroke to painted list, the slowest of eight',

@@ -4,8 +4,9 @@ import {
   bySettled,
   byWorth,
   judging,
+  listed,
   servicesIn,
-  type Candidate,
+  type Listed,
   type Service,
 } from '$core/resolve/candidatesFor.ts';
 import { leftovers, type Leftover } from '$core/resolve/leftovers.ts';
@@ -33,7 +34,7 @@ const api = {
     stage: number | undefined,
     partIds: readonly string[],
     progress: (done: number) => void,
-  ): Promise<Candidate[] | undefined> {
+  ): Promise<Listed[] | undefined> {
     const job = shop.jobs.find((each) => each.id === jobId);
     if (!job) return [];
     const wanted = new Set(partIds);
@@ -43,7 +44,7 @@ const api = {
       through(parts, (part) => [judge(part)]),
       progress,
     );
-    return found?.sort(byWorth);
+    return found?.sort(byWorth).map(listed);
   },
   /** Where a part could serve, in every open job. */
   async services(

@@ -73,10 +73,8 @@ function twice(plan: Plan, placed: Placed): Finding[] {
   );
   const have = countOf(placed.part);
   if (others.length < have) return [];
-  const order = new Map(plan.shop.jobs.map((job, i) => [job.id, i]));
-  const wanting = [...(plan.job ? [plan.job.id] : []), ...others].sort(
-    (a, b) => (order.get(a) ?? 0) - (order.get(b) ?? 0),
-  );
+  const all = new Set([...(plan.job ? [plan.job.id] : []), ...others]);
+  const wanting = plan.shop.jobs.flatMap(({ id }) => (all.has(id) ? [id] : []));
   const names = wanting.join(' and ');
   return [
     gap({

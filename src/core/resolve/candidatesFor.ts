@@ -27,6 +27,21 @@ export interface Candidate {
   pays: Priced;
 }
 
+/** A candidate as a list shows it. */
+export interface Listed extends Pick<Candidate, 'tight' | 'pays'> {
+  partId: string;
+  /** What speaks most against it. */
+  against: string | undefined;
+}
+
+/** Only what is shown goes out of a worker: hundreds of sums with all their remedies take longer to hand over than to read. */
+export const listed = ({ part, tight, against, pays }: Candidate): Listed => ({
+  partId: part.id,
+  tight: tight && { ...tight, remedies: [] },
+  against: against[0]?.title,
+  pays,
+});
+
 /** Parts of shelf, donors and lists for a seat, best first: worst mark, what it brings, then its price. */
 export function candidatesFor(shop: Shop, job: Job, seat: string, stage?: number): Candidate[] {
   const judge = judging(shop, job, seat, stage);

@@ -3,17 +3,25 @@ import type { Job, Part, Shop } from '../model/types/types.ts';
 
 /**
  * A shop with only what judging needs, for the way into a worker: those given, small parts, and what sits in the machine of
- * this job or is planned by it; where no job is given, of every open one. Jobs without the runs of others.
+ * this job, left it or is planned; where no job is given, of every open one. Jobs without the runs of others, of the book
+ * what is of these jobs, machines and parts.
  */
 export function cutFor(shop: Shop, parts: readonly Part[], job?: Job): Shop {
   const { machines } = indexOf(shop);
   const open = shop.jobs.filter((each) => !each.handedOver || each.id === job?.id);
   const keep = new Set(parts.map(({ id }) => id));
-  for (const each of job ? [job] : open) {
+  const own = job ? [job] : open;
+  for (const each of own) {
     for (const change of each.changes) if (change.partId !== null) keep.add(change.partId);
     const machine = each.machineId === undefined ? undefined : machines.get(each.machineId);
     for (const seat of machine?.seats ?? []) keep.add(seat.partId);
   }
+  const [jobIds, machineIds] = [
+    new Set(own.map(({ id }) => id)),
+    new Set(own.flatMap(({ machineId }) => machineId ?? [])),
+  ];
+  for (const part of shop.parts)
+    if (part.from !== undefined && machineIds.has(part.from)) keep.add(part.id);
   const models = new Set<string>();
   const kept = shop.parts.filter((part) => {
     const wanted = keep.has(part.id) || part.kind === 'small';
@@ -27,6 +35,11 @@ export function cutFor(shop: Shop, parts: readonly Part[], job?: Job): Shop {
     jobs: open.map((each) =>
       each.id === job?.id ? each : { ...each, runs: [], diagnoses: [], ticks: [], readings: [] },
     ),
-    ledger: [],
+    ledger: shop.ledger.filter(
+      ({ jobId, machineId, partId }) =>
+        (jobId !== undefined && jobIds.has(jobId)) ||
+        (machineId !== undefined && machineIds.has(machineId)) ||
+        (partId !== undefined && keep.has(partId)),
+    ),
   };
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { isPriced } from '$core/donors/index.ts';
-  import type { Candidate } from '$core/resolve/candidatesFor.ts';
+  import type { Listed } from '$core/resolve/candidatesFor.ts';
   import { indexOf, standingOf } from '$core/model/lookup/lookup.ts';
   import { kindName, kindOfSeat, seatName } from '$core/model/types/seats.ts';
   import { inStages, MOST_STAGES, stageName, stageOf } from '$core/model/types/stages.ts';
@@ -44,7 +44,6 @@
   let query = $state('');
   let typing = $state(false);
 
-  /** Each candidate with the tightest of its own sums in this plan. */
   /** More are found by typing: nobody reads past them. */
   const MOST_SHOWN = 60;
   const judge = new Judge();
@@ -53,13 +52,15 @@
   });
   $effect(() => () => judge.close());
   const list = $derived(
-    (judge.candidates ?? []).filter(({ part }) =>
-      `${part.id} ${part.name}`.toLowerCase().includes(query.toLowerCase()),
-    ),
+    (judge.candidates ?? []).flatMap((each) => {
+      const part = indexOf(shopStore.shop).parts.get(each.partId);
+      const found = `${each.partId} ${part?.name}`.toLowerCase().includes(query.toLowerCase());
+      return part && found ? [{ ...each, part }] : [];
+    }),
   );
 
   /** What is still to be spent for it; what was paid stands apart. */
-  function priceOf({ part, pays }: Candidate): string {
+  function priceOf({ part, pays }: Listed & { part: Part }): string {
     const { currency } = shopStore.shop.settings;
     if (!isPriced(pays)) return `, ${pays}`;
     const whole = indexOf(shopStore.shop).homeOf.get(part.id)?.state === 'offered';
@@ -126,7 +127,7 @@
       {#if changed}<Button onclick={onkeep}>As found</Button>{/if}
     </p>
     <ul>
-      {#each list.slice(0, MOST_SHOWN) as each (each.part.id)}
+      {#each list.slice(0, MOST_SHOWN) as each (each.partId)}
         {@const { part, tight, against } = each}
         {@const standing = standingOf(shopStore.shop, part)}
         <li>
@@ -145,7 +146,7 @@
                     {unitWord(tight.unit, shopStore.shop.settings)}</span
                   >
                 {/if}
-                <small>{against[0] ? `against it: ${against[0].title}` : tight.title}</small>
+                <small>{against ? `against it: ${against}` : tight.title}</small>
               {:else}<small>no sums</small>{/if}
             </span>
           </button>

@@ -1,5 +1,5 @@
 import type { Job, Part, Shop } from '$core/model/types/types.ts';
-import { pool, type Candidate, type Service } from '$core/resolve/candidatesFor.ts';
+import { pool, type Listed, type Service } from '$core/resolve/candidatesFor.ts';
 import { cutFor } from '$core/shop/cut.ts';
 import { Background } from '$lib/shop/background.svelte.ts';
 import type { DonorsWorker } from '../../workers/donors.worker.ts';
@@ -37,7 +37,7 @@ function letGo(worker: Background<DonorsWorker>): void {
 
 /** Parts judged in a worker; a new question overtakes the one under way. */
 export class Judge {
-  candidates = $state.raw<Candidate[] | undefined>(undefined);
+  candidates = $state.raw<Listed[] | undefined>(undefined);
   services = $state.raw<Service[] | undefined>(undefined);
   /** How many are judged, of how many. */
   done = $state(0);

@@ -3,14 +3,14 @@ import { demoShop } from '../../../src/core/demo/demoShop.ts';
 import { worst, type Finding } from '../../../src/core/findings/finding.ts';
 import { indexOf } from '../../../src/core/model/lookup/lookup.ts';
 import { withChange } from '../../../src/core/model/types/stages.ts';
-import type { Job, Part, Shop } from '../../../src/core/model/types/types.ts';
+import type { Entry, Job, Part, Shop } from '../../../src/core/model/types/types.ts';
 import { candidatesFor, pool, servicesOf } from '../../../src/core/resolve/candidatesFor.ts';
 import { cutFor } from '../../../src/core/shop/cut.ts';
 import { loansOf } from '../../../src/core/shop/loans.ts';
 import { tripList } from '../../../src/core/shop/shopping.ts';
 import { planOf } from '../../../src/core/plan/planOf.ts';
 import { promised } from '../../../src/core/plan/promised.ts';
-import { runChecks, tightest } from '../../../src/core/plan/run.ts';
+import { checksOf, runChecks, tightest } from '../../../src/core/plan/run.ts';
 import { boughtTwice, stageCosts } from '../../../src/core/plan/stageMoney.ts';
 import { stripping } from '../../../src/core/shop/stripping.ts';
 import { jobOver, jobWith, partFor } from '../../helpers/build.ts';
@@ -290,6 +290,60 @@ describe('plan/candidatesFor', () => {
         candidatesFor(demo, job, seat),
       );
     }
+  });
+});
+
+describe('plan/cut', () => {
+  it('keeps of the book what is of the job: a budget that is spent already is spent in the worker, too', () => {
+    const money = (minor: number) => ({ minor, currency: demo.settings.currency });
+    const line = (what: string, minor: number, of: Partial<Entry>): Entry => ({
+      id: `L${what}`,
+      at: '2026-11-20',
+      kind: 'cost',
+      what,
+      money: money(minor),
+      ...of,
+    });
+    const machineId = jobOf(demo, '14').machineId!;
+    const sold: Part = {
+      id: 'Z90',
+      kind: 'card',
+      name: 'taken out long ago',
+      facts: {},
+      place: 'gone',
+      from: machineId,
+    };
+    const at = (jobLine: number, machineLine: number, partLine: number, budget: number): Shop => ({
+      ...demo,
+      parts: [...demo.parts, sold],
+      jobs: demo.jobs.map((job) => (job.id === '14' ? { ...job, budget: money(budget) } : job)),
+      ledger: [
+        line('a', jobLine, { jobId: '14' }),
+        line('b', machineLine, { machineId }),
+        line('c', partLine, { partId: 'Z90' }),
+        line('of another', 900_000, { jobId: '5' }),
+      ],
+    });
+    const overs = new Set<boolean>();
+    for (const shop of [
+      at(50_000, 0, 0, 45_000),
+      at(0, 50_000, 0, 45_000),
+      at(0, 0, 50_000, 45_000),
+      at(0, 0, 0, 90_000),
+    ]) {
+      const job = jobOf(shop, '14');
+      const cut = cutFor(shop, pool(shop, job, 'supply'), job);
+      expect(cut.ledger.map(({ what }) => what)).to.deep.equal(['a', 'b', 'c']);
+      const whole = checksOf(shop, job).find(({ id }) => id === 'budget');
+      expect(checksOf(cut, jobOf(cut, '14')).find(({ id }) => id === 'budget')).to.deep.equal(
+        whole,
+      );
+      overs.add(whole?.mark === 'mend');
+      expect(candidatesFor(cut, jobOf(cut, '14'), 'supply')).to.deep.equal(
+        candidatesFor(shop, job, 'supply'),
+      );
+    }
+    expect([...overs]).to.deep.equal([true, false]);
   });
 });
 

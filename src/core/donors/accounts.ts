@@ -49,7 +49,15 @@ function noted(
  * The account of a job: its machine, the parts that come, its wants, what the book says of the job and
  * what its leftovers fetched or would fetch. Every line counts once, however many tags it bears.
  */
-export function jobAccount(shop: Shop, job: Job, plan: Plan): Account {
+export const jobAccount = (shop: Shop, job: Job, plan: Plan): Account =>
+  account(
+    jobLines(shop, job, plan),
+    leftoversOf(shop, leavingFrom(shop, plan), bookOf(shop)),
+    shop.settings,
+  );
+
+/** Every line of the account of a job. */
+export function jobLines(shop: Shop, job: Job, plan: Plan): Line[] {
   const book = bookOf(shop);
   const own = book.byJob.get(job.id) ?? [];
   const machine = plan.machine;
@@ -80,11 +88,7 @@ export function jobAccount(shop: Shop, job: Job, plan: Plan): Account {
       (book.byPart.get(part.id) ?? []).filter((entry) => entry.jobId === undefined),
     ),
   ]);
-  return account(
-    [...lines, ...[...entries].map(lineOf)],
-    leftoversOf(shop, leaving, book),
-    shop.settings,
-  );
+  return [...lines, ...[...entries].map(lineOf)];
 }
 
 /** Offered machines parts come out of: each is paid once, by the first open job that wants anything of it. */

@@ -55,12 +55,27 @@ export interface Purse {
   anHour?: Money | undefined;
 }
 
+/** What lines cost together, whole minor units of the shop's own currency, exchanged line by line; what has no price or no rate is not in it. */
+export const costsIn = (lines: readonly Line[], { currency, rates }: Purse): number =>
+  lines.reduce(
+    (total, { kind, money }) =>
+      kind === 'cost' && money ? total + (exchanged(money, currency, rates) ?? 0) : total,
+    0,
+  );
+
+/** Costs and sales nobody put a price on, by name. */
+export const unpricedIn = (lines: readonly Line[]): string[] =>
+  lines.flatMap(({ kind, money, what }) =>
+    (kind === 'cost' || kind === 'sale') && !money ? [what] : [],
+  );
+
 /** Adds an account up. Exact: whole minor units, exchanged line by line. */
 export function account(
   lines: readonly Line[],
   leftovers: readonly Leftover[],
-  { currency, rates, anHour }: Purse,
+  purse: Purse,
 ): Account {
+  const { currency, rates, anHour } = purse;
   const noRate = new Set<string>();
   const own = (money: Money, what: string): number | undefined => {
     const minor = exchanged(money, currency, rates);
@@ -73,7 +88,7 @@ export function account(
   }));
   const sum = (kind: Entry['kind']) =>
     owned.reduce((total, line) => (line.kind === kind ? total + (line.own ?? 0) : total), 0);
-  const costs = sum('cost');
+  const costs = costsIn(lines, purse);
   const sales = sum('sale');
   const minutes = lines.reduce(
     (total, line) => (line.kind === 'hours' ? total + (line.minutes ?? 0) : total),
@@ -94,9 +109,7 @@ export function account(
     ),
     balance: sales - costs,
     recouped: costs > 0 ? sales / costs : undefined,
-    unpriced: lines.flatMap(({ kind, money, what }) =>
-      (kind === 'cost' || kind === 'sale') && !money ? [what] : [],
-    ),
+    unpriced: unpricedIn(lines),
     unvalued: leftovers.flatMap(({ worth, name }) => (worth ? [] : [name])),
     noRate: [...noRate],
   };

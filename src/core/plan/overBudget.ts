@@ -1,4 +1,5 @@
-import { jobAccount } from '../donors/accounts.ts';
+import { jobLines } from '../donors/accounts.ts';
+import { costsIn, unpricedIn } from '../donors/ledger.ts';
 import type { Finding } from '../findings/finding.ts';
 import { gap } from '../findings/gap.ts';
 import { plain } from '../findings/terms.ts';
@@ -11,7 +12,9 @@ import { range } from '../units/range.ts';
 export function overBudget(plan: Plan): Finding[] {
   const { job, shop } = plan;
   if (!job?.budget) return [];
-  const { costs, currency, unpriced } = jobAccount(shop, job, plan);
+  const lines = jobLines(shop, job, plan);
+  const { currency } = shop.settings;
+  const [costs, unpriced] = [costsIn(lines, shop.settings), unpricedIn(lines)];
   const budget = exchanged(job.budget, currency, shop.settings.rates);
   if (budget === undefined) return [];
   const open = unpriced.length > 0;

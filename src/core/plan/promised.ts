@@ -18,6 +18,7 @@ export function promised(plan: Plan): Finding[] {
 /** One piece planned into more than one seat. */
 export function twoSeats(plan: Plan): Finding[] {
   const seats = new Map<string, Placed[]>();
+  if (new Set(plan.seats.map(({ part }) => part)).size === plan.seats.length) return [];
   for (const placed of plan.seats)
     seats.set(placed.part.id, [...(seats.get(placed.part.id) ?? []), placed]);
   return [...seats.values()].flatMap((list) => {

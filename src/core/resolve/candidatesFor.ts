@@ -1,7 +1,7 @@
 import { byMark, worst, type Finding, type Mark } from '../findings/finding.ts';
 import { askedFor, byPrice, toPay, type Priced } from '../donors/index.ts';
 import { indexOf, standingOf } from '../model/lookup/lookup.ts';
-import type { Plan } from '../model/lookup/plan.ts';
+import type { Placed, Plan } from '../model/lookup/plan.ts';
 import { isText } from '../model/types/fact.ts';
 import { freeSeat, kindOfSeat } from '../model/types/seats.ts';
 import { withChange } from '../model/types/stages.ts';
@@ -58,8 +58,22 @@ export function judging(
   const before = checksOf(shop, job).filter(({ mark }) => mark === 'stop' || mark === 'mend');
   const had = new Set(before.map(({ id, mark }) => `${id} ${mark}`));
   const index = indexOf(shop);
-  const planWith = (part: Part) =>
-    planOf(shop, { ...job, changes: withChange(job.changes, { seat, partId: part.id, stage }) });
+  const within = new Set(
+    job.machineId === undefined
+      ? []
+      : index.machines.get(job.machineId)?.seats.map(({ partId }) => partId),
+  );
+  let first: { plan: Plan; part: Part } | undefined;
+  const planWith = (part: Part): Plan => {
+    const changes = withChange(job.changes, { seat, partId: part.id, stage });
+    const own = { ...job, changes };
+    if (within.has(part.id)) return planOf(shop, own);
+    /* With one part or another from outside, plans differ in that part alone. */
+    const plan = (first ??= { plan: planOf(shop, own), part }).plan;
+    const placedIn = (placed: Placed) =>
+      placed.seat === seat && placed.part === first?.part ? { ...placed, part } : placed;
+    return { ...plan, job: own, seats: plan.seats.map(placedIn) };
+  };
   /* Parts of one sort are judged once, under a name that stands for theirs; the piece itself each time. */
   const sorts = new Map<string, Judged & { of: string }>();
   const standing = planOf(shop, job);

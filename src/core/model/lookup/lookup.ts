@@ -1,7 +1,7 @@
 import type { ItemOf, ListKey, NumberKey, TextKey } from '../properties/index.ts';
 import { materialOf, smallSortOf } from '../properties/smallSorts.ts';
 import type { Item } from '../types/shapes.ts';
-import { note, noting, type Keys } from './noted.ts';
+import { note } from './noted.ts';
 import type { Range } from '../../units/range.ts';
 import type { Money } from '../../units/money.ts';
 import { classValue } from '../classes/classes.ts';
@@ -118,44 +118,48 @@ interface Before {
   value: Found;
   by: readonly string[];
 }
-const ITSELF: readonly string[] = [];
 
 function kept<T extends ResolvedNumber | ResolvedText>(
   shop: Shop,
   part: Part,
   key: string,
-  find: (shop: Shop, part: Part, key: string) => T | undefined,
+  find: (shop: Shop, part: Part, key: string, others: string[]) => T | undefined,
 ): T | undefined {
   const model = part.modelId ? indexOf(shop).models.get(part.modelId) : undefined;
   let own = found.get(part);
   if (!own || own.model !== model) found.set(part, (own = { model, values: new Map() }));
   /* A key is a number's or a word's, never both. */
-  let before = own.values.get(key);
-  if (!before) {
-    const keys: Keys = new Map();
-    const value = noting(keys, () => find(shop, part, key)) ?? null;
-    const others = [...(keys.get(part.kind) ?? [])].filter((other) => other !== key);
-    own.values.set(key, (before = { value, by: others.length > 0 ? others : ITSELF }));
+  const before = own.values.get(key);
+  if (before) {
+    note(part.kind, key);
+    for (const other of before.by) note(part.kind, other);
+    return (before.value as T | null) ?? undefined;
   }
-  note(part.kind, key);
-  for (const other of before.by) note(part.kind, other);
-  return (before.value as T | null) ?? undefined;
+  const others: string[] = [];
+  const value = find(shop, part, key, others);
+  own.values.set(key, { value: value ?? null, by: others });
+  return value;
 }
 
-function findNumber(shop: Shop, part: Part, key: string): ResolvedNumber | undefined {
+function findNumber(
+  shop: Shop,
+  part: Part,
+  key: string,
+  others: string[],
+): ResolvedNumber | undefined {
   const found = factOf(shop, part, key);
   if (found && isNumber(found.fact)) {
     const { lo, hi, how, source } = found.fact;
     return { lo, hi, how, source, level: found.level };
   }
-  const value = classOf(shop, part, key);
+  const value = classOf(shop, part, key, others);
   if (value && typeof value.value === 'object' && 'lo' in value.value) {
     return { ...value.value, how: 'class', source: value.source, level: 'class' };
   }
   return undefined;
 }
 
-function findText(shop: Shop, part: Part, key: string): ResolvedText | undefined {
+function findText(shop: Shop, part: Part, key: string, others: string[]): ResolvedText | undefined {
   const found = factOf(shop, part, key);
   if (found && isText(found.fact)) {
     return {
@@ -165,7 +169,7 @@ function findText(shop: Shop, part: Part, key: string): ResolvedText | undefined
       level: found.level,
     };
   }
-  const value = classOf(shop, part, key);
+  const value = classOf(shop, part, key, others);
   if (value && typeof value.value === 'string') {
     return { text: value.value, how: 'class', source: value.source, level: 'class' };
   }
@@ -199,13 +203,15 @@ export function listOf<K extends ListKey>(
   return undefined;
 }
 
-function classOf(shop: Shop, part: Part, key: string) {
+/** What parts of this sort usually are; `others`: the facts that told the sort. */
+function classOf(shop: Shop, part: Part, key: string, others?: string[]) {
   /* Small parts are told by what is written on their bag. */
   const sort = part.kind === 'small' && key === 'sort' ? smallSortOf(part.name) : undefined;
   if (sort) return { value: sort, source: 'its name' };
   const material = part.kind === 'small' && key === 'material' ? materialOf(part.name) : undefined;
   if (material) return { value: material, source: 'its name' };
   return classValue(part.kind, key, (other) => {
+    others?.push(other);
     const found = factOf(shop, part, other);
     return found && isText(found.fact) ? found.fact.text : undefined;
   });

@@ -12,7 +12,6 @@
   import Front from '$lib/draw/Front.svelte';
   import { outsideOf } from '$lib/draw/sizes.ts';
   import { nextWords, placeOf } from '$lib/draw/shelf.ts';
-  import { saveJob } from '$lib/files/save.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Gap from '$lib/ui/Gap.svelte';
@@ -161,7 +160,10 @@
 
   {#each broken as { job, why } (job.id)}
     <Broken what="Job {job.id} · {job.name}" {why}>
-      <Button onclick={() => saveJob(shopStore.shop, job)}>Export it as it is</Button>
+      <Button
+        onclick={async () => (await import('$lib/files/exports.ts')).saveJob(shopStore.shop, job)}
+        >Export it as it is</Button
+      >
     </Broken>
   {/each}
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
 import { writeShop } from '../../src/core/export/json.ts';
-import { jobShop } from '../../src/core/export/json.ts';
+import { jobShop } from '../../src/core/export/jobShop.ts';
 import { published } from '../../src/api/published.ts';
 import type { Finding } from '../../src/core/findings/finding.ts';
 import type { Job, Part } from '../../src/core/model/types/types.ts';

@@ -1,7 +1,8 @@
 import { connect } from 'node:net';
 import { expect } from 'chai';
 import { demoShop } from '../../src/core/demo/demoShop.ts';
-import { jobShop, writeShop } from '../../src/core/export/json.ts';
+import { jobShop } from '../../src/core/export/jobShop.ts';
+import { writeShop } from '../../src/core/export/json.ts';
 import { VERSION, type Job, type Shop } from '../../src/core/model/types/types.ts';
 import { origin } from './helpers/app.ts';
 

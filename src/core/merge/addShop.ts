@@ -1,4 +1,4 @@
-import { withoutCustomer } from '../export/json.ts';
+import { withoutCustomer } from '../export/jobShop.ts';
 import { sameContent } from '../shop/items.ts';
 import type {
   Entry,

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { asset, resolve } from '$app/paths';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { exportCards, exportShop } from '$lib/files/save.ts';
+  import { exportShop } from '$lib/files/save.ts';
   import { keptState } from '$lib/files/kept.svelte.ts';
   import { dateText } from '$lib/ui/dates.ts';
   import { uiState } from '$lib/shop/uiState.svelte.ts';
@@ -41,7 +41,9 @@
   {#if shopStore.shop.photos.length > 0}
     <Button quiet onclick={() => void exportShop(false)}>without them</Button>
   {/if}
-  <Button quiet onclick={() => void exportCards()}>Model cards</Button>
+  <Button quiet onclick={async () => (await import('$lib/files/exports.ts')).exportCards()}
+    >Model cards</Button
+  >
   <FilePick
     label="Open a file"
     accept=".json,.zip,application/json,application/zip"

@@ -3,7 +3,7 @@
   import Stage from '$lib/frame/Stage.svelte';
   import ViewButtons from '$lib/frame/ViewButtons.svelte';
   import { ViewSwitch } from '$lib/frame/views.svelte.ts';
-  import { exportJob, saveParts } from '$lib/files/save.ts';
+  import { exportJob, saveParts } from '$lib/files/exports.ts';
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
   import Button from '$lib/ui/Button.svelte';

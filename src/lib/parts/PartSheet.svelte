@@ -18,7 +18,7 @@
   import Dialog from '$lib/ui/Dialog.svelte';
   import MoneyField from '$lib/ui/MoneyField.svelte';
   import Button from '$lib/ui/Button.svelte';
-  import { exportCards } from '$lib/files/save.ts';
+  import { exportCards } from '$lib/files/exports.ts';
   import { toast } from '$lib/shop/toasts.svelte.ts';
   import { undoable } from '$lib/shop/undoable.ts';
   import { disputesOf } from '$core/cards/takeCards.ts';

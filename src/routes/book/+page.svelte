@@ -7,7 +7,7 @@
   import AccountGap from '$lib/donors/AccountGap.svelte';
   import BookLine from '$lib/donors/BookLine.svelte';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveBook, saveJournal } from '$lib/files/save.ts';
+  import { saveBook, saveJournal } from '$lib/files/exports.ts';
   import Button from '$lib/ui/Button.svelte';
   import LongList from '$lib/ui/LongList.svelte';
   import Stage from '$lib/frame/Stage.svelte';

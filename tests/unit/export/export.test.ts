@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoShop } from '../../../src/core/demo/demoShop.ts';
-import { jobShop, writeShop } from '../../../src/core/export/json.ts';
+import { jobShop } from '../../../src/core/export/jobShop.ts';
+import { writeShop } from '../../../src/core/export/json.ts';
 import { defuse, partsTable } from '../../../src/core/export/partsTable.ts';
 import { sheetOf } from '../../../src/core/record/sheet.ts';
 import { readShop } from '../../../src/core/document/read.ts';

@@ -12,7 +12,7 @@ import {
   untickStep,
 } from '../../../src/core/edits/edits.ts';
 import type { Edit } from '../../../src/core/model/types/edit.ts';
-import { jobShop } from '../../../src/core/export/json.ts';
+import { jobShop } from '../../../src/core/export/jobShop.ts';
 import { checkShop } from '../../../src/core/document/read.ts';
 import type { Job, Machine, Part, Shop } from '../../../src/core/model/types/types.ts';
 import { mergeCopies, type Copy } from '../../../src/core/merge/merge.ts';

@@ -7,7 +7,7 @@
   import type { JobView } from '$lib/shop/jobView.svelte.ts';
   import { isStation } from '$lib/frame/stations.ts';
   import { shopStore } from '$lib/shop/shopStore.svelte.ts';
-  import { saveJob } from '$lib/files/save.ts';
+  import { saveJob } from '$lib/files/exports.ts';
   import Broken from '$lib/ui/Broken.svelte';
   import Button from '$lib/ui/Button.svelte';
   import Stage from '$lib/frame/Stage.svelte';

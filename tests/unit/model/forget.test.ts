@@ -57,9 +57,12 @@ describe('model/reads, for a server', () => {
       return process.memoryUsage().heapUsed;
     };
     await grown();
-    const first = await grown();
-    const second = await grown();
-    /* A document read is about 1.4 MB on the heap: four of them kept would show. */
-    expect(second - first).to.be.below(3_000_000);
+    /*
+     * A document read is about 1.4 MB on the heap: four of them kept would show every time. What else the process
+     * learns or lets go of meanwhile shows now and then.
+     */
+    const after = [await grown(), await grown(), await grown(), await grown()];
+    const more = after.slice(1).map((heap, i) => heap - (after[i] ?? 0));
+    expect(Math.min(...more)).to.be.below(3_000_000);
   });
 });

@@ -1,5 +1,5 @@
 import { CARDS_FORMAT, CARDS_VERSION, type Card, type CardFile } from '../model/types/cardFile.ts';
-import type { Facts } from '../model/types/fact.ts';
+import { wordsIn } from '../model/types/fact.ts';
 import type { Job, Model, Shop } from '../model/types/types.ts';
 import { causes, symptoms } from '../startup/index.ts';
 import { sortKeys } from '../export/json.ts';
@@ -93,15 +93,6 @@ function jobsOn(shop: Shop, modelId: string): Job[] {
   );
   return shop.jobs.filter(({ machineId }) => machineId !== undefined && machines.has(machineId));
 }
-
-const wordsIn = (facts: Facts): string[] =>
-  Object.values(facts).flatMap((fact) =>
-    'text' in fact
-      ? [fact.text]
-      : 'items' in fact
-        ? fact.items.filter((item) => typeof item === 'string')
-        : [],
-  );
 
 /** The file as people keep it: the same cards give the same bytes. */
 export function writeCards({ format, version, ...rest }: CardFile): string {

@@ -1,4 +1,4 @@
-import type { Facts } from '../model/types/fact.ts';
+import { wordsIn } from '../model/types/fact.ts';
 import type { Job, Shop } from '../model/types/types.ts';
 
 /**
@@ -65,13 +65,3 @@ export const withoutCustomer = ({ customer: _, record, ...job }: Job): Job => {
   const { customer: __, ...sheet } = record.sheet;
   return { ...job, record: { ...record, sheet } };
 };
-
-/** Every word and item of some facts: among them the tags of plugs. */
-const wordsIn = (facts: Facts): string[] =>
-  Object.values(facts).flatMap((fact) =>
-    'text' in fact
-      ? [fact.text]
-      : 'items' in fact
-        ? fact.items.filter((item) => typeof item === 'string')
-        : [],
-  );

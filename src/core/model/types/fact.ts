@@ -55,3 +55,13 @@ export const measured = (mm: number, at?: string): NumberFact => ({
   how: 'measured',
   ...(at ? { at } : {}),
 });
+
+/** Every word and item of some facts: among them the tags of plugs. */
+export const wordsIn = (facts: Facts): string[] =>
+  Object.values(facts).flatMap((fact) =>
+    'text' in fact
+      ? [fact.text]
+      : 'items' in fact
+        ? fact.items.filter((item) => typeof item === 'string')
+        : [],
+  );
